@@ -1,0 +1,34 @@
+// Times the core by itself: one line of JSON with medians in milliseconds.
+using System.Diagnostics;
+using System.Text.Json;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Proofing;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Server.Demo;
+
+var now = new DateTimeOffset(2026, 11, 28, 8, 0, 0, TimeSpan.Zero);
+var spec = BakeSpec.Create(DemoWorld.Doughs[0].Dough, new("blue", "wall", "oven-light") { Cuts = [new("pan-roll", 16)] }, DemoWorld.Kitchen, now).Value;
+var conditions = RiseConditions.Of(spec.Formula, Mass.FromGrams(57), spec.Room);
+LookTaken[] looks = [new(TimeSpan.FromMinutes(25), Seen.Third), new(TimeSpan.FromMinutes(35), Seen.Half)];
+
+double Median(Action run)
+{
+    for (var i = 0; i < 200; i++) run();
+    var times = new double[501];
+    for (var i = 0; i < times.Length; i++)
+    {
+        var from = Stopwatch.GetTimestamp();
+        run();
+        times[i] = Stopwatch.GetElapsedTime(from).TotalMilliseconds;
+    }
+    Array.Sort(times);
+    return Math.Round(times[times.Length / 2], 4);
+}
+
+Console.WriteLine(JsonSerializer.Serialize(new
+{
+    proof = Median(() => Proof.Predict(conditions, Places.Counter, 1, [.. looks], TimeSpan.FromMinutes(24))),
+    handOver = Median(() => Proof.Predict(conditions, Places.Find("oven-light")!, 1, [.. looks], TimeSpan.FromMinutes(24))),
+    overnight = Median(() => Proof.Predict(conditions, Places.Counter, 1, [.. looks], TimeSpan.FromMinutes(24), cold: TimeSpan.FromHours(12))),
+    bake = Median(() => Layout.Of(spec, now)),
+}));

@@ -1,0 +1,83 @@
+// What a bake is at this moment: a pure function of plan, log and clock.
+using System.Collections.Immutable;
+using JollyKnot.Core.Dividing;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Scheduling;
+
+namespace JollyKnot.Core.Bakes;
+
+/// <summary>How a bake stands.</summary>
+public enum BakeStatus
+{
+    /// <summary>Laid out; nothing has happened.</summary>
+    Planned,
+    /// <summary>Under way.</summary>
+    UnderWay,
+    /// <summary>Eaten and judged.</summary>
+    Finished,
+    /// <summary>Given up.</summary>
+    Stopped,
+}
+
+/// <summary>A bake at one moment.</summary>
+/// <param name="Plan">What was planned.</param>
+/// <param name="Log">What was told.</param>
+/// <param name="SoFar">What that amounts to.</param>
+/// <param name="Chain">The steps as they are now.</param>
+/// <param name="Timetable">The steps in time.</param>
+/// <param name="Status">How it stands.</param>
+/// <param name="Now">The one thing to do now or next; null when nothing is left.</param>
+/// <param name="Next">What comes after it, soonest first.</param>
+/// <param name="Calling">What is due, calls, and was not hushed since.</param>
+public sealed record BakeState(
+    BakePlan Plan, BakeLog Log, SoFar SoFar, ChainOfSteps Chain, Timetable Timetable,
+    BakeStatus Status, Slot? Now, ImmutableArray<Slot> Next, ImmutableArray<Slot> Calling)
+{
+    /// <summary>How many beats are announced after the one now.</summary>
+    private const int Announced = 3;
+
+    /// <summary>The state of a bake at a time. Total: any log gives a state.</summary>
+    public static BakeState Of(BakePlan plan, BakeLog log, DateTimeOffset now)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(log);
+        var soFar = log.SoFar(plan.Spec, now);
+        var chain = Scheduling.Chain.Of(plan.Spec, soFar);
+        var table = Timetable.Of(chain.Steps, soFar, plan.Start);
+        var standing = log.Standing();
+        var status = standing.Any(e => e.Event is Stopped) ? BakeStatus.Stopped
+            : !table.Slots[^1].IsOpen ? BakeStatus.Finished
+            : standing.Any(e => e.Event is not (Undone or AlarmsHushed)) ? BakeStatus.UnderWay
+            : BakeStatus.Planned;
+        var over = status is BakeStatus.Finished or BakeStatus.Stopped;
+        var hushed = standing.Where(e => e.Event is AlarmsHushed).Select(e => e.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
+
+        // What is due comes before what is not, and a step the dough waits for before one beside it.
+        ImmutableArray<Slot> open = over ? [] : [.. table.Slots.Where(s => s.Step.IsBeat && s.IsOpen)
+            .OrderBy(s => s.Start)];
+        ImmutableArray<Slot> calling = over ? [] : [.. open.Where(s => s.Step.Calls && s.Start <= now && s.Start > hushed)];
+        return new(plan, log, soFar, chain, table, status, open.FirstOrDefault(), [.. open.Skip(1).Take(Announced)], calling);
+    }
+
+    /// <summary>The scale station: every part with its target, and what is left.</summary>
+    public Station Station => Plan.Spec.Station(SoFar.DoughOf(Plan.Spec), SoFar.Parts);
+
+    /// <summary>The dose that suits a feel, for this batch's flour.</summary>
+    public Dose DoseFor(DoughFeel feel) => DoughCheck.For(feel, Plan.Spec.Formula.Flour);
+
+    /// <summary>The next moment at which something will call by itself; null when nothing will.</summary>
+    public DateTimeOffset? NextCall
+    {
+        get
+        {
+            var calls = Timetable.Slots.Where(s => s.Step.Calls && s.IsOpen && s.Start > SoFar.Now).Select(s => s.Start).ToList();
+            return Status is BakeStatus.Finished or BakeStatus.Stopped || calls.Count == 0 ? null : calls.Min();
+        }
+    }
+
+    /// <summary>The last thing told that still stands and can be taken back: the one an undo button means.</summary>
+    public Entry? LastTold => Log.Standing().LastOrDefault(e => e.Event is not (AlarmsHushed or Undone));
+
+    /// <summary>The last undo that stands, which a redo takes back; null once something newer was told.</summary>
+    public Entry? LastUndone => Log.Standing().LastOrDefault() is { Event: Undone } undo ? undo : null;
+}

@@ -1,0 +1,50 @@
+// An oven as far as planning needs it: what its dial allows and how long it takes to be hot.
+using System.Globalization;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Shaping;
+
+namespace JollyKnot.Core.Baking;
+
+/// <summary>An oven.</summary>
+/// <param name="Id">Stable name in the kitchen.</param>
+/// <param name="Name">As the household calls it.</param>
+/// <param name="Dial">Lowest and highest setting.</param>
+/// <param name="DegreesPerMinute">How fast it heats; over 0.</param>
+/// <param name="CoolsPerMinute">How fast it cools shut, °C/min; over 0.</param>
+/// <param name="Racks">Trays it bakes at once; at least 1.</param>
+/// <param name="Wide">Inner width, which a tray must not exceed; null takes any.</param>
+/// <param name="Deep">Inner depth; null takes any.</param>
+/// <param name="Fan">The dial is used with the fan on: the same bread wants it lower.</param>
+public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double DegreesPerMinute, double CoolsPerMinute = 4, int Racks = 1, bool Fan = false, Length? Wide = null, Length? Deep = null)
+{
+    /// <summary>How much lower the dial stands with the fan for the same minutes, °C. Bakers' usage.</summary>
+    public const double FanLowers = 15;
+
+    /// <summary>Whether a tray or tin goes in, either way round.</summary>
+    public bool Holds(Tin tin)
+    {
+        ArgumentNullException.ThrowIfNull(tin);
+        bool Goes(Length a, Length b) => !(a.Millimetres > Wide?.Millimetres) && !(b.Millimetres > Deep?.Millimetres);
+        return Goes(tin.Length, tin.Width) || Goes(tin.Width, tin.Length);
+    }
+
+    /// <summary>From one temperature to another with the oven empty: heating and settling, or cooling with the door ajar.</summary>
+    public TimeSpan Change(Temperature from, Temperature to) =>
+        to > from ? TimeSpan.FromMinutes((to.Celsius - from.Celsius) / DegreesPerMinute) + Settling / 2
+        : TimeSpan.FromMinutes((from.Celsius - to.Celsius) / AjarPerMinute);
+
+    // Cooling with the door ajar, °C/min. Bakers' usage.
+    private const double AjarPerMinute = 9;
+
+    /// <summary>After the dial is reached the walls are still catching up. Bakers' usage.</summary>
+    public static TimeSpan Settling { get; } = TimeSpan.FromMinutes(5);
+
+    /// <summary>From switching on in a room this warm to being ready to load.</summary>
+    public TimeSpan Preheat(Temperature heat, Temperature room) =>
+        TimeSpan.FromMinutes(Math.Max(0, heat.Celsius - room.Celsius) / DegreesPerMinute) + Settling;
+
+    /// <summary>Refuses a temperature the dial does not have.</summary>
+    /// <returns>Null when the dial has it.</returns>
+    public Problem? Refuses(Temperature heat) => Dial.Holds(heat) ? null : new("off-the-dial", "heat", string.Create(CultureInfo.InvariantCulture,
+        $"{Name} goes from {Dial.From.Celsius:0} to {Dial.To.Celsius:0} °C."));
+}

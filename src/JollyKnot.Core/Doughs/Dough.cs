@@ -1,0 +1,178 @@
+// A dough: a name, rows of ingredient and mass, and what belongs to it. It can only exist with sensible rows.
+using System.Collections.Immutable;
+using System.Text.Json.Serialization;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
+
+namespace JollyKnot.Core.Doughs;
+
+/// <summary>One row of a dough.</summary>
+/// <param name="Ingredient">What.</param>
+/// <param name="Mass">How much, in grams; over 0.</param>
+/// <param name="AtBeep">Goes in at the machine's add-in beep, not at the start.</param>
+public sealed record DoughRow(Ingredient Ingredient, Mass Mass, bool AtBeep = false);
+
+/// <summary>A row as a baker types it.</summary>
+/// <param name="Ingredient">The baker's word for it.</param>
+/// <param name="Mass">Grams.</param>
+/// <param name="Role">What it does; needed only where the pantry does not know the word.</param>
+/// <param name="AtBeep">Goes in at the add-in beep.</param>
+public sealed record RowDraft(string Ingredient, Mass Mass, Role? Role = null, bool AtBeep = false);
+
+/// <summary>A dough as a baker types it.</summary>
+/// <param name="Name">The name; see <see cref="PlainText.CheckName"/>.</param>
+/// <param name="Rows">1 to <see cref="Dough.MostRows"/> rows, each over 0 g and not over <see cref="Dough.HeaviestRow"/>, one of them flour.</param>
+/// <param name="Parts">Fillings and the like; none when null.</param>
+/// <param name="ByHand">Mixed by hand instead of by a machine.</param>
+/// <param name="Notes">Method and whatever else is worth keeping; none when null.</param>
+public sealed record DoughDraft(string Name, ImmutableArray<RowDraft> Rows, ImmutableArray<PartDraft>? Parts = null, bool ByHand = false, string? Notes = null);
+
+/// <summary>A dough that can be weighed in.</summary>
+public sealed record Dough
+{
+    /// <summary>The most rows a dough or part may have.</summary>
+    public const int MostRows = 40;
+
+    /// <summary>The most parts a dough may have.</summary>
+    public const int MostParts = 8;
+
+    /// <summary>The longest notes, in characters: a long recipe's method.</summary>
+    public const int LongestNotes = 20_000;
+
+    /// <summary>The heaviest row: the largest common scale's limit, twice over.</summary>
+    public static Mass HeaviestRow { get; } = Mass.FromGrams(10_000);
+
+    /// <summary>The longest a part's work may take.</summary>
+    public static TimeSpan LongestWork { get; } = TimeSpan.FromHours(24);
+
+    private static readonly ImmutableArray<string> Caustics = ["lye", "food grade lye", "lye solution", "caustic soda", "sodium hydroxide"];
+
+    [JsonConstructor]
+    private Dough(string name, ImmutableArray<DoughRow> rows, ImmutableArray<Part> parts = default, bool byHand = false, string notes = "") =>
+        (Name, Rows, Parts, ByHand, Notes) = (name, rows, parts.IsDefault ? [] : parts, byHand, notes);
+
+    /// <summary>The baker's name for it.</summary>
+    public string Name { get; }
+
+    /// <summary>What goes in, in the baker's order; at least one row is flour.</summary>
+    public ImmutableArray<DoughRow> Rows { get; }
+
+    /// <summary>Fillings, toppings, washes and butters.</summary>
+    public ImmutableArray<Part> Parts { get; }
+
+    /// <summary>Mixed by hand instead of by a machine.</summary>
+    public bool ByHand { get; }
+
+    /// <summary>Method and whatever else was worth keeping; may be empty.</summary>
+    public string Notes { get; }
+
+    /// <summary>The sum of all rows, add-ins included.</summary>
+    public Mass Total => Rows.Aggregate(Mass.Zero, (sum, row) => sum + row.Mass);
+
+    /// <summary>Rows of the dough and of its parts.</summary>
+    public IEnumerable<DoughRow> Everything => Rows.Concat(Parts.SelectMany(p => p.Rows));
+
+    /// <summary>Major allergens present, each once, in alphabetical order.</summary>
+    public ImmutableArray<string> Allergens =>
+        [.. Everything.SelectMany(r => r.Ingredient.Allergens).Distinct().Order(StringComparer.Ordinal)];
+
+    /// <summary>Makes a dough of what was typed, or says for each field what is wrong.</summary>
+    /// <param name="draft">What was typed.</param>
+    /// <param name="pantry">The household's pantry; the plain one when null.</param>
+    public static Outcome<Dough> Create(DoughDraft draft, HouseholdPantry? pantry = null)
+    {
+        ArgumentNullException.ThrowIfNull(draft);
+        pantry ??= HouseholdPantry.Plain;
+        var problems = ImmutableArray.CreateBuilder<Problem>();
+        if (PlainText.CheckName(draft.Name, "name") is { } badName) problems.Add(badName);
+        if (PlainText.CheckNote(draft.Notes ?? "", "notes", LongestNotes) is { } badNotes) problems.Add(badNotes);
+        var rows = RowsOf(draft.Rows, "rows", "A dough", pantry, problems);
+        var drafts = draft.Parts ?? [];
+        if (drafts.Length > MostParts) problems.Add(new("too-many", "parts", $"{drafts.Length} parts; {MostParts} are the most."));
+        var parts = drafts.Take(MostParts).Select((p, i) => PartOf(p, $"parts[{i}]", pantry, problems)).ToList();
+        if (problems.Count == 0 && !rows.Any(r => r.Ingredient.Role == Role.Flour || r.Ingredient.FlourInside > 0))
+            problems.Add(new("no-flour", "rows", "None of these is flour. Say which row is, and percentages can be reckoned."));
+        return problems.Count > 0 ? problems.ToImmutable() : new Dough(PlainText.AsName(draft.Name), rows, [.. parts.Select(p => p!)], draft.ByHand, (draft.Notes ?? "").Trim());
+    }
+
+    /// <summary>Filled or topped with what spoils.</summary>
+    public bool Spoils => Parts.Any(p => p.Kind is PartKind.Filling or PartKind.Topping && p.Rows.Any(r => r.Ingredient.Perishable));
+
+    /// <summary>The same dough, every row so many times; parts too, so that they still fit its pieces.</summary>
+    /// <param name="factor">Over 0.</param>
+    public Dough Scale(double factor)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(factor);
+        ImmutableArray<DoughRow> Scaled(ImmutableArray<DoughRow> rows) => [.. rows.Select(r => r with { Mass = r.Mass * factor })];
+        return new(Name, Scaled(Rows), [.. Parts.Select(p => p with { Rows = Scaled(p.Rows) })], ByHand, Notes);
+    }
+
+    /// <summary>The same dough of other rows.</summary>
+    /// <param name="rows">At least one, with flour.</param>
+    internal Dough WithRows(ImmutableArray<DoughRow> rows) => new(Name, rows, Parts, ByHand, Notes);
+
+    /// <summary>As a baker would type it.</summary>
+    public DoughDraft ToDraft()
+    {
+        static ImmutableArray<RowDraft> Drafts(ImmutableArray<DoughRow> rows) => [.. rows.Select(r => new RowDraft(r.Ingredient.Name, r.Mass, r.Ingredient.Role, r.AtBeep))];
+        return new(Name, Drafts(Rows), [.. Parts.Select(p => new PartDraft(p.Kind, p.Name, Drafts(p.Rows), p.Work))], ByHand, Notes);
+    }
+
+    private static ImmutableArray<DoughRow> RowsOf(
+        ImmutableArray<RowDraft> rows, string field, string what, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
+    {
+        if (rows.IsDefaultOrEmpty)
+        {
+            problems.Add(new("empty", field, $"{what} needs at least one row."));
+            return [];
+        }
+        if (rows.Length > MostRows)
+        {
+            problems.Add(new("too-many", field, $"{rows.Length} rows; {MostRows} are the most."));
+            return [];
+        }
+        var before = problems.Count;
+        var made = rows.Select((row, i) => Row(row, $"{field}[{i}]", pantry, problems)).ToList();
+        return problems.Count > before ? [] : [.. made.Select(r => r!)];
+    }
+
+    private static Part? PartOf(PartDraft part, string at, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
+    {
+        if (PlainText.CheckName(part?.Name, $"{at}.name") is { } badName) problems.Add(badName);
+        if (part is null) return null;
+        if (!Enum.IsDefined(part.Kind)) problems.Add(new("unknown", $"{at}.kind", "Not one of the kinds of part."));
+        var work = part.Work ?? PartWork.Usual(part.Kind);
+        if (new[] { work.Hands, work.Hob, work.Cool }.Any(t => t < TimeSpan.Zero || t > LongestWork))
+            problems.Add(new("out-of-range", $"{at}.work", "From nothing to a day is wanted here."));
+        return new(part.Kind, PlainText.AsName(part.Name ?? ""), RowsOf(part.Rows, $"{at}.rows", "A part", pantry, problems), work);
+    }
+
+    private static DoughRow? Row(RowDraft? row, string at, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
+    {
+        var before = problems.Count;
+        if (PlainText.CheckName(row?.Ingredient, $"{at}.ingredient") is { } badName) problems.Add(badName);
+        if (row is null) return null;
+        if (row.Mass <= Mass.Zero) problems.Add(new("not-positive", $"{at}.mass", "More than 0 g is wanted here."));
+        else if (row.Mass > HeaviestRow) problems.Add(new("too-heavy", $"{at}.mass", $"{row.Mass.Grams:0} g is more than a kitchen weighs; {HeaviestRow.Grams:0} g is the most."));
+        if (problems.Count > before) return null;
+
+        var name = PlainText.AsName(row.Ingredient);
+        if (Caustics.Contains(Phrase.Of(name)))
+        {
+            problems.Add(new("caustic", $"{at}.ingredient", "A lye bath burns skin and eyes and needs gloves, goggles and trained practice: it is not supported. A soda bath does nearly as well."));
+            return null;
+        }
+        var known = pantry.Find(name);
+        if (known is null && row.Role is null)
+        {
+            problems.Add(new("unknown-ingredient", $"{at}.role", $"The pantry does not know “{name}”. Say what it does in the dough."));
+            return null;
+        }
+        if (row.Role is { } role && !Enum.IsDefined(role))
+        {
+            problems.Add(new("unknown-role", $"{at}.role", "Not one of the roles."));
+            return null;
+        }
+        return new(known is not null && (row.Role is null || row.Role == known.Role) ? known : Ingredient.Own(name, row.Role!.Value), row.Mass, row.AtBeep);
+    }
+}

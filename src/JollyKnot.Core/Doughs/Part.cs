@@ -1,0 +1,56 @@
+// What belongs to a bread but is no dough: filling, topping, wash, flavoured butter. Each is a side job with its own rows and minutes.
+using System.Collections.Immutable;
+using JollyKnot.Core.Measures;
+
+namespace JollyKnot.Core.Doughs;
+
+/// <summary>Where a part goes, and so by when it has to be ready.</summary>
+public enum PartKind
+{
+    /// <summary>Rolled or folded in while shaping.</summary>
+    Filling,
+    /// <summary>On top before the oven.</summary>
+    Topping,
+    /// <summary>Brushed on before the oven.</summary>
+    Wash,
+    /// <summary>Flavoured butter, brushed on hot out of the oven.</summary>
+    Butter,
+}
+
+/// <summary>How long a part takes to make.</summary>
+/// <param name="Hands">The baker's hands.</param>
+/// <param name="Hob">On the hob, with a stir now and then.</param>
+/// <param name="Cool">Cooling, before it may touch dough.</param>
+public sealed record PartWork(TimeSpan Hands, TimeSpan Hob, TimeSpan Cool)
+{
+    /// <summary>All of it.</summary>
+    public TimeSpan Whole => Hands + Hob + Cool;
+
+    /// <summary>The usual work of a part. Bakers' usage.</summary>
+    public static PartWork Usual(PartKind kind) => kind switch
+    {
+        PartKind.Topping => Minutes(10, 20, 30),
+        PartKind.Wash => Minutes(2, 0, 0),
+        _ => Minutes(5, 0, 0),
+    };
+
+    internal static PartWork Minutes(double hands, double hob, double cool) => new(TimeSpan.FromMinutes(hands), TimeSpan.FromMinutes(hob), TimeSpan.FromMinutes(cool));
+}
+
+/// <summary>A part.</summary>
+/// <param name="Kind">Where it goes.</param>
+/// <param name="Name">The baker's name for it.</param>
+/// <param name="Rows">What it is made of; at least one row.</param>
+/// <param name="Work">How long it takes.</param>
+public sealed record Part(PartKind Kind, string Name, ImmutableArray<DoughRow> Rows, PartWork Work)
+{
+    /// <summary>The sum of its rows.</summary>
+    public Mass Total => Rows.Aggregate(Mass.Zero, (sum, row) => sum + row.Mass);
+}
+
+/// <summary>A part as a baker types it.</summary>
+/// <param name="Kind">Where it goes.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Rows">Its rows.</param>
+/// <param name="Work">How long it takes; the usual when null.</param>
+public sealed record PartDraft(PartKind Kind, string Name, ImmutableArray<RowDraft> Rows, PartWork? Work = null);

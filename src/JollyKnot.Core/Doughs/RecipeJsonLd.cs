@@ -1,0 +1,169 @@
+// A recipe as schema.org Recipe in JSON-LD, alone or in a page's script: read as data, whatever it holds, and written so that nothing is lost.
+using System.Collections.Immutable;
+using System.Net;
+using System.Text;
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
+
+namespace JollyKnot.Core.Doughs;
+
+/// <summary>Reads and writes schema.org recipes.</summary>
+public static class RecipeJsonLd
+{
+    // Our own dough inside the recipe: what schema.org has no words for.
+    private const string OwnKey = "jk:dough", OwnContext = "urn:jolly-knot:";
+    private const int Deepest = 64;
+
+    private static readonly JsonSerializerOptions Own = new(JsonSerializerDefaults.Web)
+    {
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false), new SecondsJsonConverter() },
+        MaxDepth = Deepest,
+        RespectNullableAnnotations = true,
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+        Encoder = JavaScriptEncoder.Default,
+        WriteIndented = true,
+    };
+
+    private sealed record OwnDough(DoughDraft Draft, ImmutableArray<Ingredient> Ingredients);
+
+    /// <summary>Writes a dough as a recipe. What is written can stand inside a page: angle brackets are escaped.</summary>
+    public static string Write(Dough dough, HouseholdPantry pantry)
+    {
+        ArgumentNullException.ThrowIfNull(dough);
+        var recipe = new JsonObject
+        {
+            ["@context"] = new JsonArray("https://schema.org", new JsonObject { ["jk"] = OwnContext }),
+            ["@type"] = "Recipe",
+            ["name"] = dough.Name,
+            ["recipeIngredient"] = new JsonArray([.. dough.Rows.Concat(dough.Parts.SelectMany(p => p.Rows)).Select(r => JsonValue.Create(RecipeText.Print(r, pantry)))]),
+            ["recipeInstructions"] = dough.Notes,
+            [OwnKey] = JsonSerializer.SerializeToNode(new OwnDough(dough.ToDraft(), [.. dough.Everything.Select(r => r.Ingredient).DistinctBy(i => (i.Name, i.Role))]), Own),
+        };
+        return recipe.ToJsonString(Own);
+    }
+
+    /// <summary>Whether a text is JSON, or a page that holds recipes, rather than plain text.</summary>
+    public static bool Recognises(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        var start = text.AsSpan().TrimStart();
+        return start.Length > 0 && (start[0] is '{' or '[' || text.Contains("application/ld+json", StringComparison.OrdinalIgnoreCase));
+    }
+
+    /// <summary>Reads the first recipe found.</summary>
+    /// <returns>What was understood, and the very dough where we wrote it ourselves; or why it cannot be.</returns>
+    public static Outcome<(ReadRecipe Recipe, Dough? Exact)> Read(string text, HouseholdPantry pantry)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        ArgumentNullException.ThrowIfNull(pantry);
+        var broken = "This is no JSON that can be read.";
+        foreach (var document in Documents(text))
+        {
+            JsonElement root;
+            try
+            {
+                using var parsed = JsonDocument.Parse(document, new() { MaxDepth = Deepest, AllowTrailingCommas = true, CommentHandling = JsonCommentHandling.Skip });
+                root = parsed.RootElement.Clone();
+            }
+            catch (JsonException error)
+            {
+                broken = $"This JSON breaks off or is too deep, in line {(error.LineNumber ?? 0) + 1}.";
+                continue;
+            }
+            broken = "There is no recipe in this.";
+            if (Find(root) is not { } recipe) continue;
+            var read = RecipeText.Read(AsText(recipe), pantry);
+            if (!read.IsOk) return read.Problems;
+            return (read.Value, Exact(recipe, pantry));
+        }
+        return new Problem("not-readable", "text", broken);
+    }
+
+    private static Dough? Exact(JsonElement recipe, HouseholdPantry pantry)
+    {
+        try
+        {
+            // Ours or made up by somebody: checked like anything typed.
+            if (Get(recipe, OwnKey)?.Deserialize<OwnDough>(Own) is not { } own || own.Draft is null || own.Ingredients.IsDefault || own.Ingredients.Length > 2 * Dough.MostRows * Dough.MostParts) return null;
+            if (own.Ingredients.Any(i => i is null || Ingredient.Check(i).Length > 0)) return null;
+            var with = own.Ingredients.Aggregate(pantry, (p, i) => p.Find(i.Name) == i ? p : p.With(i));
+            return Dough.Create(own.Draft, with) is { IsOk: true, Value: var dough } ? dough : null;
+        }
+        catch (Exception e) when (e is JsonException or InvalidOperationException or NotSupportedException)
+        {
+            return null;
+        }
+    }
+
+    // The JSON itself, or the scripts of a page.
+    private static IEnumerable<string> Documents(string text)
+    {
+        if (text.AsSpan().TrimStart() is [('{' or '['), ..])
+        {
+            yield return text;
+            yield break;
+        }
+        for (var at = 0; (at = text.IndexOf("<script", at, StringComparison.OrdinalIgnoreCase)) >= 0;)
+        {
+            var open = text.IndexOf('>', at);
+            if (open < 0) yield break;
+            var close = text.IndexOf("</script", open, StringComparison.OrdinalIgnoreCase);
+            if (close < 0) yield break;
+            if (text.AsSpan(at, open - at).Contains("ld+json", StringComparison.OrdinalIgnoreCase)) yield return text[(open + 1)..close];
+            at = close;
+        }
+    }
+
+    // A recipe may lie alone, in a list, or in a graph.
+    private static JsonElement? Find(JsonElement node) => node.ValueKind switch
+    {
+        JsonValueKind.Array => node.EnumerateArray().Select(Find).FirstOrDefault(f => f is not null),
+        JsonValueKind.Object when Listed(Get(node, "@type")).Any(t => Said(t) is { } type && type[(type.LastIndexOfAny(['/', ':']) + 1)..] == "Recipe") => node,
+        JsonValueKind.Object => Listed(Get(node, "@graph")).Concat(Listed(Get(node, "mainEntity"))).Select(Find).FirstOrDefault(f => f is not null),
+        _ => null,
+    };
+
+    private static string AsText(JsonElement recipe)
+    {
+        var text = new StringBuilder().Append("# ").Append(Line(Get(recipe, "name"))).Append('\n').Append("Ingredients\n");
+        foreach (var ingredient in Listed(Get(recipe, "recipeIngredient") ?? Get(recipe, "ingredients"))) text.Append(Line(ingredient)).Append('\n');
+        text.Append("Notes:\n");
+        foreach (var key in new[] { "description", "recipeYield" })
+            if (string.Join(", ", Listed(Get(recipe, key)).Select(n => Line(n))) is { Length: > 0 } said) text.Append(said).Append('\n');
+        foreach (var step in Listed(Get(recipe, "recipeInstructions"))) Steps(text, step);
+        return text.Length > RecipeText.Longest ? text.ToString(0, RecipeText.Longest) : text.ToString();
+    }
+
+    // A step may hold steps; the parser has bounded how deep.
+    private static void Steps(StringBuilder text, JsonElement step)
+    {
+        if (Plain(step.ValueKind == JsonValueKind.Object ? Get(step, "text") ?? Get(step, "name") : step) is { Length: > 0 } said) text.Append(said).Append('\n');
+        foreach (var inner in Listed(Get(step, "itemListElement"))) Steps(text, inner);
+    }
+
+    private static List<JsonElement> Listed(JsonElement? node) => node switch
+    {
+        null => [],
+        { ValueKind: JsonValueKind.Array } list => [.. list.EnumerateArray()],
+        { } one => [one],
+    };
+
+    private static string Line(JsonElement? node) => Plain(node).Replace('\n', ' ').Replace('\r', ' ').Trim();
+
+    private static string Plain(JsonElement? node) => node is { } n ? WebUtility.HtmlDecode(Said(n) ?? "").Trim() : "";
+
+    private static string? Said(JsonElement node) => node.ValueKind switch
+    {
+        JsonValueKind.String => node.GetString(),
+        JsonValueKind.Number => node.GetRawText(),
+        _ => null,
+    };
+
+    // Of a key told twice the last counts.
+    private static JsonElement? Get(JsonElement node, string key) =>
+        node.ValueKind == JsonValueKind.Object && node.TryGetProperty(key, out var found) && found.ValueKind != JsonValueKind.Null ? found : null;
+}

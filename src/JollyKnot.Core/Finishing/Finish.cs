@@ -1,0 +1,52 @@
+// The surface before the oven.
+using System.Collections.Immutable;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Shaping;
+
+namespace JollyKnot.Core.Finishing;
+
+/// <summary>What goes on the surface just before the oven.</summary>
+/// <param name="Id">Stable name.</param>
+/// <param name="Name">As shown.</param>
+/// <param name="Brushed">It is brushed on, so it takes hands and an amount.</param>
+/// <param name="Egg">It holds raw egg.</param>
+public sealed record Wash(string Id, string Name, bool Brushed, bool Egg);
+
+/// <summary>Washes on offer.</summary>
+public static class Washes
+{
+    /// <summary>A surface left as it is.</summary>
+    public static Wash None { get; } = new("none", "no wash", false, false);
+
+    /// <summary>All washes, in the order they are offered.</summary>
+    public static ImmutableArray<Wash> All { get; } =
+    [
+        None,
+        new("egg", "egg and water", true, true),
+        new("milk", "milk", true, false),
+        new("butter", "melted butter", true, false),
+    ];
+
+    /// <summary>The wash of this id, or null.</summary>
+    public static Wash? Find(string id) => All.FirstOrDefault(w => w.Id == id);
+}
+
+/// <summary>Finishing the surface.</summary>
+public static class Finish
+{
+    /// <summary>Brushing or scoring one piece. Bakers' usage.</summary>
+    public static TimeSpan SecondsEach { get; } = TimeSpan.FromSeconds(10);
+
+    // Wash on baked top surface, g/cm². Bakers' usage.
+    private const double WashPerSquareCentimetre = .02;
+
+    /// <summary>Wash for so many pieces: 0.02 g/cm² of baked top, taken as an oval over the piece's grown footprint.</summary>
+    public static Mass WashFor(Family family, Mass piece, int pieces)
+    {
+        ArgumentNullException.ThrowIfNull(family);
+        // What a tin shapes has about the top of its ball.
+        var baked = (Footprint.Of(family, piece) ?? new(Sizes.BallAcross(piece), Sizes.BallAcross(piece))).Grown(family);
+        var top = Math.PI / 4 * baked.Width.Millimetres * baked.Length.Millimetres / 100;
+        return Mass.FromGrams(top * WashPerSquareCentimetre * pieces);
+    }
+}

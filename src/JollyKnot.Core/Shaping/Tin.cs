@@ -1,0 +1,56 @@
+// Tins and trays as far as they say how much dough they want.
+using JollyKnot.Core.Measures;
+
+namespace JollyKnot.Core.Shaping;
+
+/// <summary>What a tin or tray looks like from above.</summary>
+public enum TinShape
+{
+    /// <summary>A flat baking tray.</summary>
+    Tray,
+    /// <summary>A round tin for rolls that touch.</summary>
+    Round,
+    /// <summary>A square or rectangular tin for rolls that touch.</summary>
+    Rectangle,
+    /// <summary>A deep tin for one loaf.</summary>
+    Loaf,
+    /// <summary>A tin with many hollows.</summary>
+    Hollows,
+    /// <summary>A tray with channels for batons.</summary>
+    Channels,
+}
+
+/// <summary>A tin or tray.</summary>
+/// <param name="Id">Stable name in the kitchen.</param>
+/// <param name="Name">As the household calls it.</param>
+/// <param name="Shape">What it looks like.</param>
+/// <param name="Length">Inner length, or the diameter of a round one.</param>
+/// <param name="Width">Inner width; as the length for a round one.</param>
+/// <param name="Depth">Inner depth; null for a flat tray.</param>
+/// <param name="Count">Hollows or channels; 1 otherwise.</param>
+/// <param name="HollowVolume">Of one hollow; null otherwise.</param>
+public sealed record Tin(string Id, string Name, TinShape Shape, Length Length, Length Width, Length? Depth = null, int Count = 1, Volume? HollowVolume = null)
+{
+    /// <summary>Tin volume over dough mass, mL/g: doubled dough fills 95 %. Fitted.</summary>
+    public const double MillilitresPerGram = 2;
+
+    /// <summary>Dough on the floor of a pull-apart pan, g/cm²; 1.1 loose, 1.7 tight. Fitted.</summary>
+    public const double PullApart = 1.25;
+
+    /// <summary>Dough on a tray pressed to its corners, g/cm². Bakers' usage.</summary>
+    public const double PressedOut = 1.0;
+
+    /// <summary>Floor of the tin, cm².</summary>
+    private double Floor => Length.Millimetres * Width.Millimetres / 100 * (Shape == TinShape.Round ? Math.PI / 4 : 1);
+
+    /// <summary>The dough that suits it altogether: by volume for loaves and hollows, by area for pans and trays, by length for channels.</summary>
+    public Mass Dough => Mass.FromGrams(Shape switch
+    {
+        TinShape.Loaf => Length.Millimetres * Width.Millimetres * (Depth?.Millimetres ?? 0) / 1000 / MillilitresPerGram,
+        TinShape.Hollows => Count * (HollowVolume?.Millilitres ?? 0) / MillilitresPerGram,
+        // 340 mm takes 300 g, and a baton's mass goes with its length to the power 1/0.6.
+        TinShape.Channels => Count * 300 * Math.Pow(Length.Millimetres * .9 / 340, 1 / .6),
+        TinShape.Tray => Floor * PressedOut,
+        _ => Floor * PullApart,
+    });
+}

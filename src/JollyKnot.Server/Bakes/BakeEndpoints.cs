@@ -1,0 +1,82 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Strands;
+using JollyKnot.Server.Clock;
+using JollyKnot.Server.Guard;
+using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Layouts;
+using JollyKnot.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace JollyKnot.Server.Bakes;
+
+/// <summary>Something told about a bake.</summary>
+/// <param name="Id">Made by the screen; a repeat changes nothing.</param>
+/// <param name="BasedOn">The log position the screen saw.</param>
+/// <param name="Event">What happened.</param>
+public sealed record TellRequest(Guid Id, int BasedOn, BakeEvent Event);
+
+/// <summary>What became of it.</summary>
+/// <param name="Position">Where it stands in the log.</param>
+/// <param name="Again">It had been told before.</param>
+/// <param name="Bench">The bake as it is now.</param>
+public sealed record TellAnswer(int Position, bool Again, BenchView Bench);
+
+/// <summary>An entry of a log as told.</summary>
+public sealed record LogLine(int Position, DateTimeOffset At, string Text, bool Stands, BakeEvent Event);
+
+/// <summary>Bakes over HTTP.</summary>
+public static class BakeEndpoints
+{
+    /// <summary>Maps bakes and their events.</summary>
+    public static void MapBakes(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/bakes/{id:guid}", async Task<Results<Ok<BenchView>, ProblemHttpResult>> (Guid id, string? step, BakeBook book, HouseClock clock, KitchenKeeper keeper, DoseMemories memories) =>
+        {
+            if (await book.Find(id) is not { } bake) return Problems.Missing("bake");
+            var state = State(bake, clock);
+            return TypedResults.Ok(BenchView.Of(bake, state, keeper.Words, step, state.Now?.Step.Kind == StepKind.Check ? await memories.For(bake.Plan.Spec) : null));
+        })
+            .WithName("bench").WithSummary("A bake at the bench; with a step, that step instead of the one that is due.");
+        app.MapPost("/api/bakes/{id:guid}/events", Tell).WithName("tell");
+        app.MapGet("/api/bakes/{id:guid}/log", async Task<Results<Ok<ImmutableArray<LogLine>>, ProblemHttpResult>> (Guid id, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
+            await book.Find(id) is { } bake ? TypedResults.Ok(Lines(bake, clock, keeper.Words)) : Problems.Missing("bake")).WithName("log");
+        app.MapPost("/api/bakes/{id:guid}/picture", async Task<Results<Ok<Picture>, ProblemHttpResult>> (Guid id, FrameRequest frame, BakeBook book, HouseClock clock) =>
+            await book.Find(id) is { } bake ? TypedResults.Ok(StrandLayout.Of([Draw(bake, clock)], frame.ToFrame())) : Problems.Missing("bake")).WithName("bakePicture");
+    }
+
+    internal static BakeState State(StoredBake bake, HouseClock clock) => BakeState.Of(bake.Plan, bake.Log, clock.GetUtcNow());
+
+    internal static BenchView View(StoredBake bake, HouseClock clock, Words words) => BenchView.Of(bake, State(bake, clock), words);
+
+    internal static Drawn Draw(StoredBake bake, HouseClock clock)
+    {
+        var state = State(bake, clock);
+        return new(bake.Plan.Spec, state.Chain, state.Timetable, state.SoFar.DoughOf(bake.Plan.Spec));
+    }
+
+    private static async Task<Results<Ok<TellAnswer>, ProblemHttpResult>> Tell(Guid id, TellRequest request, BakeBook book, HouseClock clock, KitchenKeeper keeper)
+    {
+        if (request.Id == Guid.Empty) return Problems.Bad(new Problem("empty", "id", "A new id is wanted here."));
+        return await book.Tell(id, request.Id, request.BasedOn, request.Event, clock.GetUtcNow()) switch
+        {
+            Told.Kept kept => TypedResults.Ok(new TellAnswer(kept.Position, kept.Again, View((await book.Find(id))!, clock, keeper.Words))),
+            Told.Conflict conflict => Problems.Conflict(
+                new("conflict", "basedOn", "Something else was told in between. This is how it stands now; tell yours again if it still holds."), conflict.Position),
+            Told.Refused { Problem.Code: "already-done" or "bake-over" or "nothing-to-undo" } refused => Problems.Conflict(At(refused.Problem)),
+            Told.Refused refused => Problems.Bad(At(refused.Problem)),
+            _ => Problems.Missing("bake"),
+        };
+
+        static Problem At(Problem problem) => problem.Field is "" or "id" ? problem : problem with { Field = "event." + problem.Field };
+    }
+
+    private static ImmutableArray<LogLine> Lines(StoredBake bake, HouseClock clock, Words words)
+    {
+        var state = State(bake, clock);
+        var standing = bake.Log.Standing().Select(e => e.Position).ToHashSet();
+        return [.. bake.Log.Entries.Select(e => new LogLine(e.Position, e.At, BenchView.Told(e.Event, state, words), standing.Contains(e.Position), e.Event))];
+    }
+}

@@ -1,0 +1,35 @@
+using System.Collections.Immutable;
+using JollyKnot.Server.Clock;
+using JollyKnot.Server.Guard;
+using JollyKnot.Server.Kitchens;
+using JollyKnot.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace JollyKnot.Server.Bakes;
+
+/// <summary>A label for one piece.</summary>
+/// <param name="Name">The dough.</param>
+/// <param name="What">What it became.</param>
+/// <param name="Weight">One of it, baked.</param>
+/// <param name="Baked">When it came out.</param>
+/// <param name="Ingredients">Everything in it, the heaviest first.</param>
+/// <param name="Allergens">Those present.</param>
+/// <param name="Pieces">How many labels.</param>
+public sealed record LabelView(string Name, string What, string Weight, DateTimeOffset Baked, DateTimeOffset? KeepBy, bool KeepCold, string Ingredients, string Allergens, int Pieces);
+
+/// <summary>Labels over HTTP.</summary>
+public static class LabelEndpoints
+{
+    /// <summary>Maps labels.</summary>
+    public static void MapLabels(this IEndpointRouteBuilder app) =>
+        app.MapGet("/api/bakes/{id:guid}/labels", async Task<Results<Ok<ImmutableArray<LabelView>>, ProblemHttpResult>> (Guid id, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
+        {
+            if (await book.Find(id) is not { } bake) return Problems.Missing("bake");
+            var (state, dough, words) = (BakeEndpoints.State(bake, clock), bake.Plan.Spec.Dough, keeper.Words);
+            var ingredients = dough.Everything.GroupBy(r => r.Ingredient.Name).OrderByDescending(g => g.Sum(r => r.Mass.Grams)).Select(g => g.Key);
+            var allergens = dough.Allergens.IsEmpty ? "" : $"Contains {string.Join(", ", dough.Allergens)}.";
+            var honey = dough.Everything.Any(r => r.Ingredient.Name == "honey") ? " Not for babies under 12 months." : "";
+            return TypedResults.Ok(BenchView.FinishOf(state).Select(f =>
+                new LabelView(dough.Name, f.What, words.Grams(f.Baked), f.Out, f.KeepBy, f.KeepCold, string.Join(", ", ingredients), allergens + honey, f.Pieces)).ToImmutableArray());
+        }).WithName("labels").WithSummary("A label for each kind of bread that is out of the oven.");
+}

@@ -1,0 +1,42 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Server.Guard;
+using JollyKnot.Server.Pantry;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace JollyKnot.Server.Doughs;
+
+/// <summary>A recipe as pasted, or a file's content.</summary>
+public sealed record RecipeToRead(string Text);
+
+/// <summary>A recipe as understood; nothing is kept.</summary>
+/// <param name="Exact">The very dough, when this house wrote the recipe: then nothing needs asking.</param>
+/// <param name="Understood">Things with name and grams.</param>
+/// <param name="Asked">Things with something still to be told.</param>
+public sealed record RecipeView(string Title, ImmutableArray<ReadSection> Sections, bool ByHand, string LeftOver, DoughDraft? Exact, int Understood, int Asked);
+
+/// <summary>Reading recipes over HTTP.</summary>
+public static class RecipeEndpoints
+{
+    /// <summary>Maps reading.</summary>
+    public static void MapRecipes(this IEndpointRouteBuilder app) =>
+        app.MapPost("/api/recipes/read", Read).WithName("readRecipe").WithSummary("Reads a recipe: text, Markdown, JSON-LD, or a page that holds it.");
+
+    private static async Task<Results<Ok<RecipeView>, ProblemHttpResult>> Read(RecipeToRead recipe, PantryKeeper pantries)
+    {
+        var pantry = await pantries.Get();
+        if (RecipeJsonLd.Recognises(recipe.Text))
+        {
+            var found = RecipeJsonLd.Read(recipe.Text, pantry);
+            return found.IsOk ? TypedResults.Ok(View(found.Value.Recipe, found.Value.Exact?.ToDraft())) : Problems.Bad(found.Problems);
+        }
+        var read = RecipeText.Read(recipe.Text, pantry);
+        return read.IsOk ? TypedResults.Ok(View(read.Value, null)) : Problems.Bad(read.Problems);
+    }
+
+    private static RecipeView View(ReadRecipe read, DoughDraft? exact)
+    {
+        var rows = read.Sections.SelectMany(s => s.Lines).SelectMany(l => l.Rows).ToList();
+        return new(read.Title, read.Sections, read.ByHand, read.LeftOver, exact, rows.Count(r => r.IsUnderstood), rows.Count(r => !r.IsUnderstood));
+    }
+}

@@ -1,0 +1,92 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Dividing;
+using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Machines;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
+using JollyKnot.Server.Bakes;
+using JollyKnot.Server.Clock;
+using JollyKnot.Server.Guard;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace JollyKnot.Server.Kitchens;
+
+/// <summary>A program on offer.</summary>
+public sealed record ProgramView(string Name, TimeSpan CycleLength, ImmutableArray<Phase> Phases, bool Pulled);
+
+/// <summary>A machine on offer, the usual program first.</summary>
+public sealed record MachineView(string Id, string Name, Mass FlourLimit, Mass DoughLimit, bool ByHand, ImmutableArray<ProgramView> Programs);
+
+/// <summary>A family on offer.</summary>
+public sealed record FamilyView(string Id, string Name, Mass Usual, Temperature Heat, int Strands, string UsualWash);
+
+/// <summary>A tin on offer, with the dough that suits it.</summary>
+public sealed record TinView(string Id, string Name, Mass Dough);
+
+/// <summary>Something on offer.</summary>
+public sealed record Choice(string Id, string Name);
+
+/// <summary>How a quantity is shown: so many of its unit to one of ours, after an offset, to a step.</summary>
+/// <param name="Name">As written behind the figure.</param>
+/// <param name="Factor">Units to one gram, degree Celsius or millimetre.</param>
+/// <param name="Offset">Added after.</param>
+/// <param name="Digits">Digits after the point.</param>
+/// <param name="Fine">Under this, a digit more.</param>
+public sealed record ShownIn(string Name, double Factor, double Offset, int Digits, double Fine);
+
+/// <summary>How this household reads quantities.</summary>
+public sealed record UnitsView(ShownIn Mass, ShownIn Temperature, ShownIn Length)
+{
+    internal static UnitsView Of(HouseholdUnits units) => new(
+        units.Mass == MassUnit.Grams ? new("g", 1, 0, 0, 10) : new("oz", 1 / Unit.Find("oz")!.Grams.Grams, 0, 1, 1),
+        units.Temperature == TemperatureUnit.Celsius ? new("°C", 1, 0, 0, 0) : new("°F", 1.8, 32, 0, 0),
+        units.Length == LengthUnit.Metric ? new("cm", .1, 0, 0, 10) : new("in", 1 / 25.4, 0, 1, 1));
+}
+
+/// <summary>A way from the machine to the divide.</summary>
+public sealed record AfterView(AfterCycle After, string Name);
+
+/// <summary>A step of a scale on offer.</summary>
+public sealed record ScaleStepView(Mass Step, string Name);
+
+/// <summary>What can be chosen when a bake is laid out.</summary>
+/// <param name="Colds">Nights in the fridge.</param>
+/// <param name="Rests">For a piece that springs back.</param>
+/// <param name="MostCuts">Lines of a cut list.</param>
+public sealed record KitchenView(
+    string Name, Temperature Room, ImmutableArray<MachineView> Machines, ImmutableArray<Oven> Ovens, ImmutableArray<TinView> Tins,
+    ImmutableArray<FamilyView> Families, ImmutableArray<Choice> Places, ImmutableArray<Choice> Washes, UnitsView Units, bool NoScale,
+    ImmutableArray<AfterView> Afters, ImmutableArray<TimeSpan> Colds, ImmutableArray<TimeSpan> Rests, ImmutableArray<ScaleStepView> ScaleSteps, int MostCuts);
+
+/// <summary>The kitchen over HTTP.</summary>
+public static class KitchenEndpoints
+{
+    /// <summary>Maps the kitchen.</summary>
+    public static void MapKitchen(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/kitchen", async (KitchenKeeper keeper, HouseClock clock) => View(await keeper.Get(), clock.GetUtcNow())).WithName("kitchen");
+        app.MapGet("/api/kitchen/setup", (KitchenKeeper keeper) => keeper.Get()).WithName("kitchenSetup").WithSummary("Everything the kitchen has, to be edited.");
+        app.MapPut("/api/kitchen/setup", async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper) =>
+        {
+            if (Kitchen.Check(kitchen) is { Length: > 0 } problems) return Problems.Bad(problems);
+            await keeper.Set(kitchen);
+            return TypedResults.Ok(kitchen);
+        }).WithName("saveKitchenSetup");
+    }
+
+    private static KitchenView View(Kitchen kitchen, DateTimeOffset now) => new(
+        kitchen.Name, kitchen.RoomAt(now),
+        [.. kitchen.Mixers.Select(m => new MachineView(m.Id, m.Name, m.FlourLimit, m.DoughLimit, m.ByHand,
+            [.. m.Programs.Select(p => new ProgramView(p.Name, m.SetTo(p.Name)!.CycleLength, p.Phases, p.Pulled))]))],
+        kitchen.Ovens,
+        [.. kitchen.Tins.Select(t => new TinView(t.Id, t.Name, t.Dough))],
+        [.. kitchen.Families.Select(f => new FamilyView(f.Id, f.Name, f.Usual, f.Bake.Heat, f.Strands, f.UsualWash))],
+        [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
+        [.. Washes.All.Select(w => new Choice(w.Id, w.Name))],
+        UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain), kitchen.NoScale,
+        [.. AfterCycle.Usual.Select(a => new AfterView(a, Words.Of(a)))], BakeSpec.UsualCold, Family.Rests,
+        [.. Kitchen.ScaleSteps.Select(s => Words.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)], CutList.MostLines);
+}

@@ -1,0 +1,43 @@
+using JollyKnot.Core.Machines;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Server.Bakes;
+using JollyKnot.Store;
+
+namespace JollyKnot.Server.Kitchens;
+
+/// <summary>The household's kitchen: kept in the store, a plain one until somebody enters theirs.</summary>
+public sealed class KitchenKeeper(Settings settings)
+{
+    private const string Key = "kitchen";
+    private Kitchen? kept;
+
+    /// <summary>The words in this kitchen's units.</summary>
+    public Words Words { get; private set; } = new(HouseholdUnits.Plain);
+
+    /// <summary>The kitchen.</summary>
+    public async Task<Kitchen> Get() => kept ?? Remember(await settings.Get<Kitchen>(Key) ?? Plain);
+
+    /// <summary>Keeps a kitchen.</summary>
+    public async Task Set(Kitchen kitchen)
+    {
+        await settings.Set(Key, kitchen);
+        Remember(kitchen);
+    }
+
+    private Kitchen Remember(Kitchen kitchen)
+    {
+        Words = new(kitchen.Units ?? HouseholdUnits.Plain);
+        return kept = kitchen;
+    }
+
+    private static Kitchen Plain { get; } = new(
+        "Our kitchen", Temperature.FromCelsius(20),
+        [
+            new("machine", "Bread machine", Mass.FromGrams(560), Mass.FromGrams(1000), "dough",
+                [new(PhaseKind.Knead, TimeSpan.FromMinutes(25)), new(PhaseKind.Rise, TimeSpan.FromMinutes(60))],
+                Display.Countdown, LoadOrder.LiquidsFirst, TimeSpan.FromMinutes(18)),
+        ],
+        [new("oven", "Oven", new(Temperature.FromCelsius(50), Temperature.FromCelsius(275)), 10)],
+        new("pot", "Wide pot", Length.FromMillimetres(260), 2.5));
+}

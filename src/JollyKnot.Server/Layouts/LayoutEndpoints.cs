@@ -1,0 +1,192 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Cautions;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Learning;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Strands;
+using JollyKnot.Server.Bakes;
+using JollyKnot.Server.Clock;
+using JollyKnot.Server.Doughs;
+using JollyKnot.Server.Guard;
+using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Pantry;
+using JollyKnot.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace JollyKnot.Server.Layouts;
+
+/// <summary>A bake as chosen.</summary>
+/// <param name="DoughId">A dough of the book.</param>
+/// <param name="Choice">What is made of it, where and when.</param>
+/// <param name="ScaleToFit">Scale the dough down to the machine's limit if it is over.</param>
+/// <param name="ScaleToCuts">Scale the dough to what the pinned cuts want altogether.</param>
+/// <param name="Frame">The picture's room; no picture without.</param>
+public sealed record LayoutRequest(Guid DoughId, BakeChoice Choice, bool ScaleToFit = false, bool ScaleToCuts = false, FrameRequest? Frame = null);
+
+/// <summary>The room a picture has.</summary>
+/// <param name="Width">Pixels, 200 to 4000.</param>
+/// <param name="Slim">A strip for a phone.</param>
+/// <param name="UtcOffsetMinutes">Of the screen's clock.</param>
+public sealed record FrameRequest(double Width, bool Slim, int UtcOffsetMinutes)
+{
+    internal Frame ToFrame() => new(Math.Clamp(Width, 200, 4000), Slim, TimeSpan.FromMinutes(Math.Clamp(UtcOffsetMinutes, -14 * 60, 14 * 60)));
+}
+
+/// <summary>A row of the weigh-in list.</summary>
+public sealed record WeighInRow(string Ingredient, Mass Mass, Mass Running);
+
+/// <summary>A filling or the like, shared among the pieces.</summary>
+public sealed record PartShare(PartKind Kind, string Name, Mass Total, Mass Each);
+
+/// <summary>What one cut lies in.</summary>
+/// <param name="Id">The pan.</param>
+/// <param name="Layout">One of these pans, to scale.</param>
+/// <param name="Pans">Pans filled.</param>
+/// <param name="Loads">Times the oven is loaded.</param>
+public sealed record PanView(string Id, string Name, PanLayout Layout, int Pans, int Loads)
+{
+    internal static PanView Of(PanChoice choice) => new(choice.Layout.Tin.Id, choice.Layout.Tin.Name, choice.Layout, choice.Pans, choice.Loads);
+}
+
+/// <summary>Another way to bake the same.</summary>
+/// <param name="Heat">The oven.</param>
+/// <param name="Likely">How long.</param>
+/// <param name="Hotter">Hotter and shorter, softer; else cooler and longer, crisper.</param>
+public sealed record HeatSchool(Temperature Heat, TimeSpan Likely, bool Hotter);
+
+/// <summary>Rounds from a sheet with a ring.</summary>
+/// <param name="Ring">The ring's width.</param>
+/// <param name="PerRolling">From the first sheet, then from the gathered scraps.</param>
+/// <param name="Scrap">Left in the end.</param>
+public sealed record RingsView(Length Ring, ImmutableArray<int> PerRolling, Mass Scrap);
+
+/// <summary>One cut laid out.</summary>
+/// <param name="FamilyId">What it becomes; null for the fridge.</param>
+/// <param name="Name">The same, as shown.</param>
+/// <param name="EachStrand">One strand of a piece.</param>
+/// <param name="Pinned">Number and weight stay; the others take the difference.</param>
+/// <param name="BestProof">How long the second proof is likely to take.</param>
+/// <param name="Bake">How long it bakes.</param>
+/// <param name="WaitsFor">How much longer than at its best it stands before the oven is free; 0 when it does not wait.</param>
+/// <param name="OverProofed">It waits past its window.</param>
+/// <param name="RoundTin">The smallest round tin they would grow together in; null when they are no balls.</param>
+/// <param name="Schools">Hotter and shorter, cooler and longer, as far as the dial goes.</param>
+/// <param name="Rings">What a ring cuts from the sheet; null for what is not cut with one.</param>
+/// <param name="Pans">The kitchen's pans that hold it, the best first.</param>
+public sealed record CutView(
+    string? FamilyId, string Name, int Pieces, Mass Each, Mass EachStrand, int Strands, bool Pinned, Temperature? Heat, string? Wash, Aim? Aim,
+    TimeSpan? BestProof, BakeWindow? Bake, TimeSpan WaitsFor, bool OverProofed, Length? RoundTin, ImmutableArray<HeatSchool> Schools, RingsView? Rings, ImmutableArray<PanView> Pans);
+
+/// <summary>A caution at a step.</summary>
+public sealed record CautionLine(string Step, string Text);
+
+/// <summary>A bake laid out.</summary>
+/// <param name="Dough">Dough expected out of the pan.</param>
+/// <param name="Cuts">What it is cut into; together they are the dough.</param>
+/// <param name="Scaled">The factor the dough was scaled by to fit; 1 when it was not.</param>
+/// <param name="LateBy">How much later than wanted; 0 when in time.</param>
+/// <param name="Before">What was added at the check before, and how the dough felt.</param>
+public sealed record LayoutView(
+    Mass Dough, ImmutableArray<CutView> Cuts, double Scaled, DateTimeOffset Start, DateTimeOffset Ready, TimeSpan LateBy, Temperature Room, FormulaView Formula,
+    ImmutableArray<WeighInRow> WeighIn, ImmutableArray<string> AddIns, ImmutableArray<PartShare> SideJobs, ImmutableArray<string> Before,
+    ImmutableArray<StepLine> Steps, ImmutableArray<CautionLine> Cautions, Picture? Picture);
+
+/// <summary>A bake to be kept: laid out the same way.</summary>
+/// <param name="Id">Made by the screen; a repeat changes nothing.</param>
+/// <param name="Layout">What was chosen.</param>
+public sealed record NewBake(Guid Id, LayoutRequest Layout);
+
+/// <summary>Laying a bake out over HTTP.</summary>
+public static class LayoutEndpoints
+{
+    /// <summary>Maps layouts.</summary>
+    public static void MapLayouts(this IEndpointRouteBuilder app)
+    {
+        app.MapPost("/api/layouts", async Task<Results<Ok<LayoutView>, ProblemHttpResult>> (LayoutRequest request, Planner planner, KitchenKeeper keeper, PantryKeeper pantries, DoseMemories memories) =>
+            await planner.LayOut(request) is var (layout, factor, problem) && problem is null
+                ? TypedResults.Ok(View(layout!, factor, keeper.Words, await pantries.Get(), await keeper.Get(), await memories.For(layout!.Plan.Spec), request.Frame?.ToFrame())) : problem)
+            .WithName("layOut").WithSummary("Lays a bake out; nothing is kept.");
+        app.MapPost("/api/bakes", async Task<Results<Ok<BenchView>, ProblemHttpResult>> (NewBake request, Planner planner, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
+        {
+            if (request.Id == Guid.Empty) return Problems.Bad(new Problem("empty", "id", "A new id is wanted here."));
+            if (await book.Find(request.Id) is { } there) return TypedResults.Ok(BakeEndpoints.View(there, clock, keeper.Words));
+            var (layout, _, problem) = await planner.LayOut(request.Layout, "layout.");
+            return problem is not null ? problem : TypedResults.Ok(BakeEndpoints.View(await book.Add(request.Id, layout!.Plan, clock.GetUtcNow()), clock, keeper.Words));
+        }).WithName("addBake");
+    }
+
+    private static LayoutView View(Layout layout, double scaled, Words words, HouseholdPantry pantry, Kitchen kitchen, DoseMemory memory, Frame? frame)
+    {
+        var (spec, table) = (layout.Plan.Spec, layout.Timetable);
+        var dough = spec.ExpectedDough;
+        var eaches = spec.Eaches(dough);
+        return new(
+            dough, [.. spec.Cuts.Select((c, i) => View(layout, kitchen, c, i, eaches[i]))], scaled, table.Start, table.Ready, layout.LateBy,
+            spec.Room, FormulaView.Of(spec.Dough, pantry, spec.Batches[0].Bread.Family.Hydration),
+            [.. spec.Pan.Steps.Select(p => new WeighInRow(p.Row.Ingredient.Name, p.Mass, p.Running))],
+            [.. spec.Dough.Rows.Where(r => r.AtBeep).Select(r => $"{words.Grams(r.Mass)} {r.Ingredient.Name}")],
+            [.. spec.Dough.Parts.Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces)))], words.Of(memory, spec.Formula.Flour),
+            [.. table.Slots.Where(s => s.Step.IsBeat && s.State != StepState.Passed).OrderBy(s => s.Start).Select(s => new StepLine(s.Step.Id, words.Of(s.Step, spec).Short, s.Step.Ending, s.State, s.Start, s.End, null))],
+            [.. CautionRules.Of(spec, layout.Steps).Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec))).DistinctBy(c => c.Text)],
+            frame is null ? null : StrandLayout.Of([new(spec, layout.Steps, table, dough)], frame));
+    }
+
+    // Two schools for the same bread lie about so far to either side. Bakers' usage.
+    private const double SchoolDegrees = 15;
+
+    private static CutView View(Layout layout, Kitchen kitchen, Cut cut, int index, Mass each)
+    {
+        var spec = layout.Plan.Spec;
+        if (cut.Bread is not { } bread)
+            return new(null, "for the fridge", cut.Pieces, each, each, 1, cut.Pinned, null, null, null, null, null, TimeSpan.Zero, false, null, [], null, []);
+        var first = layout.Steps.Batches.First(b => b.Batch.Cut == index);
+        var waiting = Waiting.Of(layout, index);
+        return new(
+            bread.Family.Id, bread.Family.Name, cut.Pieces, each, each / cut.Strands, cut.Strands, cut.Pinned, bread.Heat, bread.Wash.Id, Sizes.For(bread.Family, each, bread.Pan),
+            first.Proof.Window?.Best, first.Window, waiting.Longer, waiting.OverProofed, Sizes.RoundTin(bread.Family, each, cut.Pieces),
+            bread.OnGriddle ? [] : [.. new[] { SchoolDegrees, -SchoolDegrees }.Select(d => Temperature.FromCelsius(bread.Heat.Celsius + d)).Where(h => spec.Oven.Dial.Holds(h) && h >= BakeWindow.Coolest)
+                .Select(h => new HeatSchool(h, BakeWindow.For(bread.Family, each, h, spec.Oven.Fan).Likely, h > bread.Heat))],
+            bread.Family.Form == Form.Ring && RingSheet.Of(each * cut.Pieces, bread.Family.Thickness!.Value, RingSheet.UsualRing) is var rings
+                ? new(rings.Ring, [.. rings.Rollings.Select(r => r.Rings.Length)], rings.Scrap) : null,
+            [.. PanChoice.Of(bread.Family, each, cut.Pieces, kitchen.Tins.Where(spec.Oven.Holds), spec.Oven.Racks, bread.Touching).OrderByDescending(p => p.Layout.Tin == bread.Pan).Select(PanView.Of)]);
+    }
+}
+
+/// <summary>Turns what was chosen into a layout.</summary>
+public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitchens, HouseClock clock)
+{
+    // The wash is listed by name elsewhere; the factor is rounded down so that it surely fits.
+    private const double Rounding = 1000;
+    // So many past bakes say how this kitchen's places proof.
+    private const int Remembered = 60;
+
+    /// <summary>The layout and the factor the dough was scaled by, or the problem.</summary>
+    /// <param name="request">What was chosen.</param>
+    /// <param name="prefix">Where the choice lies in the caller's request.</param>
+    public async Task<(Layout? Layout, double Factor, ProblemHttpResult? Problem)> LayOut(LayoutRequest request, string prefix = "")
+    {
+        if (await doughs.Find(request.DoughId) is not { } stored)
+            return (null, 1, Problems.Bad(new Problem("unknown", prefix + "doughId", "There is no such dough.")));
+        var (kitchen, now) = (await kitchens.Get(), clock.GetUtcNow());
+        var (dough, factor) = (stored.Dough, 1d);
+        if (request.ScaleToFit && kitchen.Mixers.FirstOrDefault(m => m.Id == request.Choice.MachineId) is { } machine
+            && machine.FactorThatFits(Formula.Of(dough)) is < 1 and var fits)
+        {
+            factor = Math.Floor(fits * Rounding) / Rounding;
+            dough = dough.Scale(factor);
+        }
+        if (request.ScaleToCuts && !request.Choice.Cuts.IsDefaultOrEmpty && request.Choice.Cuts.All(c => c is { Share: null, Each: not null } && (c.Pieces is not null || c.FamilyId is null)))
+        {
+            factor = Formula.Needed(request.Choice.Cuts.Aggregate(Mass.Zero, (sum, c) => sum + c.Each!.Value * (c.Pieces ?? 1))) / stored.Dough.Total;
+            if (factor is > 0 and < 100) dough = stored.Dough.Scale(factor);
+        }
+        var made = BakeSpec.Create(dough, request.Choice, kitchen, now);
+        return made.Has(out var spec)
+            ? (Layout.Of(spec with { Source = new(stored.Id, stored.Version), Pace = PaceMemory.For(spec.Place, (await bakes.Closed(Remembered)).Select(b => (b.Plan, b.Log))) }, now), factor, null)
+            : (null, factor, Problems.Bad([.. made.Problems.Select(p => p with { Field = $"{prefix}choice.{p.Field}" })]));
+    }
+}

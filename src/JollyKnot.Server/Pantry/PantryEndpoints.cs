@@ -1,0 +1,121 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
+using JollyKnot.Server.Guard;
+using JollyKnot.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace JollyKnot.Server.Pantry;
+
+/// <summary>The household's pantry, kept in the store.</summary>
+public sealed class PantryKeeper(Settings settings) : IDisposable
+{
+    private const string Key = "pantry";
+    private readonly SemaphoreSlim writing = new(1);
+    private HouseholdPantry? kept;
+
+    /// <summary>The pantry.</summary>
+    public async Task<HouseholdPantry> Get() => kept ??= await settings.Get<HouseholdPantry>(Key) ?? HouseholdPantry.Plain;
+
+    /// <summary>Changes the pantry; one change at a time.</summary>
+    public async Task<HouseholdPantry> Change(Func<HouseholdPantry, HouseholdPantry> change)
+    {
+        await writing.WaitAsync();
+        try
+        {
+            var changed = change(await Get());
+            await settings.Set(Key, changed);
+            return kept = changed;
+        }
+        finally
+        {
+            writing.Release();
+        }
+    }
+
+    /// <inheritdoc/>
+    public void Dispose() => writing.Dispose();
+}
+
+/// <summary>An ingredient on the shelf.</summary>
+/// <param name="Own">The household's own, or its own version.</param>
+/// <param name="Price">A pack as bought; null when not known.</param>
+public sealed record PantryItem(Ingredient Ingredient, bool Own, Price? Price);
+
+/// <summary>The pantry.</summary>
+public sealed record PantryView(
+    CupHabit Habit, CupSize Cups, Volume Cup, ImmutableArray<PantryItem> Items, ImmutableArray<LearnedWord> Learned, ImmutableArray<string> Allergens)
+{
+    internal static PantryView Of(HouseholdPantry pantry) => new(
+        pantry.Habit, pantry.Cups, pantry.Cup,
+        [.. pantry.All.Select(i => new PantryItem(i, pantry.Own.Any(o => o.Name == i.Name), pantry.Prices.GetValueOrDefault(i.Name)))],
+        [.. pantry.Learned.OrderBy(l => l.Key, StringComparer.Ordinal).Select(l => new LearnedWord(l.Key, l.Value))], Ingredients.Allergens);
+}
+
+/// <summary>How cups are filled, and which they are.</summary>
+public sealed record CupSettings(CupHabit Habit, CupSize Cups);
+
+/// <summary>A word and what it means here.</summary>
+public sealed record LearnedWord(string Words, string Name);
+
+/// <summary>What a corrected recipe teaches.</summary>
+public sealed record Lesson(ImmutableArray<Correction> Corrections);
+
+/// <summary>The pantry over HTTP.</summary>
+public static class PantryEndpoints
+{
+    // A pack a household buys, at most.
+    private static readonly Mass LargestPack = Mass.FromGrams(100_000);
+
+    /// <summary>Maps the pantry.</summary>
+    public static void MapPantry(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/pantry", async (PantryKeeper keeper) => PantryView.Of(await keeper.Get())).WithName("pantry");
+        app.MapPut("/api/pantry/cups", async Task<Results<Ok<PantryView>, ProblemHttpResult>> (CupSettings cups, PantryKeeper keeper) =>
+            TypedResults.Ok(PantryView.Of(await keeper.Change(p => p with { Habit = cups.Habit, Cups = cups.Cups })))).WithName("saveCups");
+        app.MapPut("/api/pantry/ingredients", Save).WithName("saveIngredient").WithSummary("An own ingredient, or an own version of a known one, with its price.");
+        app.MapDelete("/api/pantry/ingredients/{name}", async (string name, PantryKeeper keeper) =>
+            PantryView.Of(await keeper.Change(p => p with { Own = [.. p.Own.Where(o => o.Name != name)], Prices = p.Prices.Remove(name) }))).WithName("forgetIngredient");
+        app.MapPost("/api/pantry/lessons", Learn).WithName("learn").WithSummary("Learns ingredients and words from a corrected recipe.");
+        app.MapDelete("/api/pantry/words/{words}", async (string words, PantryKeeper keeper) =>
+            PantryView.Of(await keeper.Change(p => p with { Learned = p.Learned.Remove(words) }))).WithName("forgetWord");
+    }
+
+    private static async Task<Results<Ok<PantryView>, ProblemHttpResult>> Save(PantryIngredient item, PantryKeeper keeper)
+    {
+        var problems = Ingredient.Check(item.Ingredient, "ingredient");
+        if (item.Price is { } price)
+        {
+            if (price.Pack <= Mass.Zero || price.Pack > LargestPack) problems = problems.Add(new("out-of-range", "price.pack", "Over 0 and up to 100 kg is wanted here."));
+            if (price.Cost.Amount is < 0 or > 1e6) problems = problems.Add(new("out-of-range", "price.cost", "0 or more is wanted here."));
+        }
+        if (problems.Length > 0) return Problems.Bad(problems);
+        var pantry = await keeper.Get();
+        if (pantry.Own.Length >= HouseholdPantry.MostOwn) return Problems.Bad(new Problem("too-many", "ingredient", $"{HouseholdPantry.MostOwn} own ingredients are the most."));
+        return TypedResults.Ok(PantryView.Of(await keeper.Change(p =>
+        {
+            // The shelf's own entry needs no copy of itself, only its price.
+            var known = p.Find(item.Ingredient.Name);
+            var with = known is not null && known.Name == item.Ingredient.Name && JsonEqual(known, item.Ingredient) ? p : p.With(item.Ingredient);
+            return with with { Prices = item.Price is { } cost ? with.Prices.SetItem(item.Ingredient.Name, cost) : with.Prices.Remove(item.Ingredient.Name) };
+        })));
+    }
+
+    private static async Task<Results<Ok<PantryView>, ProblemHttpResult>> Learn(Lesson lesson, PantryKeeper keeper)
+    {
+        if (lesson.Corrections.Length > HouseholdPantry.MostOwn) return Problems.Bad(new Problem("too-many", "corrections", "That is more than a recipe teaches."));
+        ImmutableArray<Problem> problems = [.. lesson.Corrections.SelectMany((c, i) => new[]
+        {
+            PlainText.CheckName(c.Name, $"corrections[{i}].name"),
+            c.Line is { Length: <= LineGrammar.LongestLine } && c.Words is { Length: <= LineGrammar.LongestLine } ? null : new Problem("too-long", $"corrections[{i}].line", "A line of a recipe is wanted here."),
+        }.OfType<Problem>())];
+        return problems.Length > 0 ? Problems.Bad(problems) : TypedResults.Ok(PantryView.Of(await keeper.Change(p => lesson.Corrections.Aggregate(p, LineReading.Learn))));
+    }
+
+    // Arrays inside a record compare by reference; their text does not.
+    private static bool JsonEqual(Ingredient a, Ingredient b) =>
+        System.Text.Json.JsonSerializer.Serialize(a, Json.Documents) == System.Text.Json.JsonSerializer.Serialize(b, Json.Documents);
+}
+
+/// <summary>An ingredient as edited, with the price of a pack.</summary>
+public sealed record PantryIngredient(Ingredient Ingredient, Price? Price);

@@ -1,0 +1,107 @@
+using System.Globalization;
+using System.Net;
+using System.Reflection;
+using JollyKnot.Devices;
+using JollyKnot.Server.Bakes;
+using JollyKnot.Server.Clock;
+using JollyKnot.Server.Demo;
+using JollyKnot.Server.Doughs;
+using JollyKnot.Server.Guard;
+using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Layouts;
+using JollyKnot.Server.Live;
+using JollyKnot.Server.Loads;
+using JollyKnot.Server.Logbook;
+using JollyKnot.Server.Pantry;
+using JollyKnot.Server.Scale;
+using JollyKnot.Server.Shaping;
+using JollyKnot.Server.StandIns;
+using JollyKnot.Server.Today;
+using JollyKnot.Store;
+using Microsoft.AspNetCore.Http.Json;
+using Scalar.AspNetCore;
+
+var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
+var settings = builder.Configuration;
+var demo = settings.GetValue("demo", false);
+var data = settings["data"] ?? Path.Combine(
+    Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.Create), demo ? "jolly-knot-demo" : "jolly-knot");
+var speed = double.TryParse(settings["speed"] ?? "1", CultureInfo.InvariantCulture, out var s) && s is > 0 and <= 3600 ? s
+    : throw new ArgumentException("--speed is a number over 0, at most 3600.");
+const int largestBody = 1 << 20;
+
+builder.WebHost.ConfigureKestrel(kestrel =>
+{
+    kestrel.Listen(IPAddress.Loopback, settings.GetValue("port", 5210));
+    kestrel.Limits.MaxRequestBodySize = largestBody;
+    kestrel.AddServerHeader = false;
+});
+builder.Logging.SetMinimumLevel(LogLevel.Warning);
+builder.Services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions));
+builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
+builder.Services.AddOpenApi(Schemas.Describe);
+builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
+builder.Services.AddSignalR(o => o.MaximumReceiveMessageSize = 4096).AddJsonProtocol(o => Json.Configure(o.PayloadSerializerOptions));
+JollyStore.AddTo(builder.Services, data);
+// The house clock is nobody else's: the web server's own timeouts stay real.
+builder.Services.AddSingleton(p => HouseClock.Start(p.GetRequiredService<Settings>(), speed).GetAwaiter().GetResult());
+builder.Services.AddSingleton(p => new SimulatedScale(p.GetRequiredService<HouseClock>()));
+builder.Services.AddSingleton(p => new SimulatedProbe(p.GetRequiredService<HouseClock>()));
+builder.Services.AddSingleton(p => new SimulatedOven(p.GetRequiredService<HouseClock>()));
+builder.Services.AddSingleton(p => new SimulatedRoom(p.GetRequiredService<HouseClock>()));
+builder.Services.AddSingleton(p => new FedScale(p.GetRequiredService<SimulatedScale>(), TimeProvider.System));
+builder.Services.AddSingleton<IScale>(p => p.GetRequiredService<FedScale>());
+builder.Services.AddSingleton<KitchenKeeper>();
+builder.Services.AddSingleton<PantryKeeper>();
+builder.Services.AddSingleton<Planner>();
+builder.Services.AddSingleton<DoseMemories>();
+// Writing the API's document at build starts nothing and touches no store.
+builder.Services.AddSingleton<ScaleFeed>();
+var describing = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+if (!describing)
+{
+    builder.Services.AddHostedService<CallFeed>();
+    builder.Services.AddHostedService(p => p.GetRequiredService<ScaleFeed>());
+}
+
+var app = builder.Build();
+app.UseExceptionHandler(Problems.Handling);
+app.UseStatusCodePages(Problems.Explain);
+app.UseLocalOnly();
+app.UseResponseCompression();
+app.UseDefaultFiles();
+app.UseStaticFiles(new StaticFileOptions
+{
+    // Built files carry their content in their name; the page itself does not.
+    OnPrepareResponse = file => file.Context.Response.Headers.CacheControl =
+        file.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
+});
+app.MapOpenApi("/openapi/{documentName}.json");
+app.MapScalarApiReference("/docs/api");
+app.MapToday();
+app.MapKitchen();
+app.MapPantry();
+app.MapDoughs();
+app.MapRecipes();
+app.MapLoads();
+app.MapLayouts();
+app.MapBakes();
+app.MapShaping();
+app.MapLogbook();
+app.MapScale();
+app.MapStandIns();
+app.MapLabels();
+app.MapHub<LiveHub>("/live");
+app.Map("/api/{**rest}", () => Problems.Missing("address")).ExcludeFromDescription();
+app.MapFallbackToFile("index.html");
+
+if (!describing)
+{
+    await app.Services.GetRequiredService<JollyStore>().Open();
+    await app.Services.GetRequiredService<KitchenKeeper>().Get();
+    if (demo) await DemoSeed.Run(app.Services);
+}
+app.Run();
+
+/// <summary>The server, named so that tests can start it.</summary>
+public partial class Program;

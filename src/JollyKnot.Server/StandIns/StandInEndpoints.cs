@@ -1,0 +1,36 @@
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Measures;
+using JollyKnot.Devices;
+using JollyKnot.Server.Bakes;
+using JollyKnot.Server.Clock;
+using JollyKnot.Server.Guard;
+using JollyKnot.Server.Kitchens;
+using JollyKnot.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace JollyKnot.Server.StandIns;
+
+/// <summary>What the stand-ins show for a bake.</summary>
+/// <param name="Probe">In the middle of a piece; null when nothing is in the oven.</param>
+/// <param name="Oven">The oven's air; null while it is off.</param>
+/// <param name="Room">The kitchen.</param>
+public sealed record StandInView(Temperature? Probe, Temperature? Oven, Temperature? Room);
+
+/// <summary>Thermometers that stand in for real ones.</summary>
+public static class StandInEndpoints
+{
+    /// <summary>Maps the stand-in thermometers.</summary>
+    public static void MapStandIns(this IEndpointRouteBuilder app) =>
+        app.MapGet("/api/bakes/{id:guid}/thermometers", async Task<Results<Ok<StandInView>, ProblemHttpResult>> (
+            Guid id, BakeBook book, KitchenKeeper kitchens, SimulatedProbe probe, SimulatedOven oven, SimulatedRoom room, HouseClock clock) =>
+        {
+            if (await book.Find(id) is not { } bake) return Problems.Missing("bake");
+            var (state, spec) = (BakeEndpoints.State(bake, clock), bake.Plan.Spec);
+            room.Room = (await kitchens.Get()).RoomAt(clock.GetUtcNow());
+            var loaded = state.Chain.Batches.FirstOrDefault(b => state.SoFar.InSince(b.Batch) is not null);
+            var at = loaded is null ? null : state.SoFar.InSince(loaded.Batch);
+            probe.Stick(loaded is null ? null : (new(HeatShape.Of(loaded.Batch.Bread.Family, loaded.Piece), loaded.Batch.Bread.Heat, spec.Oven.Fan), at!.Value, spec.BoilsAt));
+            oven.Set(state.SoFar.When("oven-on") is { } on && state.SoFar.When("review") is null ? (spec.Oven, spec.Room, (loaded ?? state.Chain.Batches[0]).Batch.Bread.Heat, on, at) : null);
+            return TypedResults.Ok(new StandInView(probe.Read(), oven.Read(), room.Read()));
+        }).WithName("thermometers").WithSummary("What the stand-in probe, oven and room sensor show for a bake.");
+}

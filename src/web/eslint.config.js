@@ -1,0 +1,12 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import { defineConfig, globalIgnores } from 'eslint/config';
+import ts from 'typescript-eslint';
+
+export default defineConfig(
+  globalIgnores(['dist', 'src/api/schema.d.ts']),
+  js.configs.recommended,
+  ts.configs.strict,
+  hooks.configs.flat.recommended,
+  { rules: { '@typescript-eslint/no-invalid-void-type': 'off' } },
+);

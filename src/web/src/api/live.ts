@@ -1,0 +1,78 @@
+// The live line: what changed, and what the scale shows.
+import { HubConnectionBuilder, LogLevel } from '@microsoft/signalr';
+import { useSyncExternalStore } from 'react';
+import { bakesChanged, type Schemas } from './client';
+import { syncClock } from './clock';
+
+export type LiveReading = {
+  bake: string | null;
+  /** Whole scale units; null when the scale says nothing. */
+  units: number | null;
+  /** What one unit weighs, in grams. */
+  step: number;
+  settled: boolean;
+  verdict: Schemas['Verdict'];
+  off: number;
+  /** Pieces that lie on the pan already. */
+  beside: number;
+  /** What is new belongs to the last piece taken. */
+  trimmings: boolean;
+  /** What stands under it, untared. */
+  under: string | null;
+  auto: boolean;
+};
+type Line = { connected: boolean; reading: LiveReading | null };
+
+let line: Line = { connected: false, reading: null };
+const listeners = new Set<() => void>();
+function set(change: Partial<Line>) {
+  line = { ...line, ...change };
+  listeners.forEach((l) => l());
+}
+
+const hub = new HubConnectionBuilder()
+  .withUrl('/live')
+  .withAutomaticReconnect({ nextRetryDelayInMilliseconds: () => 1000 })
+  .configureLogging(LogLevel.None)
+  .build();
+
+const refresh = () => {
+  set({ connected: true });
+  void syncClock();
+  bakesChanged();
+};
+
+hub.on('BakeChanged', () => bakesChanged());
+hub.on('Scale', (reading: LiveReading) => set({ reading }));
+hub.onreconnecting(() => set({ connected: false }));
+hub.onreconnected(refresh);
+
+export function startLive() {
+  hub.start().then(refresh, () => setTimeout(startLive, 1000));
+}
+
+export const judge = (bake: string, units: number, number: number | null) =>
+  hub.invoke<LiveReading | null>('Judge', bake, units, number);
+
+/** The scale's figure once it stands still; null when it does not within a few seconds. */
+export const whenSettled = () =>
+  new Promise<number | null>((resolve) => {
+    const done = (units: number | null) => {
+      clearTimeout(timer);
+      listeners.delete(look);
+      resolve(units);
+    };
+    const look = () => line.reading?.settled && done(line.reading.units);
+    const timer = setTimeout(() => done(null), 4000);
+    listeners.add(look);
+    look();
+  });
+
+export const useLive = () =>
+  useSyncExternalStore(
+    (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    () => line,
+  );

@@ -1,0 +1,109 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { App as AntApp, ConfigProvider } from 'antd';
+import { lazy, Suspense, useEffect } from 'react';
+import { BrowserRouter, NavLink, Outlet, Route, Routes } from 'react-router';
+import { api, queries } from './api/client';
+import { syncClock } from './api/clock';
+import { startLive, useLive } from './api/live';
+import { Alarms } from './bench/Alarms';
+import { useUnits } from './parts/units';
+import { tokens, useDark } from './theme';
+import { Today } from './today/Today';
+
+const Doughs = lazy(() => import('./doughs/Doughs'));
+const DoughPage = lazy(() => import('./doughs/DoughPage'));
+const ReadRecipe = lazy(() => import('./doughs/ReadRecipe'));
+const LoadPage = lazy(() => import('./load/LoadPage'));
+const PlaitsPage = lazy(() => import('./shaping/PlaitsPage'));
+const KitchenPage = lazy(() => import('./kitchen/KitchenPage'));
+const PantryPage = lazy(() => import('./kitchen/PantryPage'));
+const LayOut = lazy(() => import('./layout/LayOut'));
+const Bench = lazy(() => import('./bench/Bench'));
+const Labels = lazy(() => import('./oven/Labels'));
+const Logbook = lazy(() => import('./logbook/Logbook'));
+const LogbookPage = lazy(() => import('./logbook/LogbookPage'));
+
+let started = false;
+
+export function App() {
+  const dark = useDark();
+  useEffect(() => {
+    if (started) return;
+    started = true;
+    void syncClock();
+    startLive();
+  }, []);
+  return (
+    <ConfigProvider theme={tokens(dark)} virtual={false}>
+      <AntApp component={false}>
+        <QueryClientProvider client={queries}>
+          <BrowserRouter>
+            <Routes>
+              <Route element={<Shell />}>
+                <Route index element={<Today />} />
+                <Route path="doughs" element={<Doughs />} />
+                <Route path="doughs/read" element={<ReadRecipe />} />
+                <Route path="doughs/:id" element={<DoughPage />} />
+                <Route path="doughs/:id/load" element={<LoadPage />} />
+                <Route path="plaits" element={<PlaitsPage />} />
+                <Route path="kitchen" element={<KitchenPage />} />
+                <Route path="kitchen/pantry" element={<PantryPage />} />
+                <Route path="lay-out" element={<LayOut />} />
+                <Route path="bench/:id" element={<Bench />} />
+                <Route path="labels/:id" element={<Labels />} />
+                <Route path="logbook" element={<Logbook />} />
+                <Route path="logbook/:id" element={<LogbookPage />} />
+                <Route path="*" element={<p className="card">There is no such page. The day is where it was.</p>} />
+              </Route>
+            </Routes>
+          </BrowserRouter>
+        </QueryClientProvider>
+      </AntApp>
+    </ConfigProvider>
+  );
+}
+
+function Shell() {
+  const { data } = api.useQuery('get', '/api/today');
+  const { connected } = useLive();
+  const { heat } = useUnits();
+  return (
+    <div className="shell">
+      <Alarms />
+      {!connected && <Offline />}
+      <header className="top">
+        <NavLink to="/" className="brand">
+          Jolly Knot
+        </NavLink>
+        <nav aria-label="Main">
+          <NavLink to="/" end>
+            Today
+          </NavLink>
+          <NavLink to="/doughs">Doughs</NavLink>
+          <NavLink to="/plaits">Plaits</NavLink>
+          <NavLink to="/kitchen">Kitchen</NavLink>
+          <NavLink to="/logbook">Logbook</NavLink>
+        </nav>
+        {data && (
+          <span className="right">
+            {data.name} · kitchen {heat(data.room)}
+          </span>
+        )}
+      </header>
+      <main className="page">
+        <Suspense fallback={<p className="muted">One moment.</p>}>
+          <Outlet />
+        </Suspense>
+      </main>
+    </div>
+  );
+}
+
+// Said only when it lasts: a line that is just being made is no news.
+function Offline() {
+  return (
+    <div className="offline appears-late" role="status">
+      The kitchen server does not answer. What was kept is safe; what you tell now is sent when it is back.
+    </div>
+  );
+}

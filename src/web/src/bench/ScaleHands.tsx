@@ -1,0 +1,39 @@
+// Hands for the stand-in scale: put dough on, pinch dough off.
+import { http } from '../api/client';
+import { useLive } from '../api/live';
+
+const put = (mass: number) => void http.POST('/api/scale/put', { body: { mass } });
+
+export function ScaleHands({ target }: { target: number | null }) {
+  const { reading } = useLive();
+  return (
+    <details open={window.innerWidth > 760}>
+      <summary>
+        Stand-in scale: {reading?.units === null ? 'no figure' : `${Math.round((reading?.units ?? 0) * (reading?.step ?? 1))} g`}
+      </summary>
+      <div className="scale-hands">
+        {target !== null && (
+          <>
+            <button className="button" onClick={() => put(Math.round(target * 1.1))}>
+              Put on a bit much
+            </button>
+            <button className="button" onClick={() => put(Math.round(target))}>
+              Put on {Math.round(target)} g
+            </button>
+          </>
+        )}
+        {[10, 1, -1, -5].map((g) => (
+          <button key={g} className="button" onClick={() => put(g)}>
+            {g > 0 ? `Add ${g}` : `Pinch ${-g}`}
+          </button>
+        ))}
+        <button className="button" onClick={() => void http.POST('/api/scale/clear')}>
+          Lift all off
+        </button>
+        <button className="button" onClick={() => void http.POST('/api/scale/tare')}>
+          Tare
+        </button>
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,168 @@
+// At the shaping: the size to aim for, drawn to scale; the moves of a plait; where each goes; a rest for what springs back.
+import { useEffect, useState } from 'react';
+import { api, type BenchView, type Schemas } from '../api/client';
+import { countdown, houseNow, span, useNow } from '../api/clock';
+import { useUnits } from '../parts/units';
+import { PanPicture } from '../shaping/PanPicture';
+import { PlaitTrainer } from '../shaping/PlaitTrainer';
+import { hush, ring } from './sound';
+
+export function ShapeHelp({ bake, step }: { bake: BenchView; step: string }) {
+  const { shape } = bake;
+  if (!shape) return null;
+  return (
+    <>
+      {shape.shares.map((s) => (
+        <p key={s}>{s}</p>
+      ))}
+      <AimPicture shape={shape} />
+      <Rest id={`${bake.id}/${step}`} />
+      {(shape.form === 'plait' || shape.tie !== null) && <PlaitTrainer of={{ tie: shape.tie, strands: shape.strands }} />}
+      {shape.pan && (
+        <figure className="pan-here">
+          <PanPicture layout={shape.pan} room={340} />
+          <figcaption className="muted">
+            {shape.pan.tin.name}: {shape.pan.touching ? 'just touching when grown' : 'apart; the dashes show them grown'}
+          </figcaption>
+        </figure>
+      )}
+    </>
+  );
+}
+
+// A rope, strand or disc on a rule, so that the eye has something to lay it beside.
+function AimPicture({ shape }: { shape: Schemas['ShapeView'] }) {
+  const { length } = useUnits();
+  const { rope, across, thickness } = shape.aim;
+  if (shape.aim.sheet) return <SheetPicture sheet={shape.aim.sheet} />;
+  if (rope === null && across === null) return null;
+  const size = rope ?? across ?? 1;
+  const rolled = shape.rollTo ?? size;
+  const height = rope === null ? size : Math.max(12, thickness ?? 15);
+  const tick = length(25.4).endsWith('in') ? 25.4 : 10;
+  const marks = Array.from({ length: Math.floor(rolled / tick) + 1 }, (_, i) => i * tick);
+  const pad = 14;
+  return (
+    <svg
+      className="picture"
+      viewBox={`${-pad} 0 ${rolled + 2 * pad} ${height + 46}`}
+      style={{ maxWidth: rope === null ? 260 : 640 }}
+      role="img"
+      aria-label={`${length(size)} ${rope === null ? 'across' : 'long'}, rolled to ${length(rolled)}`}
+    >
+      {rope === null ? (
+        <>
+          {rolled > size && (
+            <circle
+              cx={rolled / 2}
+              cy={height / 2 + 2}
+              r={rolled / 2}
+              fill="none"
+              stroke="var(--now)"
+              strokeWidth={1.5}
+              strokeDasharray="5 4"
+            />
+          )}
+          <circle
+            cx={rolled / 2}
+            cy={height / 2 + 2}
+            r={size / 2 - 2}
+            fill="var(--s0)"
+            stroke="var(--s0-line)"
+            strokeWidth={1.5}
+          />
+        </>
+      ) : (
+        <>
+          <rect
+            x={(rolled - size) / 2}
+            y={4}
+            width={size}
+            height={height}
+            rx={height / 2}
+            fill="var(--s0)"
+            stroke="var(--s0-line)"
+            strokeWidth={1.5}
+          />
+          {[0, rolled].map((x) => (
+            <line key={x} x1={x} x2={x} y1={0} y2={height + 10} stroke="var(--now)" strokeWidth={2} />
+          ))}
+        </>
+      )}
+      <g transform={`translate(0 ${height + 14})`} stroke="var(--soft-ink)" strokeWidth={1}>
+        {marks.map((m, i) => (
+          <line key={m} x1={m} x2={m} y1={0} y2={i % 5 === 0 ? 10 : 5} />
+        ))}
+      </g>
+      {marks
+        .filter((_, i) => i % (rolled > 200 ? 10 : 5) === 0)
+        .map((m) => (
+          <text key={m} x={m} y={height + 42} fontSize={rolled > 200 ? 16 : 11} textAnchor="middle">
+            {Math.round(m / tick)}
+          </text>
+        ))}
+    </svg>
+  );
+}
+
+function SheetPicture({ sheet }: { sheet: Schemas['Footprint'] }) {
+  const { length } = useUnits();
+  const { length: a, width: b } = sheet;
+  return (
+    <svg
+      className="picture"
+      viewBox={`-6 -6 ${a + 60} ${b + 40}`}
+      style={{ maxWidth: 380 }}
+      role="img"
+      aria-label={`A rectangle of ${length(a)} by ${length(b)}`}
+    >
+      <rect width={a} height={b} rx={16} fill="var(--s0)" stroke="var(--s0-line)" strokeWidth={2} />
+      <text x={a / 2} y={b + 26} textAnchor="middle" fontSize={18}>
+        {length(a)}
+      </text>
+      <text x={a + 8} y={b / 2} fontSize={18}>
+        {length(b).split(' ')[0]}
+      </text>
+    </svg>
+  );
+}
+
+// Outlives a reload: its end is written down.
+function Rest({ id }: { id: string }) {
+  const key = `rest/${id}`;
+  const [until, setUntil] = useState(() => Number(localStorage.getItem(key)) || null);
+  const now = useNow();
+  const rests = api.useQuery('get', '/api/kitchen').data?.rests ?? [];
+  const over = until !== null && now >= until;
+  useEffect(() => {
+    if (!over) return;
+    ring();
+    return hush;
+  }, [over]);
+  const set = (to: number | null) => {
+    if (to === null) localStorage.removeItem(key);
+    else localStorage.setItem(key, String(to));
+    setUntil(to);
+  };
+  return (
+    <div className="rest">
+      {until === null ? (
+        <>
+          <span>Springs back?</span>
+          {rests.map((seconds) => (
+            <button key={seconds} className="button small" onClick={() => set(houseNow() + seconds * 1000)}>
+              Rest {span(seconds * 1000)}
+            </button>
+          ))}
+        </>
+      ) : (
+        <>
+          <span role="timer">{over ? 'Rested. Roll on.' : `Resting ${countdown(until - now)}`}</span>
+          <button className="button small" onClick={() => set(null)}>
+            {over ? 'Heard' : 'Enough'}
+          </button>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,254 @@
+// The scale station: one number, the verdict in words, every piece where it will be picked up again.
+import { useEffect, useState } from 'react';
+import { http, type BenchView, type Schemas } from '../api/client';
+import { judge, useLive, type LiveReading } from '../api/live';
+import { figure } from './scaleUnits';
+
+type StationView = Schemas['StationView'];
+
+/** The piece on the pan: the scale's, or what is typed. */
+export function useDivide(bake: BenchView, typed: string) {
+  const { reading } = useLive();
+  const [again, setAgain] = useState<number | null>(null);
+  const [judged, setJudged] = useState<LiveReading | null>(null);
+  const station = bake.station;
+  const scale = station?.scale;
+  const live = reading?.bake === bake.id ? reading : null;
+  const piece = station?.pieces.find((p) => p.number === (again ?? station.next));
+
+  // What is typed, or meant for another piece than the next, is judged on asking.
+  const asked =
+    typed.trim() !== '' ? Number(typed.replace(',', '.')) / (scale?.perStep ?? 1) : again === null ? null : (live?.units ?? null);
+  useEffect(() => {
+    if (!station || asked === null || !Number.isFinite(asked)) return;
+    let current = true;
+    judge(bake.id, Math.round(asked), again).then(
+      (j) => current && setJudged(j),
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [asked, again, station, bake.id]);
+
+  const shown = asked !== null ? judged : live;
+  const there = shown !== null && shown.verdict !== 'empty';
+  const settled = typed.trim() !== '' || (live?.settled ?? false);
+  return {
+    piece,
+    again: setAgain,
+    shown,
+    settled,
+    live,
+    // What is typed counts at once; a scale's figure when it stands still.
+    units:
+      typed.trim() !== ''
+        ? asked !== null && Number.isFinite(asked) && asked > 0
+          ? Math.round(asked)
+          : null
+        : there && settled
+          ? shown.units
+          : null,
+    words: there && scale ? words(shown, scale) : '',
+  };
+}
+
+function words({ verdict, off }: LiveReading, scale: Schemas['ScaleUnitView']) {
+  return verdict === 'pinch-off'
+    ? `pinch off ${figure(scale, off)}`
+    : verdict === 'add'
+      ? `add ${figure(scale, -off)}`
+      : verdict === 'good'
+        ? 'good'
+        : '';
+}
+
+type Divide = ReturnType<typeof useDivide>;
+
+export function Station({
+  station,
+  divide,
+  typed,
+  type,
+  takeOver,
+}: {
+  station: StationView;
+  divide: Divide;
+  typed: string;
+  type: (t: string) => void;
+  takeOver: (number: number, units: number) => void;
+}) {
+  const { shown, live, piece } = divide;
+  const { scale } = station;
+  const silent = live !== null && live.units === null && typed === '';
+  const on = shown !== null && shown.verdict !== 'empty' && shown.units !== null;
+  // A little more on the pan beside a piece that was taken: trimmings that belong to it.
+  const last = [...station.pieces].reverse().find((p) => p.weighed !== null);
+  const trimmings = live?.trimmings ? live.units : null;
+  return (
+    <>
+      <div
+        className="figure"
+        aria-live="polite"
+        aria-label={on ? `On the scale: ${figure(scale, shown.units ?? 0)} ${scale.unit}` : 'Target'}
+      >
+        {silent ? '—' : on ? figure(scale, shown.units ?? 0) : piece ? figure(scale, piece.target) : ''}
+        <span>{scale.unit}</span>
+        <span className={`verdict ${shown?.verdict ?? ''}`}>
+          {silent ? 'nothing from the scale' : divide.words || (piece ? 'wanted' : 'all weighed')}
+        </span>
+      </div>
+      {piece && <Gauge units={on ? (shown.units ?? 0) : 0} piece={piece} />}
+      {live?.under && (
+        <p className="caution" role="status">
+          Untared: {live.under}. Reckoned without it.
+        </p>
+      )}
+      <div className="station-line">
+        <label>
+          No scale? Type {scale.unit === 'g' ? 'grams' : 'ounces'}{' '}
+          <input
+            id="typed"
+            className="typed"
+            inputMode="decimal"
+            value={typed}
+            onChange={(e) => type(e.target.value.replace(/[^0-9.,]/g, '').slice(0, 7))}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter') document.querySelector<HTMLButtonElement>('.bench .bar .button.do')?.click();
+            }}
+          />
+        </label>
+        <label className="check">
+          <input
+            type="checkbox"
+            checked={live?.auto ?? false}
+            onChange={(e) => void http.PUT('/api/scale/auto', { body: { on: e.target.checked } })}
+          />{' '}
+          take good ones by itself
+        </label>
+        <span className="muted">
+          {figure(scale, station.left)} {scale.unit} left
+          {live && live.beside > 0 ? ` · ${live.beside} on the pan` : ''}
+        </span>
+        {trimmings !== null && last && (
+          <button className="button small quiet" onClick={() => takeOver(last.number, (last.weighed ?? 0) + trimmings)}>
+            It belongs to the last one
+          </button>
+        )}
+      </div>
+      <Pieces station={station} current={piece?.number ?? null} pick={divide.again} />
+      {piece && piece.number !== station.next && (
+        <p className="muted">
+          Weighing this one again.{' '}
+          <button className="link" onClick={() => divide.again(null)}>
+            Leave it
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
+
+// The tolerance is a window on the bar; what is over it is drawn as what to pinch off.
+function Gauge({ units, piece }: { units: number; piece: Schemas['Piece'] }) {
+  const { target, tolerance } = piece;
+  const [from, to] = [target - tolerance, target + tolerance];
+  const x = (g: number) => (Math.min(g, target * 1.9) / Math.max(1, target * 1.9)) * 600;
+  return (
+    <svg viewBox="0 0 600 54" style={{ maxWidth: 620, width: '100%' }} aria-hidden="true">
+      <rect x={0} y={10} width={600} height={26} rx={13} fill="var(--line)" />
+      <rect x={x(from)} y={3} width={Math.max(3, x(to) - x(from))} height={40} rx={6} fill="var(--good-soft)" />
+      {units > 0 && <rect x={0} y={10} width={x(Math.min(units, to))} height={26} rx={13} fill="var(--s0)" />}
+      {units > to && <rect x={x(to)} y={10} width={x(units) - x(to)} height={26} fill="var(--now)" />}
+      <line x1={x(target)} x2={x(target)} y1={0} y2={44} stroke="var(--ink)" strokeWidth={3} />
+    </svg>
+  );
+}
+
+/** Every piece by its cut, strands by their plait. */
+export function Pieces({
+  station,
+  current,
+  pick,
+}: {
+  station: StationView;
+  current: number | null;
+  pick: (number: number) => void;
+}) {
+  const usual = Math.max(...station.pieces.map((p) => p.target), 1);
+  return (
+    <div className="cut-groups">
+      {station.cuts.map((cut, c) => (
+        <section key={c} aria-label={cut.name}>
+          {station.cuts.length > 1 && <h3>{cut.name}</h3>}
+          <ul className={station.pieces.length > 24 ? 'pieces many' : 'pieces'}>
+            {station.pieces
+              .filter((p) => p.cut === c)
+              .map((p) => (
+                <li key={p.number} className={cut.strands > 1 && p.strand === 1 && p.of > 1 ? 'next-plait' : ''}>
+                  <PieceMark
+                    piece={p}
+                    cut={cut}
+                    scale={station.scale}
+                    current={p.number === current}
+                    pick={() => pick(p.number)}
+                    usual={usual}
+                  />
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function PieceMark({
+  piece,
+  cut,
+  scale,
+  current,
+  pick,
+  usual,
+}: {
+  piece: Schemas['Piece'];
+  cut: Schemas['StationCut'];
+  scale: Schemas['ScaleUnitView'];
+  current: boolean;
+  pick: () => void;
+  usual: number;
+}) {
+  const { weighed, verdict } = piece;
+  const strand = cut.strands > 1;
+  const r = Math.max(9, 26 * Math.cbrt((weighed ?? piece.target) / usual));
+  const off = weighed !== null && verdict !== 'good';
+  const name = strand ? `${piece.of}.${piece.strand}` : String(piece.of);
+  const [f, u] = [(n: number) => figure(scale, n), scale.unit];
+  const said =
+    weighed === null
+      ? `${name}: to come, about ${f(piece.target)} ${u}`
+      : `${name}: ${f(weighed)} ${u}${off ? `, ${weighed > piece.target ? 'over' : 'under'} its ${f(piece.target)} ${u}` : ''}`;
+  const look = {
+    fill: weighed === null ? 'var(--card)' : 'var(--s0)',
+    stroke: current ? 'var(--ink)' : weighed === null ? 'var(--soft-ink)' : 'var(--s0-line)',
+    strokeWidth: current ? 4 : 2,
+    strokeDasharray: weighed === null && !current ? '2 5' : undefined,
+  };
+  return (
+    <button className="piece" aria-label={said} onClick={pick} disabled={weighed === null} title={said}>
+      <svg viewBox="-32 -32 64 64" width={58} height={58} aria-hidden="true">
+        {off && <circle r={30} fill="none" stroke="var(--now)" strokeWidth={2.5} strokeDasharray="3 4" />}
+        {strand ? (
+          <rect x={-28} y={-r * 0.62} width={56} height={r * 1.24} rx={r * 0.62} {...look} />
+        ) : cut.shape === null ? (
+          <rect x={-26} y={-20} width={52} height={40} rx={9} {...look} />
+        ) : (
+          <circle r={r} {...look} />
+        )}
+        <text y={6} textAnchor="middle" fontSize={17} fontWeight={700} fill={weighed === null ? 'var(--ink)' : '#17202a'}>
+          {weighed === null ? (current ? name : '') : f(weighed)}
+        </text>
+      </svg>
+    </button>
+  );
+}

@@ -1,0 +1,57 @@
+// What a batch costs, and against the shop.
+import { InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, type Schemas } from '../api/client';
+import { Field } from '../parts/Field';
+
+export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'][] }) {
+  const kitchen = api.useQuery('get', '/api/kitchen');
+  const [familyId, setFamily] = useState(suits.find((s) => s.suits === 'well')?.id ?? 'pan-roll');
+  const [pieces, setPieces] = useState<number | null>(null);
+  const { data } = api.useQuery('post', '/api/costs', { body: { doughId: id, familyId, pieces } }, { retry: false });
+  const families = kitchen.data?.families.map((f) => ({ value: f.id, label: f.name })) ?? [];
+  const unpriced = data?.cost.rows.filter((r) => r.cost === null).map((r) => r.ingredient) ?? [];
+  const money = (m: number) => m.toFixed(2);
+  return (
+    <section className="card" style={{ display: 'grid', gap: 12 }} aria-label="What it costs">
+      <h2>What it costs</h2>
+      <div className="change-fields">
+        <Field id="cost-family" label="As">
+          <Select id="cost-family" value={familyId} onChange={setFamily} options={families} />
+        </Field>
+        <Field id="cost-pieces" label="Pieces">
+          <InputNumber id="cost-pieces" value={pieces ?? data?.pieces ?? null} onChange={setPieces} min={1} precision={0} />
+        </Field>
+      </div>
+      {data && (
+        <>
+          <div className="facts">
+            <span>
+              <span className="big num">{money(data.cost.each)}</span>each
+            </span>
+            <span>
+              <span className="big num">{money(data.cost.batch)}</span>the batch
+            </span>
+            {data.cost.saved !== null && (
+              <span>
+                <span className="big num">{money(data.cost.saved)}</span>
+                {data.cost.saved >= 0 ? 'saved against the shop' : 'dearer than the shop'}
+              </span>
+            )}
+          </div>
+          <p className="muted" style={{ margin: 0 }}>
+            Ingredients {money(data.cost.ingredients)}, {data.cost.energy.toFixed(2)} kWh {money(data.cost.energyCost)}
+            {data.shopEach !== null ? `; the shop asks ${money(data.shopEach)} each` : ''}.
+            {data.cost.paidBackAfter !== null ? ` The machine is paid for after ${data.cost.paidBackAfter} such bakes.` : ''}
+          </p>
+          {unpriced.length > 0 && (
+            <p style={{ margin: 0 }}>
+              Without {unpriced.join(', ')}: no price in the <Link to="/kitchen/pantry">pantry</Link>.
+            </p>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,185 @@
+// One dough: type ingredients and grams, see what it is, what it is good for, and change it.
+import { Checkbox, Input } from 'antd';
+import { useState } from 'react';
+import { Link, useLocation, useNavigate, useParams } from 'react-router';
+import { api, http, newId, queries, type Schemas, type Trouble } from '../api/client';
+import { Field } from '../parts/Field';
+import { Loading } from '../parts/Loading';
+import { useLater } from '../parts/useLater';
+import { ChangeIt } from './ChangeIt';
+import { CostCard } from './CostCard';
+import { blankDough, draftOf, stateOf, type DoughState } from './draft';
+import { Facts } from './Facts';
+import { GoodFor } from './GoodFor';
+import { PartsEditor } from './PartsEditor';
+import { RowsEditor } from './RowsEditor';
+import { Versions } from './Versions';
+
+const away: Schemas['Problem'][] = [
+  { code: 'away', field: '', reason: 'The kitchen server does not answer. Your dough is still here; try again.' },
+];
+
+export async function keepDough(id: string, draft: Schemas['DoughDraft']): Promise<Schemas['Problem'][]> {
+  const { data, error } = await http
+    .PUT('/api/doughs/{id}', { params: { path: { id } }, body: draft })
+    .catch(() => ({ data: undefined, error: undefined }));
+  if (!data) return (error as Trouble | undefined)?.problems ?? away;
+  await queries.invalidateQueries({ predicate: (q) => String(q.queryKey[1]).startsWith('/api/doughs') });
+  return [];
+}
+
+export default function DoughPage() {
+  const { id = 'new' } = useParams();
+  const location = useLocation();
+  const isNew = id === 'new';
+  const dough = api.useQuery('get', '/api/doughs/{id}', { params: { path: { id } } }, { enabled: !isNew });
+  if (!isNew && !dough.data) return <Loading error={dough.error} retry={() => void dough.refetch()} />;
+  const d = dough.data;
+  const from = location.state as DoughState | null;
+  return (
+    <Editor
+      key={id}
+      id={isNew ? null : id}
+      first={d ? stateOf(d.name, d.byHand, d.notes, d.formula) : (from ?? blankDough())}
+      isTouched={from !== null}
+    />
+  );
+}
+
+function Editor({ id, first, isTouched }: { id: string | null; first: DoughState; isTouched: boolean }) {
+  const navigate = useNavigate();
+  const [doughId] = useState(() => id ?? newId());
+  const [dough, setDough] = useState(first);
+  const [before, setBefore] = useState<DoughState | null>(null);
+  const [refused, setRefused] = useState<Schemas['Problem'][]>([]);
+  const [touched, setTouched] = useState(isTouched);
+  const change = (to: Partial<DoughState>) => {
+    setTouched(true);
+    setRefused([]);
+    setDough((d) => ({ ...d, ...to }));
+  };
+  const take = (to: DoughState) => {
+    setBefore(dough);
+    change(to);
+  };
+
+  const draft = draftOf(dough);
+  // Percentages do not wait for a name.
+  const body = useLater({ ...draft, name: 'A dough' });
+  const reckoned = api.useQuery(
+    'post',
+    '/api/formulas',
+    { body },
+    { enabled: body.rows.length > 0, retry: false, placeholderData: (b) => b, staleTime: 60000 },
+  );
+  const formula = reckoned.error ? null : reckoned.data;
+  const problems = [...((reckoned.error as Trouble | null)?.problems ?? []), ...refused];
+  const general = problems.filter((p) => ['rows', 'parts', 'notes', ''].includes(p.field));
+
+  async function keep(then: string) {
+    const wrong = await keepDough(doughId, draft);
+    if (wrong.length > 0) return setRefused(wrong);
+    setTouched(false);
+    await navigate(then);
+  }
+
+  return (
+    <div className="layout dough-page">
+      <div className="page" style={{ minWidth: 0 }}>
+        <section className="card" style={{ display: 'grid', gap: 14 }} aria-label="The dough">
+          <Field id="name" label="Name" problem={problems.find((p) => p.field === 'name')?.reason}>
+            <Input
+              id="name"
+              size="large"
+              value={dough.name}
+              onChange={(e) => change({ name: e.target.value })}
+              placeholder="What you call it"
+            />
+          </Field>
+          <RowsEditor
+            what="Ingredient"
+            rows={dough.rows}
+            set={(rows) => change({ rows })}
+            reckoned={formula?.rows}
+            problems={problems}
+            field="rows"
+            beep
+          />
+          {general.map((p) => (
+            <p className="problem" role="alert" key={p.code}>
+              {p.reason}
+            </p>
+          ))}
+          <Checkbox checked={dough.byHand} onChange={(e) => change({ byHand: e.target.checked })}>
+            Mixed by hand in a bowl, not by a machine
+          </Checkbox>
+        </section>
+        <PartsEditor parts={dough.parts} set={(parts) => change({ parts })} reckoned={formula?.parts} problems={problems} />
+        {formula && <GoodFor formula={formula} />}
+        {formula && (
+          <ChangeIt
+            draft={draft}
+            formula={formula}
+            take={take}
+            split={(newDough, state) => void keepDough(newDough, draftOf(state)).then(() => navigate(`/doughs/${newDough}`))}
+          />
+        )}
+        <section className="card">
+          <Field id="notes" label="Method and notes">
+            <Input.TextArea
+              id="notes"
+              autoSize={{ minRows: 2, maxRows: 24 }}
+              value={dough.notes}
+              onChange={(e) => change({ notes: e.target.value })}
+            />
+          </Field>
+        </section>
+        {id && formula && <CostCard id={id} suits={formula.suits} />}
+        {id && <Versions id={id} take={take} />}
+      </div>
+      <aside className="card side" style={{ display: 'grid', gap: 16 }} aria-label="What this dough is">
+        {formula ? <Facts formula={formula} /> : <p className="muted">Percentages, hydration and weight appear as you type.</p>}
+        <button className="button do" disabled={!formula} onClick={() => void keep(`/lay-out?dough=${doughId}`)}>
+          {touched || !id ? 'Keep and lay out' : 'Lay out a bake'}
+        </button>
+        {(touched || !id) && (
+          <button className="button on-side" disabled={!formula} onClick={() => void keep('/doughs')}>
+            Keep
+          </button>
+        )}
+        {before && (
+          <button
+            className="button on-side"
+            onClick={() => {
+              change(before);
+              setBefore(null);
+            }}
+          >
+            Take the change back
+          </button>
+        )}
+        {id && !touched && (
+          <>
+            <Link className="button on-side" to={`/doughs/${id}/load`}>
+              Load it
+            </Link>
+            <p style={{ margin: 0 }}>
+              Take it along:{' '}
+              <a href={`/api/doughs/${id}/export?format=text`} download>
+                text
+              </a>
+              ,{' '}
+              <a href={`/api/doughs/${id}/export?format=markdown`} download>
+                Markdown
+              </a>
+              ,{' '}
+              <a href={`/api/doughs/${id}/export?format=json-ld`} download>
+                recipe file
+              </a>
+            </p>
+          </>
+        )}
+      </aside>
+    </div>
+  );
+}

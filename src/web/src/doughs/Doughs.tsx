@@ -1,0 +1,120 @@
+// The dough book.
+import { App, Input } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, http, queries, type Schemas } from '../api/client';
+import { Loading } from '../parts/Loading';
+import { percent, useUnits } from '../parts/units';
+import { useLater } from '../parts/useLater';
+import { DoughBar } from './DoughBar';
+
+const atOnce = 50;
+
+export default function Doughs() {
+  const [search, setSearch] = useState('');
+  const [take, setTake] = useState(atOnce);
+  const query = useLater({ search: search.trim(), take }, 120);
+  const { data, error, refetch } = api.useQuery(
+    'get',
+    '/api/doughs',
+    { params: { query } },
+    { placeholderData: (before) => before },
+  );
+  const { message } = App.useApp();
+  if (!data) return <Loading error={error} retry={() => void refetch()} />;
+
+  const again = () => queries.invalidateQueries({ predicate: (q) => String(q.queryKey[1]).startsWith('/api/doughs') });
+  async function putAway(dough: Schemas['DoughLine']) {
+    await http.DELETE('/api/doughs/{id}', { params: { path: { id: dough.id } } });
+    await again();
+    const key = dough.id;
+    message.open({
+      key,
+      duration: 10,
+      content: (
+        <>
+          {dough.name} is put away.{' '}
+          <button
+            className="button"
+            onClick={async () => {
+              await http.POST('/api/doughs/{id}/return', { params: { path: { id: dough.id } } });
+              await again();
+              message.destroy(key);
+            }}
+          >
+            Bring it back
+          </button>
+        </>
+      ),
+    });
+  }
+
+  return (
+    <>
+      <div className="book-head">
+        <h1>Doughs</h1>
+        <Input
+          aria-label="Search"
+          placeholder="Search names and ingredients"
+          allowClear
+          value={search}
+          onChange={(e) => {
+            setSearch(e.target.value);
+            setTake(atOnce);
+          }}
+        />
+        <Link className="button" to="/doughs/read">
+          Read a recipe
+        </Link>
+        <Link className="button do" to="/doughs/new">
+          Your own dough
+        </Link>
+      </div>
+      {data.total === 0 && (
+        <p className="card">
+          {query.search === ''
+            ? 'No doughs yet. Type your first, or paste a recipe: ingredients and grams are enough.'
+            : `Nothing in the book has “${query.search}” in it.`}
+        </p>
+      )}
+      <div className="book">
+        {data.doughs.map((d) => (
+          <DoughCard key={d.id} dough={d} putAway={() => void putAway(d)} />
+        ))}
+      </div>
+      {data.doughs.length < data.total && (
+        <button className="button" onClick={() => setTake(take + atOnce)}>
+          {data.doughs.length} of {data.total}: show more
+        </button>
+      )}
+    </>
+  );
+}
+
+function DoughCard({ dough: d, putAway }: { dough: Schemas['DoughLine']; putAway: () => void }) {
+  const { mass } = useUnits();
+  return (
+    <article className="card">
+      <h2>
+        <Link to={`/doughs/${d.id}`}>{d.name}</Link>
+      </h2>
+      <span className="muted num">
+        {mass(d.total)} · {percent(d.hydration, 0)} hydration · {d.isRich ? 'rich' : 'lean'}
+        {d.byHand ? ' · by hand' : ''}
+        {d.parts.length > 0 ? ` · with ${d.parts.join(', ')}` : ''}
+      </span>
+      <DoughBar rows={d.rows} />
+      <div style={{ display: 'flex', gap: 10, flexWrap: 'wrap' }}>
+        <Link className="button" to={`/lay-out?dough=${d.id}`}>
+          Lay out a bake
+        </Link>
+        <Link className="button" to={`/doughs/${d.id}/load`}>
+          Load
+        </Link>
+        <button className="button quiet" style={{ marginLeft: 'auto' }} onClick={putAway} aria-label={`Put ${d.name} away`}>
+          Put away
+        </button>
+      </div>
+    </article>
+  );
+}

@@ -1,0 +1,98 @@
+// Fillings, toppings, washes and butters: what belongs to the bread but is no dough.
+import { Input, InputNumber, Select } from 'antd';
+import { newId, type Schemas } from '../api/client';
+import { Field } from '../parts/Field';
+import { useUnits } from '../parts/units';
+import { blank, filled, partKinds, type PartState } from './draft';
+import { RowsEditor } from './RowsEditor';
+
+const works: [keyof Schemas['PartWork'], string][] = [
+  ['hands', 'Hands'],
+  ['hob', 'Hob'],
+  ['cool', 'Cooling'],
+];
+
+export function PartsEditor({
+  parts,
+  set,
+  reckoned,
+  problems,
+}: {
+  parts: PartState[];
+  set: (parts: PartState[]) => void;
+  reckoned: Schemas['PartView'][] | undefined;
+  problems: Schemas['Problem'][];
+}) {
+  const { mass } = useUnits();
+  const sent = parts.filter((p) => filled(p.rows).length > 0);
+  const change = (key: string, to: Partial<PartState>) => set(parts.map((p) => (p.key === key ? { ...p, ...to } : p)));
+  return (
+    <>
+      {parts.map((part) => {
+        const at = sent.indexOf(part);
+        const made = at < 0 ? undefined : reckoned?.[at];
+        return (
+          <section key={part.key} className="card" style={{ display: 'grid', gap: 12 }} aria-label={part.name || 'A part'}>
+            <div className="part-head">
+              <Field id={`kind-${part.key}`} label="Part">
+                <Select
+                  id={`kind-${part.key}`}
+                  value={part.kind}
+                  onChange={(kind) => change(part.key, { kind, work: null })}
+                  options={partKinds.map(([value, label]) => ({ value, label }))}
+                />
+              </Field>
+              <Field
+                id={`name-${part.key}`}
+                label="Called"
+                problem={problems.find((p) => p.field === `parts[${at}].name`)?.reason}
+              >
+                <Input id={`name-${part.key}`} value={part.name} onChange={(e) => change(part.key, { name: e.target.value })} />
+              </Field>
+              {works.map(([key, label]) => (
+                <Field key={key} id={`${key}-${part.key}`} label={`${label}, min`}>
+                  <InputNumber
+                    id={`${key}-${part.key}`}
+                    min={0}
+                    controls={false}
+                    value={Math.round(((part.work ?? made?.work)?.[key] ?? 0) / 60)}
+                    onChange={(m) =>
+                      change(part.key, {
+                        work: { ...(part.work ?? made?.work ?? { hands: 300, hob: 0, cool: 0 }), [key]: (m ?? 0) * 60 },
+                      })
+                    }
+                  />
+                </Field>
+              ))}
+            </div>
+            <RowsEditor
+              what={`${part.name || 'part'}`}
+              rows={part.rows}
+              set={(rows) => change(part.key, { rows })}
+              reckoned={made?.rows}
+              problems={problems}
+              field={`parts[${at}].rows`}
+            />
+            <div style={{ display: 'flex', gap: 14, alignItems: 'center' }}>
+              {made && <span className="muted num">{mass(made.total)} altogether</span>}
+              <button
+                className="button quiet"
+                style={{ marginLeft: 'auto' }}
+                onClick={() => set(parts.filter((p) => p.key !== part.key))}
+              >
+                Remove this part
+              </button>
+            </div>
+          </section>
+        );
+      })}
+      <button
+        className="button quiet"
+        style={{ alignSelf: 'start' }}
+        onClick={() => set([...parts, { key: newId(), kind: 'filling', name: 'filling', rows: [blank(), blank()], work: null }])}
+      >
+        Add a filling, topping, wash or butter
+      </button>
+    </>
+  );
+}

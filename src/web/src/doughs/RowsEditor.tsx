@@ -1,0 +1,156 @@
+// Rows of ingredient and grams, as they are typed.
+import { AutoComplete, Checkbox, InputNumber, Select } from 'antd';
+import { api, type Schemas } from '../api/client';
+import { percent } from '../parts/units';
+import { blank, filled, roles, type Row } from './draft';
+
+export function RowsEditor({
+  what,
+  rows,
+  set,
+  reckoned,
+  problems,
+  field,
+  beep = false,
+}: {
+  what: string;
+  rows: Row[];
+  set: (rows: Row[]) => void;
+  reckoned: Schemas['RowView'][] | undefined;
+  problems: Schemas['Problem'][];
+  field: string;
+  beep?: boolean;
+}) {
+  const full = filled(rows);
+  const problemAt = (row: Row, part: string) =>
+    problems.find((p) => p.field === `${field}[${full.indexOf(row)}].${part}`)?.reason;
+  const change = (key: string, to: Partial<Row>) => set(rows.map((r) => (r.key === key ? { ...r, ...to } : r)));
+  return (
+    <div>
+      <table className="plain dough-rows">
+        <thead>
+          <tr>
+            <th>Ingredient</th>
+            <th style={{ width: 116 }}>Grams</th>
+            <th className="num" style={{ width: 76 }}>
+              Baker&#8217;s
+            </th>
+            {beep && <th style={{ width: 78 }}>At beep</th>}
+            <th style={{ width: 52 }}>
+              <span className="sr">Remove</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => {
+            const unknown = problemAt(row, 'role');
+            const share = reckoned?.[full.indexOf(row)]?.percentage;
+            return (
+              <tr key={row.key}>
+                <td>
+                  <IngredientField
+                    label={`${what} ${i + 1}`}
+                    value={row.ingredient}
+                    change={(ingredient) => change(row.key, { ingredient, role: null })}
+                    hint={field === 'rows' ? (i === 0 ? 'strong white flour' : i === 1 ? 'water' : '') : ''}
+                  />
+                  {(unknown || row.role) && (
+                    <RoleField of={row.ingredient} value={row.role} change={(role) => change(row.key, { role })} />
+                  )}
+                  {[problemAt(row, 'ingredient'), unknown].filter(Boolean).map((p) => (
+                    <div className="problem" key={p}>
+                      {p}
+                    </div>
+                  ))}
+                </td>
+                <td>
+                  <InputNumber
+                    style={{ width: '100%' }}
+                    aria-label={what === 'Ingredient' ? `Grams ${i + 1}` : `Grams of ${what} ${i + 1}`}
+                    value={row.mass === null ? null : Math.round(row.mass * 100) / 100}
+                    onChange={(mass) => change(row.key, { mass })}
+                    controls={false}
+                    inputMode="decimal"
+                  />
+                  {problemAt(row, 'mass') && <div className="problem">{problemAt(row, 'mass')}</div>}
+                </td>
+                <td className="num">{share === undefined ? '' : percent(share)}</td>
+                {beep && (
+                  <td>
+                    <Checkbox
+                      aria-label={`${row.ingredient || `Row ${i + 1}`} at the beep`}
+                      checked={row.atBeep}
+                      onChange={(e) => change(row.key, { atBeep: e.target.checked })}
+                    />
+                  </td>
+                )}
+                <td>
+                  <button
+                    className="button small"
+                    aria-label={`Remove row ${i + 1}${what === 'Ingredient' ? '' : ` of ${what}`}`}
+                    onClick={() => set(rows.filter((r) => r.key !== row.key))}
+                  >
+                    ×
+                  </button>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <button className="button quiet" onClick={() => set([...rows, blank()])}>
+        Another row
+      </button>
+    </div>
+  );
+}
+
+export function IngredientField({
+  label,
+  value,
+  change,
+  hint = '',
+}: {
+  label: string;
+  value: string;
+  change: (name: string) => void;
+  hint?: string;
+}) {
+  const pantry = api.useQuery('get', '/api/pantry', undefined, { staleTime: 60000 });
+  return (
+    <AutoComplete
+      style={{ width: '100%' }}
+      aria-label={label}
+      value={value}
+      onChange={change}
+      options={pantry.data?.items.map((p) => ({ value: p.ingredient.name })) ?? []}
+      showSearch={{
+        filterOption: (typed, option) => typed.length > 0 && String(option?.value ?? '').includes(typed.toLowerCase()),
+      }}
+      placeholder={hint}
+    />
+  );
+}
+
+export function RoleField({
+  of,
+  value,
+  change,
+}: {
+  of: string;
+  value: Schemas['Role'] | null;
+  change: (role: Schemas['Role']) => void;
+}) {
+  return (
+    <Select
+      style={{ width: '100%', marginTop: 6 }}
+      aria-label={`What ${of} does`}
+      value={value}
+      placeholder="What does it do in the dough?"
+
+      listHeight={420}
+      onChange={change}
+      options={roles.map(([id, label]) => ({ value: id, label }))}
+    />
+  );
+}

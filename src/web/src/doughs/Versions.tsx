@@ -1,0 +1,42 @@
+// Every version of a dough that was ever kept, and the way back to it.
+import { api } from '../api/client';
+import { calendarDay, clockTime } from '../api/clock';
+import { percent, useUnits } from '../parts/units';
+import { stateOf, type DoughState } from './draft';
+
+export function Versions({ id, take }: { id: string; take: (to: DoughState) => void }) {
+  const { mass } = useUnits();
+  const { data } = api.useQuery('get', '/api/doughs/{id}/versions', { params: { path: { id } } });
+  if (!data || data.length < 2) return null;
+  return (
+    <section className="card" aria-label="Versions">
+      <h2 style={{ marginBottom: 8 }}>Versions</h2>
+      <table className="plain">
+        <tbody>
+          {data.map((v, i) => (
+            <tr key={v.version}>
+              <td>
+                <b>{v.version}</b> {v.name}
+              </td>
+              <td className="num muted">
+                {mass(v.formula.total)}, {percent(v.formula.hydration)}
+              </td>
+              <td className="muted">
+                {calendarDay(v.updatedAt)} {clockTime(v.updatedAt)}
+              </td>
+              <td style={{ textAlign: 'right' }}>
+                {i === 0 ? (
+                  'now'
+                ) : (
+                  <button className="button quiet" onClick={() => take(stateOf(v.name, v.byHand, v.notes, v.formula))}>
+                    Back to {v.version}
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

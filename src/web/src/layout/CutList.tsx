@@ -1,0 +1,253 @@
+// What the dough is cut into: a line for each kind, typed in any order; what is not said follows from what is.
+import { Button, InputNumber, Select, Segmented } from 'antd';
+import { useState } from 'react';
+import type { Schemas } from '../api/client';
+import { Field } from '../parts/Field';
+import { useUnits } from '../parts/units';
+
+export type CutChoice = Schemas['CutChoice'];
+type CutView = Schemas['CutView'];
+
+const fridge = 'fridge';
+const hues = ['var(--s0)', 'var(--s2)', 'var(--s3)', 'var(--s1)'];
+export const cutHue = (index: number) => hues[index % hues.length] ?? 'var(--s0)';
+
+export function CutList({
+  cuts,
+  laid,
+  kitchen,
+  set,
+  problem,
+}: {
+  cuts: CutChoice[];
+  laid: CutView[] | undefined;
+  kitchen: Schemas['KitchenView'];
+  set: (cuts: CutChoice[]) => void;
+  problem: (field: string) => string | undefined;
+}) {
+  const [open, setOpen] = useState<number | null>(null);
+  const change = (i: number, to: Partial<CutChoice>) => set(cuts.map((c, k) => (k === i ? { ...c, ...to } : c)));
+  const mark = (i: number) => (i === 0 ? '' : ` ${i + 1}`);
+  return (
+    <div className="wide cuts">
+      {cuts.map((cut, i) => {
+        const found = laid?.[i];
+        const kept = !cut.familyId;
+        return (
+          <fieldset key={i} className="cut" style={{ borderColor: cutHue(i) }} aria-label={`Cut ${i + 1}`}>
+            <div className="cut-what">
+              <Field
+                id={`family${i}`}
+                label={`Becomes${mark(i)}`}
+                problem={problem(`cuts[${i}].familyId`) ?? problem(`cuts[${i}]`)}
+              >
+                <Select
+                  id={`family${i}`}
+                  value={cut.familyId ?? fridge}
+                  onChange={(id) => set(cuts.map((c, k) => (k === i ? (id === fridge ? {} : { familyId: id }) : c)))}
+                  options={[
+                    ...kitchen.families.map((f) => ({ value: f.id, label: f.name })),
+                    ...(i > 0 ? [{ value: fridge, label: 'kept in the fridge' }] : []),
+                  ]}
+                />
+              </Field>
+              {cuts.length > 1 && (
+                <Button aria-label={`Leave out cut ${i + 1}`} type="text" onClick={() => set(cuts.filter((_, k) => k !== i))}>
+                  ✕
+                </Button>
+              )}
+            </div>
+            <div className="cut-much">
+              {!kept && (
+                <Field id={`pieces${i}`} label={`Pieces${mark(i)}`} problem={problem(`cuts[${i}].pieces`)}>
+                  <InputNumber
+                    id={`pieces${i}`}
+                    value={cut.pieces ?? null}
+                    onChange={(pieces) => change(i, { pieces, share: null })}
+                    placeholder={found ? String(found.pieces) : ''}
+                    precision={0}
+                  />
+                </Field>
+              )}
+              <Field
+                id={`each${i}`}
+                label={kept ? 'Grams kept' : `grams each${mark(i)}`}
+                problem={problem(`cuts[${i}].each`) ?? problem(`cuts[${i}].share`)}
+              >
+                <InputNumber
+                  id={`each${i}`}
+                  value={cut.each ?? null}
+                  onChange={(each) => change(i, { each, share: null })}
+                  placeholder={found ? String(Math.round(found.each)) : ''}
+                />
+              </Field>
+              {kept && (
+                <Segmented
+                  aria-label="Share kept"
+                  value={cut.share ? Math.round(cut.share * 100) : 0}
+                  onChange={(percent) =>
+                    change(
+                      i,
+                      percent === 0
+                        ? { share: null, each: found ? Math.round(found.each) : null }
+                        : { share: percent / 100, each: null },
+                    )
+                  }
+                  options={[
+                    { value: 0, label: 'g' },
+                    { value: 33, label: '⅓' },
+                    { value: 50, label: '½' },
+                  ]}
+                />
+              )}
+            </div>
+            {!kept && (
+              <>
+                <button
+                  type="button"
+                  className="link muted"
+                  onClick={() => setOpen(open === i ? null : i)}
+                  aria-expanded={open === i}
+                >
+                  {found?.heat
+                    ? `Oven, wash, pan: ${Math.round(found.heat)} °C, ${kitchen.washes.find((w) => w.id === found.wash)?.name ?? ''}${found.pans[0] ? `, ${found.pans[0].name.toLowerCase()}` : ''}`
+                    : 'Oven, wash, pan'}
+                </button>
+                {open === i && (
+                  <div className="cut-more">
+                    <Field id={`heat${i}`} label={`Oven °C${mark(i)}`} problem={problem(`cuts[${i}].heat`)}>
+                      <InputNumber
+                        id={`heat${i}`}
+                        value={cut.heat ?? found?.heat ?? null}
+                        onChange={(heat) => change(i, { heat })}
+                        step={5}
+                      />
+                    </Field>
+                    {(found?.schools ?? []).length > 0 && (
+                      <div className="cut-schools">
+                        {found?.schools.map((s) => (
+                          <button
+                            key={s.heat}
+                            type="button"
+                            className="button small quiet"
+                            onClick={() => change(i, { heat: s.heat })}
+                          >
+                            {Math.round(s.heat)} °C, {Math.round(s.likely / 60)} min: {s.hotter ? 'softer' : 'crisper'}
+                          </button>
+                        ))}
+                      </div>
+                    )}
+                    <Field id={`wash${i}`} label={`Wash${mark(i)}`} problem={problem(`cuts[${i}].washId`)}>
+                      <Select
+                        id={`wash${i}`}
+                        value={cut.washId ?? found?.wash ?? null}
+                        onChange={(washId) => change(i, { washId })}
+                        options={kitchen.washes.map((w) => ({ value: w.id, label: w.name }))}
+                      />
+                    </Field>
+                    <Field id={`pan${i}`} label={`Pan${mark(i)}`} problem={problem(`cuts[${i}].panId`)}>
+                      <Select
+                        id={`pan${i}`}
+                        value={cut.panId ?? ''}
+                        onChange={(panId) => change(i, { panId: panId || null })}
+                        options={[
+                          {
+                            value: '',
+                            label: found?.pans[0] ? `best: ${found.pans[0].name.toLowerCase()}` : 'nothing here holds it',
+                          },
+                          ...(found?.pans ?? []).map((p) => ({
+                            value: p.id,
+                            label: `${p.name}: ${p.pans}, ${p.loads === 1 ? '1 load' : `${p.loads} loads`}`,
+                          })),
+                        ]}
+                      />
+                    </Field>
+                    <Field id={`touching${i}`} label="Set">
+                      <Segmented
+                        aria-label="Set"
+                        value={cut.touching === true ? 'touching' : cut.touching === false ? 'apart' : 'usual'}
+                        onChange={(v) => change(i, { touching: v === 'usual' ? null : v === 'touching' })}
+                        options={['usual', 'touching', 'apart']}
+                      />
+                    </Field>
+                  </div>
+                )}
+              </>
+            )}
+          </fieldset>
+        );
+      })}
+      <div className="choices">
+        <button
+          type="button"
+          className="button small quiet"
+          onClick={() => set([...cuts, { familyId: kitchen.families[0]?.id ?? null }])}
+          disabled={cuts.length >= kitchen.mostCuts}
+        >
+          Another shape
+        </button>
+        {!cuts.some((c) => !c.familyId) && (
+          <button
+            type="button"
+            className="button small quiet"
+            onClick={() => set([...cuts, cuts.some((c) => !c.pieces && !c.each) ? { share: 1 / 3 } : {}])}
+          >
+            Keep some cold
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** The whole dough as a bar, cut as it is typed. */
+export function CutBar({ cuts }: { cuts: CutView[] }) {
+  const { mass } = useUnits();
+  const whole = cuts.reduce((sum, c) => sum + c.pieces * c.each, 0);
+  const width = 1000;
+  const starts = cuts.map((_, i) => (width * cuts.slice(0, i).reduce((sum, c) => sum + c.pieces * c.each, 0)) / whole);
+  const said = cuts.map((c) => `${c.pieces} × ${mass(c.each)} ${c.name}`).join(', ');
+  return (
+    <div className="cut-bar">
+      <svg
+        viewBox={`0 0 ${width} 56`}
+        preserveAspectRatio="none"
+        width="100%"
+        height={46}
+        role="img"
+        aria-label={`The dough: ${said}`}
+      >
+        <defs>
+          <clipPath id="whole-dough">
+            <rect width={width} height={56} rx={22} />
+          </clipPath>
+        </defs>
+        <g clipPath="url(#whole-dough)">
+          {cuts.map((c, i) => {
+            const share = (width * c.pieces * c.each) / whole;
+            const from = starts[i] ?? 0;
+            return (
+              <g key={i}>
+                <rect x={from} width={share} height={56} style={{ fill: c.familyId ? cutHue(i) : 'var(--lane-machine)' }} />
+                {Array.from({ length: Math.min(c.pieces, 100) }, (_, k) => (
+                  <rect key={k} x={from + (share * k) / c.pieces} width={k === 0 ? 6 : 2} height={56} fill="var(--card)" />
+                ))}
+              </g>
+            );
+          })}
+        </g>
+      </svg>
+      <div className="cut-names">
+        {cuts.map((c, i) => (
+          <span key={i} style={{ flexGrow: c.pieces * c.each }}>
+            <b className="num">
+              {c.pieces > 1 || c.familyId ? `${c.pieces} × ${mass(c.each)}` : mass(c.each)}
+              {c.pinned && c.familyId ? ' ·' : ''}
+            </b>{' '}
+            {c.name}
+          </span>
+        ))}
+      </div>
+    </div>
+  );
+}

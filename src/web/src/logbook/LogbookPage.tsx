@@ -1,0 +1,139 @@
+// One past bake: plan against what happened, weights, evenness, notes.
+import { Link, useParams } from 'react-router';
+import { api, type Schemas } from '../api/client';
+import { calendarDay, clockTime, utcOffsetMinutes } from '../api/clock';
+import { figure, weight } from '../bench/scaleUnits';
+import { Loading } from '../parts/Loading';
+import { useWidth } from '../parts/useWidth';
+import { StrandPicture } from '../strands/StrandPicture';
+import { Stars } from './Logbook';
+
+export default function LogbookPage() {
+  const { id = '' } = useParams();
+  const { data, error, refetch } = api.useQuery('get', '/api/logbook/{id}', { params: { path: { id } } });
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const picture = api.useQuery(
+    'post',
+    '/api/bakes/{id}/picture',
+    { params: { path: { id } }, body: { width, slim: width < 640, utcOffsetMinutes: utcOffsetMinutes() } },
+    { enabled: width > 0 },
+  );
+  if (!data) return <Loading error={error} retry={() => void refetch()} />;
+  return (
+    <>
+      <header style={{ display: 'flex', gap: 20, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <h1>{data.title}</h1>
+        <span className="muted">
+          {data.what} · {data.finishedAt ? calendarDay(data.finishedAt) : 'not over yet'}
+          {data.source && (
+            <>
+              {' · '}
+              <Link to={`/doughs/${data.source.id}`}>version {data.source.version} of the dough</Link>
+            </>
+          )}
+        </span>
+        {data.stars !== null && <Stars n={data.stars} />}
+      </header>
+      {data.note && <p style={{ fontSize: '1.2rem', margin: 0 }}>{data.note}</p>}
+      <div className="picture-box" ref={ref}>
+        {picture.data && <StrandPicture picture={picture.data} title={data.title} hideNow />}
+      </div>
+      <div className="columns">
+        <section className="card">
+          <h2>Plan and what happened</h2>
+          <table className="plain">
+            <thead>
+              <tr>
+                <th>Step</th>
+                <th className="num">plan</th>
+                <th className="num">was</th>
+                <th className="num">min</th>
+              </tr>
+            </thead>
+            <tbody>
+              {data.steps.map((s) => (
+                <tr key={s.step}>
+                  <td>{s.short}</td>
+                  <td className="num">{s.planned ? clockTime(s.planned) : ''}</td>
+                  <td className="num">{s.state === 'skipped' ? 'skipped' : s.actual ? clockTime(s.actual) : 'not done'}</td>
+                  <td className="num">
+                    {s.planned && s.actual ? signed((Date.parse(s.actual) - Date.parse(s.planned)) / 60000) : ''}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+        <section className="card">
+          <h2>Weights</h2>
+          <p>
+            Dough {data.dough === null ? 'not weighed' : `${Math.round(data.dough)} g`}, {Math.round(data.expected)} g expected.
+            Added at the check: {data.added}.
+          </p>
+          {data.parts.some((p) => p.weighed !== null) ? (
+            data.cuts.map((cut, c) => <Weights key={c} page={data} cut={cut} parts={data.parts.filter((p) => p.cut === c)} />)
+          ) : (
+            <p className="muted">No piece was weighed.</p>
+          )}
+        </section>
+      </div>
+    </>
+  );
+}
+
+const signed = (minutes: number) =>
+  Math.abs(minutes) < 0.5 ? '0' : `${minutes > 0 ? '+' : '−'}${Math.abs(Math.round(minutes))}`;
+
+function Weights({ page, cut, parts }: { page: Schemas['LogbookPage']; cut: Schemas['StationCut']; parts: Schemas['Piece'][] }) {
+  const { scale } = page;
+  const weighed = parts.flatMap((p) => (p.weighed === null ? [] : [p.weighed]));
+  if (weighed.length === 0) return null;
+  const [lightest, heaviest] = [Math.min(...weighed), Math.max(...weighed)];
+  const width = 560 / parts.length;
+  return (
+    <>
+      {page.cuts.length > 1 && <h3>{cut.name}</h3>}
+      <svg
+        viewBox="0 0 560 150"
+        width="100%"
+        role="img"
+        aria-label={`Weights: ${parts.map((p) => (p.weighed === null ? 'not weighed' : weight(scale, p.weighed))).join(', ')}`}
+      >
+        {parts.map((p, i) => {
+          const h = (110 * (p.weighed ?? 0)) / heaviest;
+          return (
+            <g key={p.number}>
+              <rect
+                x={i * width + 2}
+                y={140 - h}
+                width={Math.max(3, Math.min(90, width - 4))}
+                height={h}
+                rx={5}
+                fill="var(--s0)"
+                stroke="var(--s0-line)"
+              />
+              {width > 26 && p.weighed !== null && (
+                <text
+                  x={i * width + 2 + Math.min(90, width - 4) / 2}
+                  y={134 - h}
+                  fontSize={14}
+                  textAnchor="middle"
+                  fill="var(--ink)"
+                >
+                  {figure(scale, p.weighed)}
+                </text>
+              )}
+            </g>
+          );
+        })}
+      </svg>
+      {weighed.length > 1 && (
+        <p>
+          From {figure(scale, lightest)} to {weight(scale, heaviest)}: spread {weight(scale, heaviest - lightest)}.
+          {cut.bakeBetween !== null &&
+            ` Between the lightest and the heaviest lie ${(cut.bakeBetween / 60).toFixed(1)} min in the oven.`}
+        </p>
+      )}
+    </>
+  );
+}

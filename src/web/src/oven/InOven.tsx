@@ -1,0 +1,149 @@
+// Bread in the oven: the middle as reckoned, what the probe says, and a colour card for whoever has none.
+import { useState } from 'react';
+import { http, type BakeEvent, type BenchView, type Schemas } from '../api/client';
+import { clockTime, useNow } from '../api/clock';
+import { useUnits } from '../parts/units';
+import { useWidth } from '../parts/useWidth';
+
+export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEvent) => void }) {
+  const oven = bake.inOven;
+  const [typed, setTyped] = useState('');
+  if (!oven) return null;
+  const read = (core: number) => Number.isFinite(core) && tell({ type: 'probe-read', load: oven.load, core });
+  const take = async () => {
+    const { data } = await http.GET('/api/bakes/{id}/thermometers', { params: { path: { id: bake.id } } });
+    if (data?.probe != null) read(data.probe);
+  };
+  return (
+    <section aria-label="In the oven" className="in-oven">
+      <CoreCurve oven={oven} />
+      <div className="station-line">
+        <label>
+          Probe, °C{' '}
+          <input
+            className="typed"
+            inputMode="decimal"
+            value={typed}
+            onChange={(e) => setTyped(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key !== 'Enter') return;
+              read(Number(typed.replace(',', '.')));
+              setTyped('');
+            }}
+          />
+        </label>
+        <button className="button small" onClick={() => void take()}>
+          Read the stand-in probe
+        </button>
+        <span className="muted">
+          {oven.done
+            ? `Done inside at ${clockTime(oven.done)}${Date.parse(oven.done) < Date.parse(oven.firstLook) ? `; the crust is looked at from ${clockTime(oven.firstLook)}` : ''}.`
+            : oven.readings.length > 0
+              ? 'One more reading, two minutes on, says when it is done.'
+              : `Likely done at ${clockTime(oven.likely)}, out by ${clockTime(oven.latest)}.`}
+        </span>
+      </div>
+      <ColourCard />
+    </section>
+  );
+}
+
+function CoreCurve({ oven }: { oven: Schemas['InOvenView'] }) {
+  const now = useNow(1000);
+  const { heat } = useUnits();
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const from = Date.parse(oven.loaded);
+  const minutes = Math.max(
+    oven.curve.length - 1,
+    (now - from) / 60000,
+    ((oven.done ? Date.parse(oven.done) : from) - from) / 60000 + 1,
+  );
+  const x = (m: number) => 34 + ((width - 46) * m) / minutes;
+  const at = (t: string | number) => x(((typeof t === 'number' ? t : Date.parse(t)) - from) / 60000);
+  const y = (c: number) => 170 - (150 * (c - 20)) / 85;
+  return (
+    <div ref={ref}>
+      {width > 0 && (
+        <svg
+          className="picture"
+          viewBox={`0 0 ${width} 200`}
+          role="img"
+          aria-label={`The middle should reach ${heat(oven.wanted)}. Probe: ${oven.readings.map((r) => `${clockTime(r.at)} ${heat(r.core)}`).join(', ') || 'not read yet'}`}
+        >
+          <rect
+            x={at(oven.firstLook)}
+            y={14}
+            width={Math.max(2, at(oven.latest) - at(oven.firstLook))}
+            height={156}
+            fill="var(--good-soft)"
+            opacity={0.4}
+          />
+          <line
+            x1={34}
+            x2={width - 12}
+            y1={y(oven.wanted)}
+            y2={y(oven.wanted)}
+            stroke="var(--good)"
+            strokeDasharray="6 5"
+            strokeWidth={2}
+          />
+          <text x={38} y={y(oven.wanted) - 6} fontSize={14}>
+            {heat(oven.wanted)}
+          </text>
+          <path
+            d={`M ${oven.curve.map((c, m) => `${x(m)} ${y(c)}`).join(' L ')}`}
+            fill="none"
+            stroke="var(--heat-ink)"
+            strokeWidth={2.5}
+            opacity={0.7}
+          />
+          {oven.readings.map((r) => (
+            <circle key={r.at} cx={at(r.at)} cy={y(r.core)} r={7} fill="var(--card)" stroke="var(--ink)" strokeWidth={3} />
+          ))}
+          {oven.done && (
+            <g>
+              <line x1={at(oven.done)} x2={at(oven.done)} y1={14} y2={170} stroke="var(--good)" strokeWidth={3} />
+              <text x={at(oven.done)} y={190} fontSize={14} textAnchor="middle" fontWeight={700}>
+                {clockTime(oven.done)}
+              </text>
+            </g>
+          )}
+          <line x1={at(now)} x2={at(now)} y1={6} y2={170} stroke="var(--now)" strokeWidth={3} />
+          <line x1={34} x2={width - 12} y1={170} y2={170} stroke="var(--soft-ink)" />
+          <text x={34} y={190} fontSize={14}>
+            {clockTime(oven.loaded)}
+          </text>
+        </svg>
+      )}
+    </div>
+  );
+}
+
+const colours: [string, string][] = [
+  ['#f3dfb4', 'pale'],
+  ['#e5b868', 'golden'],
+  ['#c98a3c', 'brown'],
+  ['#8f5522', 'dark'],
+];
+
+// What it should look like, and what it should sound like.
+function ColourCard() {
+  return (
+    <svg
+      className="picture"
+      viewBox="0 0 560 86"
+      style={{ maxWidth: 560 }}
+      role="img"
+      aria-label="Colour card: pale, not yet; golden, soft breads; brown, crusty breads; dark, out now"
+    >
+      {colours.map(([fill, name], i) => (
+        <g key={name} transform={`translate(${i * 140} 0)`}>
+          <ellipse cx={62} cy={32} rx={52} ry={26} fill={fill} stroke="var(--s0-line)" strokeWidth={2} />
+          <text x={62} y={80} textAnchor="middle" fontSize={15}>
+            {name}: {['not yet', 'soft breads', 'crusty breads', 'out now'][i]}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}

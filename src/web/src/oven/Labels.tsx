@@ -1,0 +1,42 @@
+// Labels to print: what it is, when it was baked, until when it keeps, what is in it.
+import { useParams } from 'react-router';
+import { api } from '../api/client';
+import { calendarDay } from '../api/clock';
+import { Loading } from '../parts/Loading';
+
+export default function Labels() {
+  const { id = '' } = useParams();
+  const { data, error } = api.useQuery('get', '/api/bakes/{id}/labels', { params: { path: { id } } });
+  if (!data) return <Loading error={error} />;
+  return (
+    <>
+      <header className="book-head no-print">
+        <h1>Labels</h1>
+        <button className="button do" onClick={() => window.print()}>
+          Print
+        </button>
+      </header>
+      <div className="labels">
+        {data.flatMap((l, k) =>
+          Array.from({ length: Math.min(l.pieces, 24) }, (_, i) => (
+            <article key={`${k}-${i}`} className="label">
+              <h2>{l.name}</h2>
+              <p>
+                {l.what}, {l.weight}
+              </p>
+              <p>
+                Baked {calendarDay(l.baked)}.{' '}
+                {l.keepBy && `${l.keepCold ? 'Keep cold; use' : 'Best'} by ${calendarDay(l.keepBy)}.`}
+              </p>
+              <p>{l.ingredients}</p>
+              <p>
+                <b>{l.allergens}</b>
+              </p>
+            </article>
+          )),
+        )}
+      </div>
+      <p className="muted no-print">For sale or a public table, rules differ by place: ask your local food authority first.</p>
+    </>
+  );
+}

@@ -1,0 +1,29 @@
+// Quantities as this household reads them. How many digits, and in what, is the server's to say.
+import { api, type Schemas } from '../api/client';
+
+export function shown(unit: Schemas['ShownIn'], value: number) {
+  const figure = value * unit.factor + unit.offset;
+  const digits = Math.abs(figure) < unit.fine ? unit.digits + 1 : unit.digits;
+  return `${Number(figure.toFixed(digits))} ${unit.name}`;
+}
+
+const plain: Schemas['UnitsView'] = {
+  mass: { name: 'g', factor: 1, offset: 0, digits: 0, fine: 10 },
+  temperature: { name: '°C', factor: 1, offset: 0, digits: 0, fine: 0 },
+  length: { name: 'cm', factor: 0.1, offset: 0, digits: 0, fine: 10 },
+};
+
+export function useUnits() {
+  const { data } = api.useQuery('get', '/api/kitchen');
+  const units = data?.units ?? plain;
+  return {
+    mass: (grams: number) => shown(units.mass, grams),
+    heat: (celsius: number) => shown(units.temperature, celsius),
+    length: (millimetres: number) => shown(units.length, millimetres),
+    /** What a length is typed in, and its millimetres. */
+    lengthUnit: units.length.name,
+    millimetres: (typed: number) => (typed - units.length.offset) / units.length.factor,
+  };
+}
+
+export const percent = (share: number, digits = 1) => `${(share * 100).toFixed(digits)} %`;

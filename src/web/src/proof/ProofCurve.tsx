@@ -1,0 +1,151 @@
+// The proof as a curve with its uncertainty: now, the ready window, every look, and the piece as it was set down and as it should be.
+import type { Schemas } from '../api/client';
+import { clockTime, useNow } from '../api/clock';
+import { useUnits } from '../parts/units';
+import { useWidth } from '../parts/useWidth';
+
+type Proof = Schemas['ProofView'];
+
+export function ProofCurve({ proof }: { proof: Proof }) {
+  const now = useNow(1000);
+  const { heat } = useUnits();
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const height = 230;
+  const [left, bottom, top] = [8, 196, 14];
+  const from = Date.parse(proof.start);
+  const to = Math.max(Date.parse(proof.curve.at(-1)?.at ?? proof.start), now);
+  const most = Math.max(proof.wantedRise + 0.6, 1);
+  const x = (at: string | number) =>
+    left + ((width - left - 12) * ((typeof at === 'number' ? at : Date.parse(at)) - from)) / Math.max(1, to - from);
+  const y = (rise: number) => bottom - ((bottom - top) * Math.min(rise, most)) / most;
+  const line = (of: (p: Schemas['ProofPoint']) => number, back = false) =>
+    (back ? [...proof.curve].reverse() : proof.curve).map((p) => `${x(p.at).toFixed(1)} ${y(of(p)).toFixed(1)}`).join(' L ');
+  const hours = (to - from) / 3600e3;
+  const step = hours > 8 ? 2 : hours > 3 ? 1 : hours > 1.2 ? 0.5 : 0.25;
+  const ticks = Array.from({ length: 40 }, (_, i) => (Math.ceil(from / (step * 3600e3)) + i) * step * 3600e3).filter(
+    (t) => t < to,
+  );
+  return (
+    <section aria-label="Proof" className="proof-curve">
+      <div ref={ref}>
+        {width > 0 && (
+          <svg
+            className="picture"
+            viewBox={`0 0 ${width} ${height}`}
+            role="img"
+            aria-label={`Grown ${Math.round(proof.riseNow * 100)} % of ${Math.round(proof.wantedRise * 100)} % wanted${proof.early && proof.late ? `; ready from ${clockTime(proof.early)} to ${clockTime(proof.late)}` : ''}`}
+          >
+            {proof.early && proof.late && (
+              <rect
+                x={x(proof.early)}
+                y={top}
+                width={Math.max(3, x(proof.late) - x(proof.early))}
+                height={bottom - top}
+                fill="var(--good-soft)"
+                opacity={0.45}
+              />
+            )}
+            <path d={`M ${line((p) => p.fast)} L ${line((p) => p.slow, true)} Z`} fill="var(--s0-alt)" opacity={0.6} />
+            <path d={`M ${line((p) => p.rise)}`} fill="none" stroke="var(--s0-line)" strokeWidth={3} />
+            <line
+              x1={left}
+              x2={width - 12}
+              y1={y(proof.wantedRise)}
+              y2={y(proof.wantedRise)}
+              stroke="var(--good)"
+              strokeWidth={2}
+              strokeDasharray="6 5"
+            />
+            <text x={left + 4} y={y(proof.wantedRise) - 6} fontSize={14}>
+              wanted
+            </text>
+            {proof.moves.map((m) => (
+              <g key={m.step}>
+                <line
+                  x1={x(m.start)}
+                  x2={x(m.start)}
+                  y1={top}
+                  y2={bottom}
+                  stroke="var(--soft-ink)"
+                  strokeDasharray="3 4"
+                  strokeWidth={2}
+                />
+                <text x={x(m.start) + 5} y={bottom - 8} fontSize={14}>
+                  {m.short}
+                </text>
+              </g>
+            ))}
+            {proof.looks.map((l) => (
+              <circle key={l.at} cx={x(l.at)} cy={y(l.rise)} r={7} fill="var(--card)" stroke="var(--ink)" strokeWidth={3}>
+                <title>{`${clockTime(l.at)}: ${l.seen}`}</title>
+              </circle>
+            ))}
+            <line x1={x(now)} x2={x(now)} y1={top - 6} y2={bottom} stroke="var(--now)" strokeWidth={3} />
+            <circle cx={x(now)} cy={y(proof.riseNow)} r={5} fill="var(--now)" />
+            <line x1={left} x2={width - 12} y1={bottom} y2={bottom} stroke="var(--soft-ink)" />
+            {ticks.map((t) => (
+              <text key={t} x={x(t)} y={bottom + 20} fontSize={14} textAnchor="middle">
+                {clockTime(t)}
+              </text>
+            ))}
+          </svg>
+        )}
+      </div>
+      <div className="proof-facts">
+        <Sizes width={proof.width} />
+        <p>
+          {proof.early && proof.late ? (
+            <>
+              Ready between <b>{clockTime(proof.early)}</b> and <b>{clockTime(proof.late)}</b>.
+            </>
+          ) : (
+            'It does not get there where it stands.'
+          )}
+          <span className="muted">
+            {' '}
+            {heat(proof.placeNow)} {proof.place}; the dough is at {heat(proof.doughNow)}.
+          </span>
+        </p>
+      </div>
+      {proof.trouble && (
+        <p className="caution" role="status">
+          {proof.trouble}
+        </p>
+      )}
+    </section>
+  );
+}
+
+// Freshly set down, and at its wanted size: what the eye compares.
+function Sizes({ width }: { width: number }) {
+  const r = 26;
+  const grown = r * width;
+  return (
+    <svg
+      viewBox={`0 0 ${4 * grown + 20} ${2 * grown + 8}`}
+      width={170}
+      role="img"
+      aria-label={`Wanted: ${Math.round((width - 1) * 100)} % wider than set down`}
+    >
+      <circle cx={grown} cy={2 * grown - r + 4} r={r} fill="var(--s0)" stroke="var(--s0-line)" strokeWidth={2} />
+      <circle
+        cx={3 * grown + 10}
+        cy={2 * grown - r + 4}
+        r={r}
+        fill="none"
+        stroke="var(--s0-line)"
+        strokeDasharray="5 4"
+        strokeWidth={2}
+      />
+      <circle
+        cx={3 * grown + 10}
+        cy={grown + 4}
+        r={grown}
+        fill="var(--s0)"
+        fillOpacity={0.7}
+        stroke="var(--s0-line)"
+        strokeWidth={2}
+      />
+    </svg>
+  );
+}

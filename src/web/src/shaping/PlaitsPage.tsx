@@ -1,0 +1,57 @@
+// Every plait and tie, and any word a baker types.
+import { Input, Segmented } from 'antd';
+import { useState } from 'react';
+import { Field } from '../parts/Field';
+import { PlaitTrainer, type Plaited } from './PlaitTrainer';
+
+const kinds: [string, string, Plaited][] = [
+  ['3', 'Three strands', { tie: null, strands: 3 }],
+  ['4', 'Four', { tie: null, strands: 4 }],
+  ['6', 'Six', { tie: null, strands: 6 }],
+  ['2', 'Twist', { tie: null, strands: 2 }],
+  ['coil', 'Coil', { tie: 'coil', strands: 1 }],
+  ['knot', 'Knot', { tie: 'knot', strands: 1 }],
+  ['pretzel', 'Pretzel', { tie: 'pretzel', strands: 1 }],
+  ['own', 'Your own', { tie: null, strands: 4 }],
+];
+
+export default function PlaitsPage() {
+  const [kind, setKind] = useState('3');
+  const [strands, setStrands] = useState(4);
+  const [word, setWord] = useState('4 over 3 under 2 over 1');
+  const of = kinds.find(([id]) => id === kind)?.[2] ?? { tie: null, strands: 3 };
+  return (
+    <>
+      <h1>Plaits and knots</h1>
+      <div className="answers" role="group" aria-label="Which">
+        {kinds.map(([id, label]) => (
+          <button
+            key={id}
+            className={id === kind ? 'button small chosen' : 'button small'}
+            aria-pressed={id === kind}
+            onClick={() => setKind(id)}
+          >
+            {label}
+          </button>
+        ))}
+      </div>
+      {kind === 'own' && (
+        <div className="card own-plait">
+          <Field id="strands" label="Strands">
+            <Segmented value={strands} onChange={setStrands} options={[2, 3, 4, 5, 6, 7, 8]} aria-label="Strands" />
+          </Field>
+          <Field id="word" label="Moves, over and over: place, over or under each neighbour, commas between moves">
+            <Input id="word" value={word} onChange={(e) => setWord(e.target.value)} />
+          </Field>
+        </div>
+      )}
+      <div className="card">
+        <PlaitTrainer
+          key={kind === 'own' ? `${strands}` : kind}
+          of={kind === 'own' ? { tie: null, strands } : of}
+          word={kind === 'own' ? word : ''}
+        />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,195 @@
+// Draws what the core laid out: lanes, heat, strands, hands, windows, labels, and now.
+import type { Schemas } from '../api/client';
+import { clockTime, useNow } from '../api/clock';
+
+type Picture = Schemas['Picture'];
+type Point = Schemas['Point'];
+const laneNames: Record<Schemas['Lane'], string> = {
+  machine: 'Machine',
+  hands: 'Hands',
+  proof: 'Proof',
+  oven: 'Oven',
+  rack: 'Rack',
+  table: 'Table',
+};
+
+// Points are joined by curves that are level at each of them.
+const curve = (points: Point[]) =>
+  points
+    .map((p, i) => {
+      const before = points[i - 1];
+      if (!before) return `M${p.x} ${p.y}`;
+      if (before.y === p.y) return `H${p.x}`;
+      const middle = (before.x + p.x) / 2;
+      return `C${middle} ${before.y} ${middle} ${p.y} ${p.x} ${p.y}`;
+    })
+    .join('');
+const outline = (points: Point[]) => 'M' + points.map((p) => `${p.x} ${p.y}`).join('L') + 'Z';
+
+export function StrandPicture({ picture, title, hideNow }: { picture: Picture; title: string; hideNow?: boolean }) {
+  const { width, height, lanes } = picture;
+  const slim = picture.left < 50;
+  const last = lanes.at(-1);
+  const bottom = last ? last.top + last.height : height;
+  const at = (iso: string) => {
+    const [from, to] = [Date.parse(picture.from), Date.parse(picture.to)];
+    return picture.left + (picture.right - picture.left) * ((Date.parse(iso) - from) / (to - from));
+  };
+  const now = useNow(1000);
+  const nowX =
+    !hideNow && now >= Date.parse(picture.from) && now <= Date.parse(picture.to) ? at(new Date(now).toISOString()) : null;
+  return (
+    <svg className="picture" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={describe(picture, title)}>
+      {lanes.map((lane) => (
+        <g key={lane.lane}>
+          <rect x={0} y={lane.top} width={width} height={lane.height} rx={slim ? 4 : 7} fill={`var(--lane-${lane.lane})`} />
+          {!slim && (
+            <text x={14} y={lane.top + lane.height / 2 + 5} fontSize={15} fontWeight={700} opacity={0.85}>
+              {laneNames[lane.lane]}
+            </text>
+          )}
+        </g>
+      ))}
+      {picture.ticks.map((tick) => (
+        <g key={tick}>
+          <line x1={at(tick)} x2={at(tick)} y1={lanes[0]?.top} y2={bottom} stroke="var(--ink)" opacity={0.14} />
+          {(slim || nowX === null || Math.abs(nowX - at(tick)) > 54) && (
+            <text
+              x={at(tick)}
+              y={slim ? 10 : 20}
+              fontSize={slim ? 11 : 14}
+              textAnchor="middle"
+              style={{ fill: 'var(--soft-ink)' }}
+            >
+              {clockTime(tick)}
+            </text>
+          )}
+        </g>
+      ))}
+      {picture.heats.map((heat, i) => (
+        <path key={i} d={outline(heat.outline)} fill="var(--heat)" />
+      ))}
+      {picture.windows.map((w, i) => (
+        <g key={i}>
+          <rect
+            x={w.early}
+            y={w.y - 3}
+            width={Math.max(2, w.late - w.early)}
+            height={slim ? 4 : 7}
+            rx={3}
+            fill="var(--good-soft)"
+            stroke="var(--good)"
+          />
+          <rect x={w.best - 1.5} y={w.y - 6} width={3} height={slim ? 9 : 13} fill="var(--good)" />
+        </g>
+      ))}
+      {picture.strands.map((strand) => (
+        <g key={strand.hue} className={`hue-${strand.hue % 4}`} fill="none" strokeLinejoin="round">
+          {strand.ribbons.map((ribbon, i) => {
+            const d = curve(ribbon.points);
+            const fine = ribbon.thickness < 6;
+            // Pieces of a plait butt against one another; whole lengths of dough have round ends.
+            const cap = fine || ribbon.points.length === 2 ? 'butt' : 'round';
+            return (
+              <g key={i}>
+                <path d={d} stroke="var(--edge)" strokeWidth={ribbon.thickness + (fine ? 0.7 : 2.4)} strokeLinecap={cap} />
+                <path
+                  d={d}
+                  stroke={ribbon.shade === 1 ? 'var(--alt)' : 'var(--fill)'}
+                  strokeWidth={ribbon.thickness - (fine ? 0.2 : 0)}
+                  strokeLinecap={cap}
+                />
+              </g>
+            );
+          })}
+        </g>
+      ))}
+      {picture.hands.map((mark, i) => (
+        <rect
+          key={i}
+          x={mark.from}
+          y={mark.y - (slim ? 2 : 3.5)}
+          width={Math.max(slim ? 3 : 6, mark.to - mark.from - 1)}
+          height={slim ? 4 : 7}
+          rx={slim ? 2 : 3.5}
+          fill={mark.state === 'done' ? 'var(--soft-ink)' : 'var(--ink)'}
+          opacity={mark.state === 'skipped' ? 0.25 : mark.state === 'done' ? 0.55 : 1}
+        />
+      ))}
+      {picture.labels.map((label, i) => (
+        <PictureLabel key={i} label={label} slim={slim} bottom={bottom} width={width} />
+      ))}
+      {nowX !== null && <NowLine x={nowX} now={now} slim={slim} bottom={bottom} />}
+    </svg>
+  );
+}
+
+function PictureLabel({ label, slim, bottom, width }: { label: Schemas['Label']; slim: boolean; bottom: number; width: number }) {
+  if (label.kind === 'ready') {
+    const r = slim ? 9 : 15;
+    return (
+      <g>
+        <circle cx={label.x} cy={label.y} r={r} fill="var(--card)" stroke="var(--ink)" strokeWidth={slim ? 2 : 3} />
+        <text x={label.x} y={label.y + (slim ? 4 : 5)} fontSize={slim ? 11 : 15} fontWeight={700} textAnchor="middle">
+          {label.count}
+        </text>
+        <text
+          x={Math.min(label.x, width - (slim ? 18 : 24))}
+          y={bottom + (slim ? 13 : 19)}
+          fontSize={slim ? 12 : 15}
+          fontWeight={700}
+          textAnchor="middle"
+        >
+          {label.at && clockTime(label.at)}
+        </text>
+      </g>
+    );
+  }
+  const named = `${label.text} · ${Math.round(label.mass ?? 0)} g`;
+  const said = {
+    dough: named,
+    'dough-beside': named,
+    'oven-on': `on ${label.at ? clockTime(label.at) : ''} · ${Math.round(label.heat ?? 0)} °C`,
+    window: `${label.at ? clockTime(label.at) : ''} to ${label.until ? clockTime(label.until) : ''}`,
+  }[label.kind];
+  const inside = label.kind === 'dough';
+  return (
+    <text
+      x={label.x}
+      y={label.y + 5}
+      fontSize={inside ? 15 : 14}
+      fontWeight={700}
+      textAnchor={label.anchor}
+      style={{
+        fill: label.kind === 'oven-on' ? 'var(--heat-ink)' : label.kind === 'window' ? 'var(--good)' : undefined,
+        paintOrder: 'stroke',
+      }}
+      className={inside ? 'on-dough' : undefined}
+    >
+      {said}
+    </text>
+  );
+}
+
+function NowLine({ x, now, slim, bottom }: { x: number; now: number; slim: boolean; bottom: number }) {
+  return (
+    <g>
+      <line x1={x} x2={x} y1={slim ? 4 : 24} y2={bottom + 3} stroke="var(--now)" strokeWidth={slim ? 2 : 3} />
+      <circle cx={x} cy={bottom + 3} r={slim ? 3 : 5} fill="var(--now)" />
+      {!slim && (
+        <g>
+          <rect x={x - 31} y={1} width={62} height={25} rx={12.5} fill="#c4360f" />
+          <text x={x} y={19} fontSize={15} fontWeight={700} textAnchor="middle" style={{ fill: '#fff' }}>
+            {clockTime(now)}
+          </text>
+        </g>
+      )}
+    </g>
+  );
+}
+
+function describe(picture: Picture, title: string) {
+  const ready = picture.labels.filter((l) => l.kind === 'ready').map((l) => `${l.count} ready at ${l.at ? clockTime(l.at) : ''}`);
+  const on = picture.labels.filter((l) => l.kind === 'oven-on').map((l) => `oven on at ${l.at ? clockTime(l.at) : ''}`);
+  return [title, ...on, ...ready].join(', ');
+}

@@ -1,0 +1,115 @@
+// The day: what is under way, what is next and when; start something.
+import { Link } from 'react-router';
+import { api, type BenchView } from '../api/client';
+import { clockTime, countdown, houseSpeed, span, useNow, utcOffsetMinutes } from '../api/clock';
+import { Loading } from '../parts/Loading';
+import { percent, useUnits } from '../parts/units';
+import { useWidth } from '../parts/useWidth';
+import { StrandPicture } from '../strands/StrandPicture';
+
+export function Today() {
+  const { data, error, refetch } = api.useQuery('get', '/api/today', undefined, {
+    refetchInterval: houseSpeed() > 1 ? 1500 : 10000,
+  });
+  const doughs = api.useQuery('get', '/api/doughs', { params: { query: { take: 11 } } });
+  const { mass } = useUnits();
+  if (!data) return <Loading error={error} retry={() => void refetch()} />;
+  const [first, ...others] = data.bakes;
+  return (
+    <>
+      {first ? <DayPicture bakes={data.bakes} /> : null}
+      {first ? <DayBar bake={first} /> : <Empty />}
+      {others.length > 0 && (
+        <section className="card" aria-label="Also under way">
+          <ul className="lines">
+            {others.map((b) => (
+              <li key={b.id}>
+                <Link to={`/bench/${b.id}`}>
+                  <b>{b.title}</b>
+                </Link>{' '}
+                {b.what} · {b.beat ? `${b.beat.phrase.short} at ${clockTime(b.beat.due)}` : ''} · ready {clockTime(b.ready)}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section aria-label="Start something">
+        <h2 style={{ margin: '6px 0 12px' }}>Start something</h2>
+        <div className="shelf">
+          {doughs.data?.doughs.map((d) => (
+            <Link key={d.id} className="card" to={`/lay-out?dough=${d.id}`}>
+              <h3>{d.name}</h3>
+              <span className="muted">
+                {mass(d.total)} · {percent(d.hydration, 0)} hydration
+              </span>
+            </Link>
+          ))}
+          {doughs.data && doughs.data.total > doughs.data.doughs.length && (
+            <Link className="card" to="/doughs">
+              <h3>All {doughs.data.total} doughs</h3>
+              <span className="muted">Search the book</span>
+            </Link>
+          )}
+          <Link className="card" to="/doughs/new">
+            <h3>Your own dough</h3>
+            <span className="muted">Type ingredients and grams</span>
+          </Link>
+        </div>
+      </section>
+    </>
+  );
+}
+
+function Empty() {
+  return (
+    <section className="bar">
+      <h1>Nothing is under way.</h1>
+      <p>Choose a dough, say when you want the bread, and see the day.</p>
+    </section>
+  );
+}
+
+function DayPicture({ bakes }: { bakes: BenchView[] }) {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const { data } = api.useQuery(
+    'post',
+    '/api/today/picture',
+    { body: { width, slim: width < 640, utcOffsetMinutes: utcOffsetMinutes() } },
+    { enabled: width > 0, placeholderData: (before) => before, refetchInterval: houseSpeed() > 1 ? 3000 : 30000 },
+  );
+  return (
+    <div className="picture-box" ref={ref}>
+      {data && <StrandPicture picture={data} title={`The day: ${bakes.map((b) => b.title).join(', ')}`} />}
+    </div>
+  );
+}
+
+function DayBar({ bake }: { bake: BenchView }) {
+  const now = useNow(500);
+  const { beat } = bake;
+  return (
+    <section className="bar today-bar" aria-label="Now">
+      <div>
+        <h1 aria-live="polite">{beat?.say}</h1>
+        <p>
+          {bake.title} ·{' '}
+          {beat && !beat.isDue
+            ? `${beat.phrase.short} in ${countdown(Date.parse(beat.due) - now)}`
+            : beat?.phrase.detail || `ready ${clockTime(bake.ready)}`}
+        </p>
+      </div>
+      <dl className="beats">
+        {bake.next.map((n) => (
+          <div key={n.step} style={{ display: 'contents' }}>
+            <dt>{clockTime(n.start)}</dt>
+            <dd>{n.short}</dd>
+          </div>
+        ))}
+      </dl>
+      <Link className="button do" to={`/bench/${bake.id}`} style={{ minHeight: 84, minWidth: 220, fontSize: '1.4rem' }}>
+        To the bench
+        <small>ready in {span(Date.parse(bake.ready) - now)}</small>
+      </Link>
+    </section>
+  );
+}

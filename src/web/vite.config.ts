@@ -1,0 +1,15 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+// The page is served by the server itself; only `./jolly dev` puts Vite in front of it.
+const server = `http://127.0.0.1:${process.env.JOLLY_PORT ?? 5210}`;
+const forward = { target: server, changeOrigin: true, headers: { origin: server } };
+
+export default defineConfig({
+  plugins: [react()],
+  build: { chunkSizeWarningLimit: 900 },
+  server: {
+    host: '127.0.0.1',
+    proxy: { '/api': forward, '/health': forward, '/live': { ...forward, ws: true } },
+  },
+});

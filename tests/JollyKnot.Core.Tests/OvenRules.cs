@@ -1,0 +1,84 @@
+using CsCheck;
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Shaping;
+using static JollyKnot.Core.Tests.DemoFormulas;
+
+namespace JollyKnot.Core.Tests;
+
+/// <summary>Heat in the middle of a piece, and what a probe says.</summary>
+public sealed class OvenRules
+{
+    private static readonly Temperature Boils = Celsius(100);
+
+    [Theory]
+    [InlineData(Body.Sphere, 1.5708, 1.2732), InlineData(Body.Cylinder, 1.2558, 1.2071), InlineData(Body.Slab, .8603, 1.1191)]
+    public void The_first_term_is_the_textbooks(Body body, double zeta, double c)
+    {
+        var (z, coefficient) = Conduction.Roots(body, 1)[0];
+        (z, coefficient).ShouldSatisfyAllConditions(r => r.z.ShouldBe(zeta, 1e-4), r => r.coefficient.ShouldBe(c, 1e-4));
+    }
+
+    [Theory]
+    [InlineData("pan-roll", 90, 11.2), InlineData("crusty-roll", 96, 13.9), InlineData("round-bun", 90, 10.7), InlineData("long-bun", 90, 10.4), InlineData("knot", 90, 10.5), InlineData("pretzel", 96, 12.5)]
+    [InlineData("plait-3", 90, 18.0), InlineData("coil", 90, 19.2), InlineData("baton", 96, 20.5), InlineData("tin-loaf", 96, 31.5), InlineData("filled-loaf", 90, 23.8), InlineData("tray-bread", 96, 21.9)]
+    [InlineData("pocket-flatbread", 96, 3.7), InlineData("griddle-flatbread", 96, 2.6), InlineData("griddle-round", 90, 8.7)]
+    public void The_middle_is_done_when_bakers_find_it_done(string id, double wanted, double minutes)
+    {
+        var family = Families.Find(id)!;
+        var shape = HeatShape.Of(family, family.Usual);
+        CoreHeat.At(shape, family.Bake.Heat, false, Minutes(minutes), Boils).Celsius.ShouldBe(wanted, .8);
+        CoreHeat.TimeTo(shape, family.Bake.Heat, false, Celsius(wanted), Boils)!.Value.TotalMinutes.ShouldBe(minutes, minutes * .055);
+    }
+
+    [Fact]
+    public void Two_readings_say_when_it_is_done()
+    {
+        ProbeReading[] read = [new(Minutes(14), Celsius(71)), new(Minutes(18), Celsius(82))];
+        Probe.Done(read, Celsius(90), Boils)!.Value.TotalMinutes.ShouldBe(22.8, .05);
+        Probe.Done(read[..1], Celsius(90), Boils).ShouldBeNull();
+        Probe.Done([new(Minutes(14), Celsius(50)), new(Minutes(18), Celsius(60))], Celsius(90), Boils).ShouldBeNull();
+        Probe.Done([new(Minutes(14), Celsius(71)), new(Minutes(15), Celsius(74))], Celsius(90), Boils).ShouldBeNull();
+        Probe.Done([new(Minutes(14), Celsius(71)), new(Minutes(18), Celsius(91))], Celsius(90), Boils).ShouldBe(Minutes(18));
+    }
+
+    [Fact]
+    public void Two_readings_of_the_physics_are_right_within_a_minute_and_a_half() =>
+        Gen.Select(Gen.Int[0, Families.All.Length - 1], Gen.Double[.8, 1.25], Gen.Double[-6, 6], Gen.Double[0, 1], Gen.Double[0, 1], Gen.Bool, Gen.Bool).Sample((which, size, hotter, first, second, fan, rich) =>
+        {
+            var family = Families.All[which];
+            var (shape, air) = (HeatShape.Of(family, family.Usual * size), Celsius(family.Bake.Heat.Celsius + (family.HeatedBy == HeatedBy.Griddle ? 0 : hotter)));
+            var wanted = Celsius(!rich ? 96 : family.Form is Form.Loaf or Form.Swirl ? 93 : 90);
+            if (CoreHeat.TimeTo(shape, air, fan, wanted, Boils) is not { } truth || CoreHeat.TimeTo(shape, air, fan, Celsius(65.1), Boils) is not { } from) return;
+            // Anywhere between 65 °C and done, at least two minutes apart.
+            var room = truth - from - Probe.Apart;
+            if (room < TimeSpan.Zero) return;
+            var at = from + room * first;
+            var then = at + Probe.Apart + (truth - at - Probe.Apart) * second;
+            ProbeReading Read(TimeSpan t) => new(t, CoreHeat.At(shape, air, fan, t, Boils));
+            Probe.Doubts([Read(at)], Read(then), Boils).ShouldBeNull();
+            var done = Probe.Done([Read(at), Read(then)], wanted, Boils, new(shape, Celsius(family.Bake.Heat.Celsius), fan))!.Value;
+            (done - truth).TotalMinutes.ShouldBe(0, family.Form is Form.Loaf or Form.Swirl ? 3 : 1.5, family.Id);
+        }, iter: 1200);
+
+    [Theory]
+    [InlineData(185, "over-boiling", "85 °C"), InlineData(204, "over-boiling", "96 °C"), InlineData(250, "over-boiling", "tin"), InlineData(60, "falling", "70"), InlineData(99, "jumping", "tin"), InlineData(-5, "too-cold", "probe"), InlineData(74, null, "")]
+    public void A_reading_that_cannot_be_is_asked_back(double core, string? code, string says)
+    {
+        var doubt = Probe.Doubts([new(Minutes(10), Celsius(70))], new(Minutes(10.5), Celsius(core)), Boils);
+        doubt?.Code.ShouldBe(code);
+        (doubt is null).ShouldBe(code is null);
+        if (doubt is not null) doubt.Reason.ShouldContain(says);
+    }
+
+    [Fact]
+    public void Hotter_longer_or_smaller_is_never_cooler_inside() =>
+        Gen.Select(Gen.Int[0, Families.All.Length - 1], Gen.Double[130, 270], Gen.Double[0, 60], Gen.Double[0, 5], Gen.Double[0, 20]).Sample((which, air, minutes, later, hotter) =>
+        {
+            var shape = HeatShape.Of(Families.All[which], Families.All[which].Usual);
+            var core = CoreHeat.At(shape, Celsius(air), false, Minutes(minutes), Boils).Celsius;
+            CoreHeat.At(shape, Celsius(air), false, Minutes(minutes + later), Boils).Celsius.ShouldBeGreaterThanOrEqualTo(core - .05);
+            CoreHeat.At(shape, Celsius(air + hotter), false, Minutes(minutes), Boils).Celsius.ShouldBeGreaterThanOrEqualTo(core - .05);
+            core.ShouldBeInRange(28 - 1e-6, 101);
+        });
+}

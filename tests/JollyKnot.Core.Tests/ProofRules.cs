@@ -1,0 +1,253 @@
+using CsCheck;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Learning;
+using JollyKnot.Core.Machines;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Proofing;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
+using static JollyKnot.Core.Tests.DemoFormulas;
+
+namespace JollyKnot.Core.Tests;
+
+/// <summary>Proofs through several places, what looks say of them, and what comes before and after the oven.</summary>
+public sealed class ProofRules
+{
+    private static readonly double[] LookedAt = [.45, .65, .85];
+
+    private static RiseConditions Piece(double grams, double dough = 28, double room = 19) =>
+        new(Grams(grams), Share.FromPercent(1.25), Share.FromPercent(6.25), Share.FromPercent(1.8), Celsius(dough), Celsius(room));
+
+    [Fact]
+    public void A_big_lump_rises_while_it_cools_overnight() =>
+        RiseModel.Along(Piece(450), [(Places.Fridge, TimeSpan.FromHours(10))], double.MaxValue).Points[^1].Rise.ShouldBe(1.6, .15);
+
+    [Fact]
+    public void Places_one_after_the_other_are_the_places_alone_put_together() =>
+        Gen.Select(Gen.Double[30, 500], Gen.Double[1, 20], Gen.Int[0, Places.All.Length - 1]).Sample((grams, hours, which) =>
+        {
+            var (piece, cold) = (Piece(grams), TimeSpan.FromMinutes(Math.Round(hours * 60)));
+            var along = RiseModel.Along(piece, [(Places.Fridge, cold), (Places.All[which], TimeSpan.FromHours(1))], double.MaxValue);
+            var first = RiseModel.Simulate(piece, Places.Fridge, new(0, 28), double.MaxValue, cold);
+            var second = RiseModel.Simulate(piece, Places.All[which], first.Points[^1], double.MaxValue, TimeSpan.FromHours(1));
+            along.Points[^1].ShouldBe(second.Points[^1]);
+            along.Points.Zip(along.Points.Skip(1)).ShouldAllBe(p => p.Second.Rise >= p.First.Rise);
+            // Colder beforehand never makes it faster.
+            var proof = Proof.Predict(piece, Places.Counter, 1, [], TimeSpan.Zero, cold: cold);
+            proof.Window!.Best.ShouldBeGreaterThanOrEqualTo(Proof.Predict(piece, Places.Counter, 1, [], TimeSpan.Zero).Window!.Best);
+        }, iter: 60);
+
+    [Fact]
+    public void Four_in_five_hold_the_truth_and_three_looks_halve_the_error()
+    {
+        // A thousand proofs with a true pace drawn from the prior, and looks with their noise; always the same ones.
+        var random = new Random(20260705);
+        double Normal() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+        var curve = RiseModel.Simulate(Piece(57), Places.Counter, 6);
+        var (held, before, after) = (0, 0d, 0d);
+        const int proofs = 1000;
+        for (var i = 0; i < proofs; i++)
+        {
+            var pace = Math.Exp(PaceBelief.Prior.Spread * Normal());
+            var truth = curve.TimeTo(1 / pace)!.Value;
+            var looks = LookedAt.Select(part => truth * part).Select(t => curve.At(t).Rise is var x ? new Look(x, pace * x + PaceBelief.LookError * Normal()) : null!);
+            var belief = PaceBelief.Prior.After([.. looks]);
+            TimeSpan At(double z) => curve.TimeTo(1 / (belief.Pace * Math.Exp(z * belief.Spread)))!.Value;
+            if (truth >= At(1.2816) && truth <= At(-1.2816)) held++;
+            before += Math.Abs((curve.TimeTo(1)!.Value - truth).TotalMinutes);
+            after += Math.Abs((At(0) - truth).TotalMinutes);
+        }
+        (held / (double)proofs).ShouldBeInRange(.75, .85);
+        after.ShouldBeLessThanOrEqualTo(before / 2);
+    }
+
+    [Fact]
+    public void Halving_the_step_moves_no_answer_by_a_fifth_of_a_percent() =>
+        Gen.Select(Gen.Double[20, 900], Gen.Double[16, 34], Gen.Double[4, 32]).Sample((grams, room, dough) =>
+        {
+            // The same equations in steps of a sixth of the model's.
+            var (piece, h) = (Piece(grams, dough, room), RiseModel.Step.TotalMinutes / 6);
+            var pace = RiseModel.Simulate(piece, Places.Counter, 1).TimeTo(1)!.Value.TotalMinutes;
+            var k = 1 / (45 * RiseModel.TemperatureFactor(27)) * Math.Pow(piece.Yeast.Percent, .8) * RiseModel.SugarFactor(piece.Sugar) * RiseModel.SaltFactor(piece.Salt);
+            var (x, t, time, tau) = (0d, dough, 0d, RiseModel.TimeConstant(piece.Piece).TotalMinutes);
+            while (x < 1)
+            {
+                var middle = room + (t - room) * Math.Exp(-h / 2 / tau);
+                var step = k * h * RiseModel.TemperatureFactor(middle);
+                if (x + step >= 1) { time += h * (1 - x) / step; break; }
+                (x, t, time) = (x + step, room + (t - room) * Math.Exp(-h / tau), time + h);
+            }
+            pace.ShouldBe(time, time * .002);
+        }, iter: 60);
+
+    [Fact]
+    public void Trouble_is_recognised_and_told()
+    {
+        Proof Look(Place place, params (double Minutes, Seen Seen)[] looks) => Proof.Predict(Piece(57), place, 1, [.. looks.Select(l => new LookTaken(Minutes(l.Minutes), l.Seen))], TimeSpan.Zero);
+        Look(Places.Counter, (30, Seen.Nothing), (45, Seen.Nothing)).Trouble.ShouldBe(ProofTrouble.DeadYeast);
+        // One look of nothing, or two too early, is no proof of anything.
+        Look(Places.Counter, (45, Seen.Nothing)).Trouble.ShouldBeNull();
+        Look(Places.Counter, (3, Seen.Nothing), (6, Seen.Nothing)).Trouble.ShouldBeNull();
+        Proof.Predict(Piece(57), Places.Counter, .35, [new(Minutes(60), Seen.Doubled)], TimeSpan.Zero).Trouble.ShouldBe(ProofTrouble.Over);
+        var hot = new Place("hot", "on the boiler", false, Celsius(60), 0, null);
+        Look(hot).Trouble.ShouldBe(ProofTrouble.TooWarm);
+        Look(Places.Fridge with { Steady = Celsius(1) }).Trouble.ShouldBe(ProofTrouble.DoesNotRise);
+        Look(Places.Counter, (20, Seen.Third), (25, Seen.Over)).Trouble.ShouldBe(ProofTrouble.Over);
+        Look(Places.Counter, (45, Seen.Doubled), (47, Seen.Third)).Trouble.ShouldBe(ProofTrouble.Contradicts);
+        Look(Places.Counter, (30, Seen.Half), (40, Seen.ThreeQuarters)).Trouble.ShouldBeNull();
+        // However slow the looks say it is, there is a window.
+        Look(Places.Counter, (40, Seen.Nothing), (90, Seen.Third)).Window.ShouldNotBeNull().Best.ShouldBeGreaterThan(Minutes(90));
+        // A poke tells of what is wanted.
+        Proof.CanGoIn(Seen.SlowDent, .35).ShouldBeTrue();
+        Proof.CanGoIn(Seen.SpringsBack, 1).ShouldBeFalse();
+        Look(Places.Counter, (30, Seen.SpringsBack)).Belief.Spread.ShouldBeLessThan(PaceBelief.Prior.Spread);
+    }
+
+    [Fact]
+    public void A_still_warm_oven_is_safe_after_a_while()
+    {
+        Place.SafeAfter(Celsius(190), Celsius(19)).TotalMinutes.ShouldBe(35 * Math.Log(171 / 19d), .01);
+        Place.SafeAfter(Celsius(30), Celsius(19)).ShouldBe(TimeSpan.Zero);
+        Places.Find("heated-off")!.At(TimeSpan.Zero, Celsius(19)).Celsius.ShouldBe(38);
+        Places.Find("heated-off")!.At(Minutes(35), Celsius(19)).Celsius.ShouldBe(19 + 19 / Math.E, .01);
+    }
+
+    [Fact]
+    public void Overnight_in_the_fridge_then_a_warm_oven_then_out_before_it_heats()
+    {
+        var spec = Spec(SoftRolls, "pan-roll", "oven-light", 16) with { Cold = TimeSpan.FromHours(10) };
+        var story = Story.Proofing(spec, 100);
+        story.State.Timetable["warm-up"]!.Start.ShouldBe(story.State.Timetable["start-proof"]!.End + TimeSpan.FromHours(10), TimeSpan.FromMinutes(1));
+        string[] order = ["start-proof", "cold", "warm-up", "proof", "clear-oven", "oven-on", "preheat", "load"];
+        order.Select(id => story.Slot(id).Start).ShouldBe(order.Select(id => story.Slot(id).Start).Order());
+        // Out two hours early: everything after it comes sooner, though not by as much.
+        var before = story.Slot("load").Start;
+        story.At(story.Minute("warm-up") - 120).Tell(new StepDone("warm-up"));
+        (before - story.Slot("load").Start).TotalMinutes.ShouldBeInRange(60, 120);
+    }
+
+    [Fact]
+    public void A_thermometer_at_the_place_beats_what_is_reckoned()
+    {
+        var story = Story.Proofing(Spec(SoftRolls, "pan-roll"), 100);
+        var before = story.Minute("load");
+        story.Tell(new PlaceMeasured("start-proof", Celsius(32))).Minute("load").ShouldBeLessThan(before - 5);
+        BakeRules.Refuses(story.State, new PlaceMeasured("shape", Celsius(30)) { At = story.Now })!.Field.ShouldBe("proof");
+        BakeRules.Refuses(story.State, new PlaceMeasured("start-proof", Celsius(400)) { At = story.Now })!.Code.ShouldBe("out-of-range");
+    }
+
+    [Fact]
+    public void A_probe_moves_the_end_of_the_bake_and_nonsense_does_not()
+    {
+        var story = Story.Proofing(Spec(PlaitDough, "plait-3", pieces: 2), 100).Tell(new StepDone("load"));
+        var (loaded, likely) = ((story.Now - Morning).TotalMinutes, story.Minute("unload"));
+        BakeRules.Refuses(story.State, new ProbeRead("load", Celsius(204)) { At = story.Now })!.Code.ShouldBe("over-boiling");
+        BakeRules.Refuses(story.State, new ProbeRead("bath", Celsius(70)) { At = story.Now })!.Field.ShouldBe("load");
+        story.At(loaded + 16).Tell(new ProbeRead("load", Celsius(66))).At(loaded + 20).Tell(new ProbeRead("load", Celsius(72)));
+        story.Minute("unload").ShouldBeGreaterThan(likely);
+        story.State.Chain.Batches[0].Probed.ShouldNotBeNull();
+        BakeRules.Refuses(story.State, new ProbeRead("load", Celsius(40)) { At = story.Now })!.Code.ShouldBe("falling");
+    }
+
+    [Fact]
+    public void This_kitchens_places_are_remembered_but_not_believed_at_once()
+    {
+        (BakePlan, BakeLog) Past(string place, Seen seen, double after)
+        {
+            var story = Story.Proofing(Spec(SoftRolls, "pan-roll", place), 100);
+            story.After(after).Tell(new ProofLooked("look-1", seen));
+            return (story.Plan, story.State.Log);
+        }
+        var slow = PaceMemory.For(Places.Counter, Enumerable.Repeat(Past("counter", Seen.Third, 40), 8));
+        slow.Pace.ShouldBeLessThan(.85);
+        slow.Spread.ShouldBeLessThan(PaceBelief.Prior.Spread);
+        var one = PaceMemory.For(Places.Counter, [Past("counter", Seen.Third, 40)]);
+        one.Pace.ShouldBeInRange(slow.Pace, 1);
+        // Another place says nothing of this one.
+        PaceMemory.For(Places.Counter, [Past("above-oven", Seen.Third, 40)]).Pace.ShouldBe(1);
+    }
+
+    [Fact]
+    public void The_griddle_goes_batch_by_batch_without_the_oven()
+    {
+        var kitchen = DemoFormulas.Kitchen with { Griddle = new("griddle", "Griddle", TinShape.Tray, Length.FromMillimetres(400), Length.FromMillimetres(260)) };
+        var spec = BakeSpec.Create(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), kitchen, Morning).Value;
+        var layout = Layout.Of(spec, Morning);
+        layout.Timetable["oven-on"].ShouldBeNull();
+        var (heats, load) = (layout.Timetable["griddle-heats"]!, layout.Timetable["load"]!);
+        heats.End.ShouldBeLessThanOrEqualTo(load.Start.AddSeconds(1));
+        var atOnce = spec.Batches[0].Bread.AtOnce!.Value;
+        atOnce.ShouldBeInRange(4, 12);
+        (layout.Timetable["bake"]!.End - layout.Timetable["bake"]!.Start).TotalMinutes.ShouldBe(13 * Math.Ceiling(12d / atOnce), .1);
+        BakeSpec.Create(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), DemoFormulas.Kitchen, Morning).Problems.Single().Field.ShouldBe("cuts[0].familyId");
+    }
+
+    [Fact]
+    public void Both_schools_of_the_pot()
+    {
+        var spec = Spec(Pretzels, "pretzel", pieces: 10);
+        double Bath(BakeSpec s) => Layout.Of(s, Morning).Timetable["bath"]! is var b ? (b.End - b.Start).TotalMinutes : 0;
+        Bath(spec).ShouldBe(4 * (50 + 40) / 60d, .01);
+        // The beats are the bath: all pieces once in and once out, and no time between them.
+        var print = Footprint.Of(Families.Find("pretzel")!, Grams(82))!;
+        foreach (var school in Enum.GetValues<PotSchool>())
+        {
+            var beats = spec.Pot.Beats(10, print, school);
+            beats.Where(b => b.Act == PotAct.In).Sum(b => b.Pieces).ShouldBe(10);
+            beats.Where(b => b.Act == PotAct.Out).Sum(b => b.Pieces).ShouldBe(10);
+            beats.Aggregate(TimeSpan.Zero, (sum, b) => sum + b.Length).ShouldBe(Pot.BathLength(spec.Pot.Batches(10, print), school));
+            beats.Any(b => b.Act == PotAct.Dip).ShouldBe(school == PotSchool.DipAfterBoil);
+        }
+        Bath(spec with { Bath = PotSchool.DipAfterBoil }).ShouldBe(4 * (120 + 40 + 10) / 60d, .01);
+    }
+
+    [Theory]
+    [InlineData(0, EggNeed.None), InlineData(12, EggNeed.Yolk), InlineData(30, EggNeed.Half), InlineData(60, EggNeed.Whole)]
+    public void No_more_egg_than_the_batch_needs(double wash, EggNeed need) => Keeping.EggFor(Grams(wash)).ShouldBe(need);
+
+    [Fact]
+    public void What_comes_out_is_lighter_and_keeps_so_long()
+    {
+        var rolls = Keeping.Of(Formula.Of(SoftRolls), Families.Find("pan-roll")!, Grams(57), false);
+        (Math.Round(rolls.Baked.Grams, 1), rolls.Crisp, rolls.Keeps.TotalDays, rolls.KeepCold).ShouldBe((51.3, false, 3, false));
+        var baton = Keeping.Of(Formula.Of(Pretzels), Families.Find("baton")!, Grams(300), false);
+        (Math.Round(baton.Baked.Grams, 3), baton.Crisp, baton.Keeps.TotalDays).ShouldBe((246, true, 1));
+        Keeping.Of(Formula.Of(Pretzels), Families.Find("pocket-flatbread")!, Grams(100), true).ShouldSatisfyAllConditions(k => k.Baked.Grams.ShouldBe(87, 1e-6), k => k.KeepCold.ShouldBeTrue(), k => k.Keeps.TotalDays.ShouldBe(3));
+    }
+
+    [Fact]
+    public void An_oven_heats_overshoots_cycles_and_loses_heat_at_the_door()
+    {
+        var oven = DemoFormulas.Kitchen.Ovens[0];
+        double At(double minutes, double? door = null) => OvenHeat.At(oven, Celsius(19), Celsius(190), Minutes(minutes), door is { } d ? Minutes(d) : null).Celsius;
+        (At(0), At(10)).ShouldBe((19, 119));
+        Enumerable.Range(18, 40).Max(m => At(m)).ShouldBeGreaterThan(193);
+        Enumerable.Range(40, 40).Max(m => Math.Abs(At(m) - 190)).ShouldBeLessThan(6);
+        At(60, 0).ShouldBe(At(60) - 15, .01);
+        At(60, 6).ShouldBe(At(60), 1);
+    }
+
+    [Fact]
+    public void The_first_rise_follows_the_machines_phases()
+    {
+        var (formula, dough) = (Formula.Of(SoftRolls), Grams(905));
+        FirstRise At(double minutes, double yeast = 1, Machine? machine = null) =>
+            FirstRise.Of(machine ?? Blue, formula with { Yeast = Share.FromPercent(formula.Yeast.Percent * yeast) }, dough, Celsius(19), Minutes(minutes));
+        // Nothing rises while it warms and kneads; at the beep of 92 min it has about doubled; left in the warm pan it goes on.
+        At(40).Rise.ShouldBe(0);
+        At(92).Rise.ShouldBe(1, .25);
+        At(122).Rise.ShouldBeGreaterThan(At(92).Rise);
+        // Out straight after kneading it wants a bowl; slow yeast is behind at the beep.
+        At(44).ToDoubled!.Value.TotalMinutes.ShouldBeInRange(35, 90);
+        At(92, .4).Rise.ShouldBeLessThan(.65);
+        At(300).ToDoubled.ShouldBe(TimeSpan.Zero);
+        // A knock-back takes the rise out again.
+        var old = new Machine("old", "Old", Grams(560), Grams(1000), "slow",
+            [new(PhaseKind.Knead, Minutes(20)), new(PhaseKind.Rise, Minutes(60)), new(PhaseKind.KnockBack, Minutes(1)), new(PhaseKind.Rise, Minutes(6))],
+            Display.Countdown, LoadOrder.LiquidsFirst, null);
+        At(87, 1, old).Rise.ShouldBeInRange(.1, .4);
+    }
+}

@@ -1,0 +1,222 @@
+using System.Text.Json;
+using CsCheck;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Cautions;
+using JollyKnot.Core.Dividing;
+using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Learning;
+using JollyKnot.Core.Machines;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Proofing;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Strands;
+using static JollyKnot.Core.Tests.DemoFormulas;
+
+namespace JollyKnot.Core.Tests;
+
+/// <summary>Rules that stand by themselves.</summary>
+public sealed class SmallRules
+{
+    [Fact]
+    public void The_pantry_is_made_of_shares_and_knows_each_word_once()
+    {
+        Ingredients.All.Select(i => i.Name).ShouldBeUnique();
+        foreach (var i in Ingredients.All)
+        {
+            foreach (var share in new[] { i.Water, i.Fat, i.Sugar, i.WaterGiven, i.Drinks, i.FlourInside, i.YeastStrength }) share.ShouldBeInRange(0, 1, i.Name);
+            (i.Water + i.Fat + i.Sugar).ShouldBeLessThanOrEqualTo(1.0001, i.Name);
+            Ingredients.Find($"  {i.Name.ToUpperInvariant()} ").ShouldBe(i);
+        }
+        Ingredients.Find("bread flour").ShouldBe(Ingredients.Find("strong white flour"));
+        Ingredients.Find("sawdust").ShouldBeNull();
+    }
+
+    [Theory]
+    [InlineData(57, 57, Verdict.Good), InlineData(59, 57, Verdict.Good), InlineData(60, 57, Verdict.PinchOff), InlineData(54, 57, Verdict.Add)]
+    [InlineData(1, 57, Verdict.Empty), InlineData(0, 57, Verdict.Empty), InlineData(-4, 57, Verdict.Empty), InlineData(408, 420, Verdict.Good), InlineData(433, 420, Verdict.Good), InlineData(434, 420, Verdict.PinchOff)]
+    public void A_piece_is_judged(int grams, int target, Verdict verdict) =>
+        new Piece(1, 0, 1, 1, target, Tolerance.Usual.At(target, Grams(1)), null, Verdict.Empty).Judge(grams, 2).ShouldBe(verdict);
+
+    [Fact]
+    public void Evenness_says_what_it_does_to_the_bake()
+    {
+        Evenness.Of([]).ShouldBeNull();
+        var even = Evenness.Of([50, 60, 70])!;
+        (even.Spread, Math.Round(even.Variation.Percent, 1)).ShouldBe((20, 13.6));
+        var between = Baking.BakeWindow.Between(Families.Find("pan-roll")!, Grams(50), Grams(70), Celsius(190));
+        between.TotalMinutes.ShouldBe(1.65, .05);
+    }
+
+    [Theory]
+    [InlineData("", false), InlineData("   ", false), InlineData("Vice-grip rolls", true), InlineData("Brötchen, 1½ × 40 °C (für morgen)", true), InlineData("面包 хлеб خبز", true)]
+    [InlineData("<b>bold</b>", false), InlineData("🥖", false), InlineData("a\u0000b", false), InlineData("a\nb", false), InlineData("a\u202Eb", false), InlineData("\uD800", false)]
+    public void A_name_is_plain_words(string name, bool fits) => (PlainText.CheckName(name, "name") is null).ShouldBe(fits);
+
+    [Fact]
+    public void Any_text_is_a_name_or_is_told_why_not() => Gen.String.Sample(text =>
+    {
+        var problem = PlainText.CheckName(text, "name");
+        problem?.Field.ShouldBe("name");
+        if (problem is null) text.ShouldNotContain('<');
+    });
+
+    [Theory]
+    [InlineData(double.NaN), InlineData(double.PositiveInfinity), InlineData(double.NegativeInfinity)]
+    public void A_quantity_is_finite(double value)
+    {
+        Should.Throw<ArgumentOutOfRangeException>(() => Mass.FromGrams(value));
+        Should.Throw<ArgumentOutOfRangeException>(() => Temperature.FromCelsius(value));
+        Should.Throw<ArgumentOutOfRangeException>(() => Length.FromMillimetres(value));
+        Should.Throw<ArgumentOutOfRangeException>(() => Share.FromFraction(value));
+    }
+
+    [Theory]
+    [InlineData("\"5\""), InlineData("1e999"), InlineData("null"), InlineData("{}"), InlineData("\"NaN\"")]
+    public void A_mass_is_read_from_a_number_only(string json) => Should.Throw<JsonException>(() => JsonSerializer.Deserialize<Mass>(json));
+
+    [Fact]
+    public void Quantities_are_written_as_their_number() =>
+        JsonSerializer.Serialize(new { mass = Grams(12.5), heat = Celsius(-3), rope = Length.FromMillimetres(453) }).ShouldBe("""{"mass":12.5,"heat":-3,"rope":453}""");
+
+    [Fact]
+    public void The_phase_of_a_cycle()
+    {
+        Blue.CycleLength.ShouldBe(Minutes(92));
+        Blue.PhaseAt(Minutes(19))!.Kind.ShouldBe(PhaseKind.Warm);
+        Blue.PhaseAt(Minutes(20))!.Kind.ShouldBe(PhaseKind.Knead);
+        Blue.PhaseAt(Minutes(91.9))!.Kind.ShouldBe(PhaseKind.Rise);
+        Blue.PhaseAt(Minutes(92)).ShouldBeNull();
+        Blue.PhaseAt(Minutes(-1)).ShouldBeNull();
+    }
+
+    [Fact]
+    public void Places_over_time()
+    {
+        double At(string place, double minutes) => Places.Find(place)!.At(Minutes(minutes), Celsius(19)).Celsius;
+        (At("counter", 500), At("oven-light", 500), At("proof-setting", 0), At("above-oven", 9), At("fridge", 0)).ShouldBe((19, 28, 35, 24, 4));
+        At("brief-warm", 0).ShouldBe(35);
+        At("brief-warm", 40).ShouldBe(19 + 16 / Math.E, 1e-9);
+    }
+
+    [Fact]
+    public void Cold_dough_in_the_fridge_says_it_does_not_rise_rather_than_guess()
+    {
+        var layout = Layout.Of(Spec(Pretzels, "pan-roll", "fridge"), Morning);
+        var proof = layout.Steps.Batches[0].Proof;
+        if (proof.Window is { } window) window.Best.ShouldBeGreaterThan(TimeSpan.FromHours(4));
+        else proof.Curve.Points[^1].Rise.ShouldBeLessThan(1.2);
+    }
+
+    [Fact]
+    public void Wash_is_enough_and_no_more()
+    {
+        var rolls = Finish.WashFor(Families.Find("pan-roll")!, Grams(57), 16);
+        rolls.Grams.ShouldBeInRange(8, 20);
+        Finish.WashFor(Families.Find("pan-roll")!, Grams(57), 32).Grams.ShouldBe(rolls.Grams * 2, 1e-9);
+    }
+
+    [Theory]
+    [InlineData("pan-roll", "counter", 190, Caution.ChokingAllergen, "paddle")]
+    [InlineData("pan-roll", "counter", 190, Caution.RawDough, "weigh-2")]
+    [InlineData("pan-roll", "counter", 190, Caution.RawDough, "divide")]
+    [InlineData("pan-roll", "counter", 190, Caution.RawDough, "brush")]
+    [InlineData("pan-roll", "counter", 190, Caution.MachineHands, "check-1")]
+    [InlineData("pan-roll", "counter", 190, Caution.LeftoverWash, "load")]
+    [InlineData("pan-roll", "counter", 190, Caution.CoolDown, "unload")]
+    [InlineData("pan-roll", "oven-light", 190, Caution.WarmOvenProof, "start-proof")]
+    [InlineData("pretzel", "counter", 230, Caution.BoilingBath, "bath")]
+    [InlineData("pretzel", "counter", 230, Caution.HotSurfaces, "load")]
+    public void A_caution_stands_at_the_step_where_it_matters(string family, string place, double heat, Caution caution, string step)
+    {
+        var spec = Spec(SoftRolls, family, place).With(b => b with { Heat = Celsius(heat) });
+        Cautions(spec).ShouldContain(new CautionAt(caution, step));
+    }
+
+    [Fact]
+    public void No_caution_without_its_reason()
+    {
+        var spec = Spec(Pretzels, "pan-roll").With(b => b with { Wash = Washes.None });
+        var found = Cautions(spec).Select(c => c.Caution).ToList();
+        foreach (var absent in new[] { Caution.HoneyInfant, Caution.BoilingBath, Caution.HotSurfaces, Caution.WarmOvenProof, Caution.LeftoverWash, Caution.TooWarm }) found.ShouldNotContain(absent);
+        Cautions(Spec(PlaitDough, "plait-3")).ShouldContain(new CautionAt(Caution.HoneyInfant, "review"));
+        var hot = new Place("shelf", "on the boiler", false, Celsius(44), 0, null);
+        Cautions(Spec(SoftRolls, "pan-roll") with { Place = hot }).ShouldContain(new CautionAt(Caution.TooWarm, "start-proof"));
+    }
+
+    private static System.Collections.Immutable.ImmutableArray<CautionAt> Cautions(BakeSpec spec) => CautionRules.Of(spec, Chain.Of(spec, SoFar.Nothing(Morning)));
+
+    [Fact]
+    public void The_record_sets_plan_beside_what_happened()
+    {
+        var story = Story.Proofing(Spec(SoftRolls, "pan-roll", pieces: 3), 100).Tell(new PartWeighed(1, Grams(290))).Tell(new PartWeighed(3, Grams(320)));
+        var record = BakeRecord.Of(story.State);
+        record.Parts.Select(p => p.Weighed).ShouldBe([290, null, 320]);
+        (record.Even.Single().Evenness.Spread, record.Dough, Math.Round(record.Expected.Grams)).ShouldBe((30, Grams(900), 905));
+        var taken = record.Steps.Single(s => s.Step.Id == "take-out");
+        (taken.Actual - taken.Planned)!.Value.TotalMinutes.ShouldBeInRange(-10, 10);
+        record.Steps.Single(s => s.Step.Id == "paddle").Actual.ShouldBeNull();
+        (record.Stars, record.FinishedAt).ShouldBe((null, null));
+        story.Skip("review");
+        BakeRecord.Of(story.State).FinishedAt.ShouldBe(story.Now);
+    }
+
+    [Fact]
+    public void A_strand_is_as_thick_as_it_is_heavy_and_opens_into_its_pieces()
+    {
+        Picture Draw(BakeSpec spec) => Layout.Of(spec, Morning) is var l
+            ? StrandLayout.Of([new(spec, l.Steps, l.Timetable, spec.ExpectedDough)], new(1248, false, TimeSpan.Zero)) : null!;
+        double Tube(Picture p) => p.Strands[0].Ribbons[^1].Thickness;
+        Tube(Draw(Spec(SoftRolls, "pan-roll"))).ShouldBeGreaterThan(Tube(Draw(Spec(SoftRolls.Scale(.5), "pan-roll"))) * 1.8);
+        foreach (var pieces in new[] { 1, 5, 16 }) Draw(Spec(SoftRolls, "pan-roll", pieces: pieces)).Strands[0].Ribbons.Length.ShouldBe(pieces + 1);
+        // A hundred threads would blur: fewer are drawn, and the table still says how many.
+        var many = Draw(Spec(SoftRolls, "pan-roll", pieces: 60));
+        many.Strands[0].Ribbons.Length.ShouldBeLessThan(30);
+        many.Labels.Single(l => l.Kind == LabelKind.Ready).Count.ShouldBe(60);
+    }
+
+    [Fact]
+    public void A_plait_in_the_picture_is_a_real_plait()
+    {
+        var spec = Spec(PlaitDough, "plait-3", pieces: 1);
+        var layout = Layout.Of(spec, Morning);
+        var picture = StrandLayout.Of([new(spec, layout.Steps, layout.Timetable, spec.ExpectedDough)], new(1248, false, TimeSpan.Zero));
+        var proof = picture.Lanes.Single(l => l.Lane == Lane.Proof);
+        var lengths = picture.Strands[0].Ribbons.Where(r => r.Points.Length == 2 && r.Points.All(p => p.Y > proof.Top && p.Y < proof.Top + proof.Height) && r.Points[0].X > 300);
+        // Between two crossings every strand is somewhere, and each strand sees every place: it travels.
+        var byShade = lengths.GroupBy(r => r.Shade).ToDictionary(g => g.Key, g => g.Select(r => Math.Round(r.Points[1].Y)).Distinct().Count());
+        byShade.Count.ShouldBe(3);
+        byShade.Values.ShouldAllBe(places => places >= 3);
+    }
+
+    [Fact]
+    public void Ticks_fall_on_the_households_hours()
+    {
+        var spec = Spec(SoftRolls, "pan-roll");
+        var layout = Layout.Of(spec, Morning.AddMinutes(7));
+        foreach (var offset in new[] { TimeSpan.Zero, TimeSpan.FromHours(5.5), TimeSpan.FromHours(-3.5) })
+        {
+            var picture = StrandLayout.Of([new(spec, layout.Steps, layout.Timetable, spec.ExpectedDough)], new(1248, false, offset));
+            picture.Ticks.Length.ShouldBeInRange(3, 16);
+            picture.Ticks.ShouldAllBe(t => t.ToOffset(offset).Minute % 30 == 0);
+        }
+    }
+
+    [Fact]
+    public void Ready_by_starts_as_late_as_it_can_and_says_when_it_cannot()
+    {
+        var ease = Layout.Of(Spec(SoftRolls, "pan-roll", readyBy: Morning.AddHours(10)), Morning);
+        (ease.Timetable.Ready, ease.LateBy).ShouldBe((Morning.AddHours(10), TimeSpan.Zero));
+        ease.Timetable.Start.ShouldBeGreaterThan(Morning.AddHours(6));
+        var hurry = Layout.Of(Spec(SoftRolls, "pan-roll", readyBy: Morning.AddHours(1)), Morning);
+        hurry.Timetable.Start.ShouldBe(Morning);
+        hurry.LateBy.ShouldBe(hurry.Timetable.Ready - Morning.AddHours(1));
+        hurry.LateBy.ShouldBeGreaterThan(TimeSpan.FromHours(1));
+    }
+
+    [Theory]
+    [InlineData(null, 57d, 16), InlineData(null, 300d, 3), InlineData(null, 5000d, 1), InlineData(9, null, 9), InlineData(null, null, 16)]
+    public void Pieces_or_a_weight_each(int? pieces, double? each, int count) =>
+        BakeSpec.Create(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll", pieces, each is { } g ? Grams(g) : null)), DemoFormulas.Kitchen, Morning).Value.Cuts[0].Pieces.ShouldBe(count);
+}

@@ -1,0 +1,73 @@
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Mvc.Testing;
+
+namespace JollyKnot.Server.Tests;
+
+/// <summary>A server on a real file of its own, which can be closed and opened again on the same file.</summary>
+public sealed class House : IDisposable
+{
+    private readonly string data = Directory.CreateTempSubdirectory("jolly-").FullName;
+    private WebApplicationFactory<Program> factory;
+
+    public House()
+    {
+        factory = Open();
+        Client = factory.CreateClient();
+    }
+
+    public HttpClient Client { get; private set; }
+
+    public HttpMessageHandler Handler() => factory.Server.CreateHandler();
+
+    public string File => Path.Combine(data, "jolly-knot.db");
+
+    public const string Rolls = "00000001-4a4b-4442-8000-000000000001";
+
+    public void Reopen()
+    {
+        factory.Dispose();
+        factory = Open();
+        Client = factory.CreateClient();
+    }
+
+    public async Task<(int Status, JsonNode Body)> Call(HttpMethod method, string path, object? body = null)
+    {
+        using var request = new HttpRequestMessage(method, path) { Content = body as HttpContent ?? (body is null ? null : JsonContent.Create(body)) };
+        using var answer = await Client.SendAsync(request);
+        var text = await answer.Content.ReadAsStringAsync();
+        return ((int)answer.StatusCode, text.Length > 0 && text[0] is '{' or '[' ? JsonNode.Parse(text)! : new JsonObject());
+    }
+
+    public Task<(int Status, JsonNode Body)> Get(string path) => Call(HttpMethod.Get, path);
+    public Task<(int Status, JsonNode Body)> Post(string path, object body) => Call(HttpMethod.Post, path, body);
+
+    public static object Layout(string dough = Rolls, object? choice = null) => new { doughId = dough, choice = choice ?? Choice() };
+
+    public static object Choice(string machine = "blue", string family = "pan-roll", string place = "counter", double? pieces = null, double? heat = null, string? readyBy = null) =>
+        Cuts(machine, place, readyBy, new { familyId = family, pieces, heat });
+
+    public static object Cuts(string machine, string place, string? readyBy, params object[] cuts) => new { machineId = machine, ovenId = "wall", placeId = place, cuts, readyBy };
+
+    public async Task<Guid> Bake(object? choice = null)
+    {
+        var id = Guid.NewGuid();
+        (await Post("/api/bakes", new { id, layout = Layout(choice: choice) })).Status.ShouldBe(200);
+        return id;
+    }
+
+    public async Task<(int Status, JsonNode Body)> Tell(Guid bake, object told)
+    {
+        var position = (int)(await Get($"/api/bakes/{bake}")).Body["position"]!;
+        return await Post($"/api/bakes/{bake}/events", new { id = Guid.NewGuid(), basedOn = position, @event = told });
+    }
+
+    public void Dispose()
+    {
+        factory.Dispose();
+        Directory.Delete(data, true);
+    }
+
+    private WebApplicationFactory<Program> Open() => new WebApplicationFactory<Program>().WithWebHostBuilder(b => b
+        .UseSetting("data", data).UseSetting("demo", "true").UseSetting("port", "0"));
+}

@@ -1,0 +1,220 @@
+// Check, divide and shape, by what a person sees and does.
+import { accessible, bake, call, choose, expect, rolls, sharing, tell, test } from './house.mjs';
+
+const ago = (minutes) => new Date(Date.now() - minutes * 60000).toISOString();
+const sentence = (page) => page.getByRole('heading', { level: 1 });
+
+// A bake whose dough lies on the table, weighed.
+async function weighed(server, choice, grams = 911) {
+  const id = await bake(server, choice);
+  await tell(
+    server,
+    id,
+    { type: 'step-done', step: 'start-cycle', at: ago(97) },
+    { type: 'dough-taken-out', step: 'take-out', feel: 'right' },
+    { type: 'dough-weighed', step: 'weigh-dough', mass: grams },
+  );
+  return id;
+}
+
+test.describe('a mixed cut by scale', () => {
+  test.use({ speed: 60 });
+  test('rolls, minis, a plait and a share for the fridge, laid out, divided, evened and in the oven', async ({
+    page,
+    server,
+  }) => {
+    test.slow();
+    await page.visit(`/lay-out?dough=${rolls}`);
+    // A plait pinned, minis pinned, a lump for the fridge, rolls from the rest.
+    await page.getByLabel('Pieces', { exact: true }).fill('6');
+    await page.getByRole('button', { name: 'Another shape' }).click();
+    await choose(page, 'Becomes 2', 'three-strand plaits');
+    await page.getByLabel('Pieces 2').fill('1');
+    await page.getByLabel('grams each 2').fill('270');
+    await page.getByRole('button', { name: 'Another shape' }).click();
+    await page.getByLabel('Pieces 3').fill('4');
+    await page.getByLabel('grams each 3').fill('30');
+    await page.getByRole('button', { name: 'Keep some cold' }).click();
+    await page.getByLabel('Grams kept').fill('150');
+    const bar = page.getByRole('img', { name: /The dough:/ });
+    await expect(bar).toHaveAccessibleName(
+      'The dough: 6 × 61 g pan rolls, 1 × 270 g three-strand plaits, 4 × 30 g pan rolls, 1 × 150 g for the fridge',
+    );
+    // What does not add up says so, and one touch makes the dough follow the cuts.
+    await page.getByLabel('grams each', { exact: true }).fill('80');
+    await expect(page.getByText(/These want 1020 g, and there will be 905 g/).first()).toBeVisible();
+    await page.getByRole('button', { name: 'Scale the dough to these' }).click();
+    await expect(bar).toHaveAccessibleName(/6 × 80 g pan rolls/);
+    await expect(page.getByText(/Scaled to/)).toHaveCount(0);
+    await page.getByRole('button', { name: 'Leave the dough as it is written' }).click();
+    await page.getByRole('button', { name: 'Fewer of the last' }).click();
+    await page.getByLabel('grams each', { exact: true }).fill('');
+    await page.getByLabel('Pieces 3').fill('4');
+    await expect(bar).toHaveAccessibleName(/6 × 61 g pan rolls.*4 × 30 g pan rolls/);
+    await accessible(page);
+    await page.getByRole('button', { name: 'Start this bake' }).click();
+    await expect(sentence(page)).toHaveText(/paddles/);
+
+    const id = page.url().split('/').at(-1);
+    await tell(
+      server,
+      id,
+      { type: 'step-done', step: 'start-cycle' },
+      { type: 'dough-taken-out', step: 'take-out', feel: 'right' },
+      { type: 'dough-weighed', step: 'weigh-dough', mass: 911 },
+    );
+    await expect(sentence(page)).toHaveText('Pan roll 1 of 6.');
+    // The first is a bit much, is pinched, and is taken with a plain key.
+    await page.getByRole('button', { name: 'Put on a bit much' }).click();
+    await expect(page.getByText('pinch off 6')).toBeVisible();
+    await page.getByRole('button', { name: 'Pinch 5' }).click();
+    await expect(page.getByText('good', { exact: true })).toBeVisible();
+    await sentence(page).click();
+    await page.keyboard.press(' ');
+    await expect(sentence(page)).toHaveText('Pan roll 2 of 6.');
+    // The rest is taken by itself, one put beside the other on the pan.
+    await page.getByLabel('take good ones by itself').click();
+    await expect(page.getByLabel('take good ones by itself')).toBeChecked();
+    for (let n = 2; n <= 6; n++) {
+      await expect(sentence(page)).toHaveText(`Pan roll ${n} of 6.`);
+      await page.getByRole('button', { name: /^Put on \d+ g/ }).click();
+    }
+    await expect(page.getByText(/6 on the pan/)).toBeVisible();
+    await page.getByRole('button', { name: 'Lift all off' }).click();
+    for (let n = 1; n <= 3; n++) {
+      await expect(sentence(page)).toHaveText(`Strand ${n} of 3, plait 1 of 1.`);
+      await page.getByRole('button', { name: /^Put on \d+ g/ }).click();
+    }
+    for (let n = 1; n <= 4; n++) {
+      await expect(sentence(page)).toHaveText(`Pan roll ${n} of 4.`);
+      await page.getByRole('button', { name: /^Put on \d+ g/ }).click();
+    }
+    await expect(sentence(page)).toHaveText('The share for the fridge.');
+    await page.getByRole('button', { name: /^Put on \d+ g/ }).click();
+    await expect(sentence(page)).toHaveText(/Put 15\d g into the fridge/);
+    const { body } = await call(server, `/api/bakes/${id}?step=divide`);
+    const pieces = body.station.pieces;
+    expect(pieces.map((p) => p.cut).join('')).toBe('00000011122223');
+    expect(Math.abs(pieces.reduce((sum, p) => sum + p.weighed, 0) - 911)).toBeLessThanOrEqual(6);
+    await page.getByRole('button', { name: 'It is cold' }).click();
+
+    // Each goes its own way from here: shaped, proofed, through the oven, to one table.
+    await expect(sentence(page)).toHaveText('Shape 6 pan rolls.');
+    const control = page.getByRole('group', { name: 'Controls' }).locator('.do');
+    const doubled = page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: /^Doubled/ });
+    const seen = new Set();
+    await expect(async () => {
+      seen.add(await sentence(page).textContent());
+      if (await doubled.isVisible()) await doubled.click({ timeout: 1000 });
+      else if (await control.isVisible()) await control.click({ timeout: 1000 });
+      await expect(sentence(page)).toHaveText(/How were they/, { timeout: 300 });
+    }).toPass({ timeout: 90_000 });
+    const all = [...seen].join('\n');
+    expect(all).toContain('Shape one three-strand plait.');
+    expect(all).toMatch(/Turn the wall oven to 180 °C|Load the wall oven: one three-strand plait/);
+    await expect(sentence(page)).toHaveText(/6 pan rolls, one three-strand plait, 4 pan rolls: ready/);
+  });
+});
+
+sharing('divided by ruler: marks along the log that was measured', async ({ page, server }) => {
+  const id = await weighed(server, { pieces: 8 });
+  await page.visit(`/bench/${id}`);
+  await page.getByText('By ruler').click();
+  await expect(sentence(page)).toHaveText('Divide into 8.');
+  await page.getByLabel(/Its length, cm/).fill('64');
+  await expect(page.getByRole('img', { name: /Cut at 8, 16, 24, 32, 40, 48, 56/ })).toBeVisible();
+  await page.getByLabel(/Its length, cm/).fill('4');
+  await expect(page.getByText('From 5 cm to 5 m of log.')).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'All divided' }).click();
+  await expect(sentence(page)).toHaveText('Shape 8 pan rolls.');
+  // Not weighed, so nothing is said of how even they are.
+  await expect(page.getByText(/between lightest and heaviest/)).toHaveCount(0);
+});
+
+sharing('divided by eye: a tree of cuts', async ({ page, server }) => {
+  const id = await weighed(server, { cuts: [{ familyId: 'pan-roll', pieces: 12 }, { share: 0.25 }] });
+  await page.visit(`/bench/${id}`);
+  await page.getByText('By eye').click();
+  const steps = page.getByRole('region', { name: 'By eye' }).getByRole('listitem');
+  await expect(steps).toHaveText(['apart: 75 % · 25 %', 'halve', 'each: halve', 'each: thirds']);
+  await accessible(page);
+  await page.getByRole('button', { name: 'All divided' }).click();
+  await expect(sentence(page)).toHaveText(/Put 22\d g into the fridge/);
+});
+
+sharing('what is seen and felt, the doses, the stop and its likely slips', async ({ page, server }) => {
+  const id = await bake(server);
+  await tell(
+    server,
+    id,
+    { type: 'step-done', step: 'start-cycle', at: ago(26.2) },
+    { type: 'step-skipped', step: 'paddle-turns' },
+  );
+  await page.visit(`/bench/${id}`);
+  await expect(sentence(page)).toHaveText('Check the dough: look and touch.');
+  await page.getByRole('button', { name: /^Pools round the paddle/ }).click();
+  await expect(page.getByLabel('Flour added, g')).toHaveValue('19');
+  await expect(page.getByText(/Then wait 3 min and look again/)).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Added' }).click();
+  // The next look shows what is in it now; past six percent it says stop.
+  await page.getByRole('button', { name: 'Check the dough again now' }).click();
+  await expect(page.getByText(/So far 19 g flour.*hydration, 939 g in the pan/)).toBeVisible();
+  await page.getByRole('button', { name: /^Pools round the paddle/ }).click();
+  await page.getByRole('button', { name: 'Added' }).click();
+  await page.getByRole('button', { name: 'Check the dough again now' }).click();
+  await expect(page.getByText(/No more doses: 38 g flour/)).toBeVisible();
+  await expect(page.getByText('Flour was left out, or a liquid went in twice?')).toBeVisible();
+  // Out early into a bowl: ordinary, and the times follow.
+  await page.getByRole('button', { name: 'All steps' }).click();
+  await page.getByRole('button', { name: 'Do Take the dough out' }).click();
+  await page.getByRole('button', { name: 'Bowl, 45 min' }).click();
+  await page.getByRole('button', { name: 'Still sticky' }).click();
+  await expect(sentence(page)).toHaveText('The dough is rising in its bowl.');
+});
+
+sharing('plaits are worked move by move, mirrored, and any word is checked', async ({ page }) => {
+  await page.visit('/plaits');
+  const say = page.locator('.trainer-say');
+  await expect(say).toHaveText('Lay 3 strands side by side, pinched together at the top.');
+  await page.keyboard.press('ArrowRight');
+  await expect(say).toHaveText('Strand 3 over 1 neighbour, to the left.');
+  await page.getByLabel('Left-handed').check();
+  await expect(say).toHaveText('Strand 1 over 1 neighbour, to the right.');
+  await page.getByLabel('Left-handed').uncheck();
+  await page.getByRole('button', { name: 'Back' }).click();
+  await page.getByLabel('From the middle').check();
+  await expect(page.getByText(/0 of 37/)).toBeVisible();
+  await page.getByRole('button', { name: 'Four' }).click();
+  await expect(say).toHaveText(/Lay 4 strands/);
+  await page.keyboard.press('ArrowRight');
+  await expect(say).toHaveText('Strand 4 over 2 neighbours, to the left.');
+  await page.getByRole('button', { name: 'Pretzel' }).click();
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next move' }).click();
+  await expect(say).toHaveText('Fold the ends down over the curve and press them on.');
+  await page.getByRole('button', { name: 'Your own' }).click();
+  await expect(page.getByText('It holds together.')).toBeVisible();
+  const word = page.getByLabel(/Moves, over and over/);
+  await word.fill('1 over 2, 2 over 1');
+  await expect(page.getByText(/A strand just hangs there/)).toBeVisible();
+  await expect(page.getByText(/It falls apart/)).toBeVisible();
+  await word.fill('1 beside 2');
+  await expect(page.getByText(/Not understood at “beside 2”/)).toBeVisible();
+  await accessible(page);
+});
+
+sharing('sixty pieces and a plait have their place on a phone', async ({ page, server }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const id = await weighed(server, {
+    cuts: [
+      { familyId: 'pan-roll', pieces: 56 },
+      { familyId: 'plait-4', pieces: 1, each: 260 },
+    ],
+  });
+  await page.visit(`/bench/${id}`);
+  await expect(page.getByRole('region', { name: 'pan rolls' }).getByRole('listitem')).toHaveCount(56);
+  await expect(page.getByRole('region', { name: 'four-strand plaits' }).getByRole('listitem')).toHaveCount(4);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await accessible(page);
+});

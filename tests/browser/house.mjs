@@ -1,0 +1,110 @@
+// What every browser test stands on: a server of its own, and a page that must stay without complaint.
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test as base } from '@playwright/test';
+import { Server } from './server.mjs';
+
+export { expect };
+let next = 0;
+
+export const test = base.extend({
+  speed: [1, { option: true }],
+  demo: [true, { option: true }],
+  // A test that changes nothing others look at may use a server that others use too.
+  shared: [false, { option: true }],
+  houseOfAll: [
+    async ({}, use, info) => {
+      let server;
+      await use(async () => (server ??= await new Server(5400 + info.workerIndex * 100).start()));
+      await server?.stop();
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ speed, demo, shared, houseOfAll }, use, info) => {
+    if (shared) return await use(await houseOfAll());
+    const server = await new Server(5401 + info.workerIndex * 100 + next++, { speed, demo }).start();
+    await use(server);
+    await server.stop();
+  },
+  // Complaints of the browser fail the test, except those about a server that the test itself killed.
+  page: async ({ page, server }, use) => {
+    const complaints = [];
+    page.on('console', (m) => ['error', 'warning'].includes(m.type()) && complaints.push(m.text()));
+    page.on('pageerror', (e) => complaints.push(String(e)));
+    page.complaints = complaints;
+    page.visit = (path) => page.goto(server.url + path);
+    await use(page);
+    expect(complaints.filter((c) => !/ERR_CONNECTION|WebSocket|net::ERR|status of 4(00|09)/.test(c))).toEqual([]);
+  },
+});
+
+/** A test that shares its server with others. */
+export const sharing = test.extend({ shared: [true, { option: true }] });
+
+/** axe finds nothing serious. */
+export async function accessible(page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations
+      .filter((v) => ['serious', 'critical'].includes(v.impact))
+      .map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`),
+  ).toEqual([]);
+}
+
+/** The server's answer to a call, for setting a scene. */
+export async function call(server, path, body, method = body === undefined ? 'GET' : 'POST') {
+  const answer = await fetch(server.url + path, {
+    method,
+    ...(body === undefined
+      ? {}
+      : {
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(body),
+        }),
+  });
+  return { status: answer.status, body: await answer.json().catch(() => null) };
+}
+
+export const rolls = '00000001-4a4b-4442-8000-000000000001';
+
+/** A new bake, kept. */
+export async function bake(
+  server,
+  { familyId = 'pan-roll', pieces = null, each = null, cut = {}, ...choice } = {},
+  dough = rolls,
+) {
+  const id = crypto.randomUUID();
+  const layout = {
+    doughId: dough,
+    choice: {
+      machineId: 'blue',
+      ovenId: 'wall',
+      placeId: 'counter',
+      cuts: [{ familyId, pieces, each, ...cut }],
+      ...choice,
+    },
+  };
+  expect((await call(server, '/api/bakes', { id, layout })).status).toBe(200);
+  return id;
+}
+
+export async function tell(server, id, ...events) {
+  for (const event of events) {
+    const { body } = await call(server, `/api/bakes/${id}`);
+    const told = await call(server, `/api/bakes/${id}/events`, {
+      id: crypto.randomUUID(),
+      basedOn: body.position,
+      event,
+    });
+    expect(told.status, JSON.stringify(told.body)).toBe(200);
+  }
+}
+
+/** Chooses from a list as a person does: opens it, picks, and sees it picked. */
+export async function choose(page, label, option) {
+  const field = page.getByRole('combobox', { name: label, exact: true });
+  await expect(async () => {
+    await field.click({ timeout: 2000 });
+    await page.locator(`.ant-select-dropdown:visible .ant-select-item-option[title="${option}"]`).click({ timeout: 2000 });
+    await expect(page.locator('.ant-select', { has: field })).toContainText(option, { timeout: 2000 });
+  }).toPass();
+}

@@ -1,0 +1,146 @@
+// Nothing is lost, two screens agree, and what is due calls until it is heard.
+import { accessible, bake, call, expect, rolls, tell, test } from './house.mjs';
+
+test('killed in mid-bake and started again: every event there, the countdown right to the second', async ({ page, server }) => {
+  const id = await bake(server);
+  await tell(server, id, { type: 'step-done', step: 'start-cycle' });
+  await page.visit(`/bench/${id}`);
+  const timer = page.getByRole('timer');
+  await expect(timer).toHaveText(/^\d+:\d\d$/);
+  const { body: before } = await call(server, `/api/bakes/${id}`);
+  await server.kill();
+  await page.getByRole('button', { name: /^Skip/ }).click();
+  await expect(page.getByText('Not kept yet')).toBeVisible();
+  await server.start();
+  // What was told while it was away arrives once.
+  await expect(page.getByRole('button', { name: 'Take back Skipped' })).toBeVisible();
+  const { body: after } = await call(server, `/api/bakes/${id}`);
+  expect(after.position).toBe(before.position + 1);
+  expect(after.steps.find((s) => s.step === 'start-cycle').end).toBe(before.steps.find((s) => s.step === 'start-cycle').end);
+  const [minutes, seconds] = (await timer.textContent()).split(':').map(Number);
+  expect(Math.abs(minutes * 60 + seconds - (Date.parse(after.beat.due) - Date.now()) / 1000)).toBeLessThan(2);
+});
+
+test('two screens on one bake show the same, and only one of two rivals is believed', async ({ page, server, browser }) => {
+  const id = await bake(server);
+  const other = await (await browser.newContext({ timezoneId: 'Europe/Berlin' })).newPage();
+  await page.visit(`/bench/${id}`);
+  await other.goto(`${server.url}/bench/${id}`);
+  await page.getByRole('button', { name: 'In', exact: true }).click();
+  for (const screen of [page, other])
+    await expect(screen.getByRole('heading', { level: 1 })).toHaveText('Weigh in the whole milk.', { timeout: 2000 });
+
+  const event = { type: 'ingredient-weighed', step: 'weigh-1', mass: 300 };
+  const told = crypto.randomUUID();
+  const post = (body) => call(server, `/api/bakes/${id}/events`, body);
+  expect((await post({ id: told, basedOn: 1, event })).body.again).toBe(false);
+  expect((await post({ id: told, basedOn: 1, event })).body).toMatchObject({
+    again: true,
+    position: 2,
+  });
+  const rival = await post({
+    id: crypto.randomUUID(),
+    basedOn: 1,
+    event: { ...event, mass: 301 },
+  });
+  expect(rival).toMatchObject({
+    status: 409,
+    body: { type: 'urn:jolly-knot:problem:conflict', position: 2 },
+  });
+  await expect(other.getByRole('heading', { level: 1 })).toHaveText('Weigh in the egg.');
+});
+
+test('what is due rings on every page, also after a reload, until it is heard on any screen', async ({
+  page,
+  server,
+  browser,
+}) => {
+  const id = await bake(server);
+  const due = new Date(Date.now() - 22 * 60000).toISOString();
+  await page.visit('/doughs');
+  await tell(server, id, { type: 'step-done', step: 'start-cycle', at: due });
+  const ringing = (p) => p.evaluate(() => document.title.startsWith('●'));
+  await expect(page.getByRole('alert')).toContainText('Do the paddles turn?');
+  expect(await ringing(page)).toBe(true);
+  await page.reload();
+  await expect(page.getByRole('alert')).toContainText('Do the paddles turn?');
+  await accessible(page);
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(server.url);
+  await other.getByRole('button', { name: 'Heard' }).click();
+  for (const screen of [page, other]) await expect(screen.getByRole('button', { name: 'Heard' })).toHaveCount(0);
+  expect(await ringing(page)).toBe(false);
+});
+
+test('the bell sounds while the tab sleeps', async ({ page, server }) => {
+  await page.addInitScript(() => {
+    window.played = 0;
+    const play = HTMLMediaElement.prototype.play;
+    HTMLMediaElement.prototype.play = function () {
+      return play.call(this).then(() => void (window.played += this.loop && !this.paused ? 1 : 0));
+    };
+  });
+  const id = await bake(server);
+  await page.visit('/');
+  // Another tab comes to the front.
+  const front = await page.context().newPage();
+  await front.goto('about:blank');
+  await front.bringToFront();
+  await tell(server, id, {
+    type: 'step-done',
+    step: 'start-cycle',
+    at: new Date(Date.now() - (21 * 60 - 3) * 1000).toISOString(),
+  });
+  await expect.poll(() => page.evaluate(() => window.played), { timeout: 15_000 }).toBeGreaterThan(0);
+});
+
+test('a body of fifty megabytes is refused before it is read', async ({ server }) => {
+  const { status, body } = await call(server, '/api/formulas', {
+    name: 'x'.repeat(50_000_000),
+    rows: [],
+  });
+  expect({ status, type: body.type }).toEqual({
+    status: 413,
+    type: 'urn:jolly-knot:problem:too-large',
+  });
+});
+
+test.describe('a dark phone, and keys alone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, colorScheme: 'dark' });
+
+  test('every view fits, reads and is found accessible', async ({ page, server }) => {
+    const { body: day } = await call(server, '/api/today');
+    const { body: past } = await call(server, '/api/logbook');
+    for (const path of [
+      '/',
+      '/doughs',
+      `/doughs/${rolls}`,
+      `/lay-out?dough=${rolls}`,
+      `/bench/${day.bakes[0].id}`,
+      '/logbook',
+      `/logbook/${past[0].id}`,
+    ]) {
+      await page.visit(path);
+      await expect(page.locator('main')).not.toContainText('One moment');
+      await page.waitForTimeout(300);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);
+      await accessible(page);
+    }
+  });
+
+  test('pieces are divided by keys alone', async ({ page, server }) => {
+    const id = await bake(server, { pieces: 4 });
+    await tell(server, id, {
+      type: 'dough-weighed',
+      step: 'weigh-dough',
+      mass: 800,
+    });
+    await page.visit(`/bench/${id}`);
+    for (const [i, grams] of ['205', '198', '199', '198'].entries()) {
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Piece ${i + 1} of 4.`);
+      await page.keyboard.type(grams);
+      await page.keyboard.press('Enter');
+    }
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Shape 4 pan rolls.');
+  });
+});

@@ -1,0 +1,22 @@
+import { defineConfig } from '@playwright/test';
+import { flags } from './server.mjs';
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.mjs',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  reporter: 'list',
+  use: {
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [...flags, '--autoplay-policy=no-user-gesture-required'],
+    },
+    screenshot: 'only-on-failure',
+    locale: 'en-GB',
+    timezoneId: 'Europe/Berlin',
+    viewport: { width: 1280, height: 800 },
+  },
+});

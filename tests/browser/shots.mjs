@@ -1,0 +1,201 @@
+// Refreshes docs/screenshots from demo data; with names, only those.
+import { mkdirSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { chromium } from '@playwright/test';
+import { choose } from './house.mjs';
+import { flags, Server } from './server.mjs';
+
+const only = process.argv.slice(2);
+const folder = resolve(import.meta.dirname, '../../docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const server = await new Server(5391).start();
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: flags,
+});
+const rolls = '00000001-4a4b-4442-8000-000000000001';
+
+const recipe = `Grandfather clock rolls
+Makes 16
+
+4 cups (500 g) strong white flour
+1¼ cups (300 ml) whole milk, lukewarm
+2 eggs plus 1 yolk
+1 packet instant yeast
+2–3 tbsp honey
+2 tbsp moon dust
+
+Egg wash: 1 egg + 1 tbsp milk
+
+Method
+1. Mix everything and knead.
+2. Bake at 190 °C for 16 minutes.
+`;
+
+const api = async (path, body) => {
+  const answer = await fetch(
+    server.url + path,
+    body === undefined
+      ? {}
+      : {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(body),
+        },
+  );
+  return answer.json();
+};
+const tell = async (bake, event) => {
+  const { position } = await api(`/api/bakes/${bake}`);
+  await api(`/api/bakes/${bake}/events`, {
+    id: crypto.randomUUID(),
+    basedOn: position,
+    event,
+  });
+};
+
+// A bake brought to the table, its dough weighed and some of its pieces.
+async function dividing(cuts, weighed) {
+  const id = crypto.randomUUID();
+  await api('/api/bakes', {
+    id,
+    layout: { doughId: rolls, choice: { machineId: 'blue', ovenId: 'wall', placeId: 'counter', cuts } },
+  });
+  const cycle = new Date(Date.now() - 97 * 60000).toISOString();
+  await tell(id, { type: 'step-done', step: 'start-cycle', at: cycle });
+  await tell(id, { type: 'dough-taken-out', step: 'take-out', feel: 'right' });
+  await tell(id, { type: 'dough-weighed', step: 'weigh-dough', mass: 911 });
+  for (const [i, mass] of weighed.entries()) await tell(id, { type: 'part-weighed', number: i + 1, mass });
+  return id;
+}
+
+async function shot(name, path, { size = [1280, 800], dark = false, before, full = false } = {}) {
+  if (only.length && !only.includes(name)) return;
+  const page = await browser.newPage({
+    viewport: { width: size[0], height: size[1] },
+    colorScheme: dark ? 'dark' : 'light',
+    timezoneId: 'UTC',
+    locale: 'en-GB',
+  });
+  page.on('console', (m) => ['error', 'warning'].includes(m.type()) && console.log(name, m.text()));
+  await page.goto(server.url + path);
+  await page.waitForLoadState('networkidle').catch(() => {});
+  await before?.(page);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: `${folder}/${name}.png`, fullPage: full });
+  console.log(`docs/screenshots/${name}.png`);
+  await page.close();
+}
+
+try {
+  const today = await api('/api/today');
+  const pretzels = today.bakes[0].id;
+  const book = await api('/api/logbook');
+  await shot('today', '/');
+  await shot('today-dark', '/', { dark: true });
+  await shot('lay-out', `/lay-out?dough=${rolls}`, {
+    before: async (page) => {
+      await page.getByLabel('Pieces').fill('8');
+      await page.getByRole('button', { name: 'Another shape' }).click();
+      await choose(page, 'Becomes 2', 'three-strand plaits');
+      await page.getByLabel('Pieces 2').fill('1');
+      await page.getByLabel('grams each 2').fill('300');
+      await page.evaluate(() => scrollTo(0, 0));
+    },
+  });
+  await shot('dough', `/doughs/${rolls}`);
+  await shot('read', '/doughs/read', { before: (page) => page.getByLabel(/Paste a recipe/).fill(recipe) });
+  await shot('load', `/doughs/${rolls}/load`);
+  await shot('kitchen', '/kitchen');
+  await shot('proof', `/bench/${pretzels}`);
+  await shot('bench-phone', `/bench/${pretzels}`, { size: [390, 844] });
+  await shot('logbook-page', `/logbook/${book[0].id}`);
+  const checked = crypto.randomUUID();
+  await api('/api/bakes', {
+    id: checked,
+    layout: {
+      doughId: rolls,
+      choice: { machineId: 'blue', ovenId: 'wall', placeId: 'counter', cuts: [{ familyId: 'pan-roll' }] },
+    },
+  });
+  await tell(checked, { type: 'step-done', step: 'start-cycle', at: new Date(Date.now() - 26.2 * 60000).toISOString() });
+  await tell(checked, { type: 'step-skipped', step: 'paddle-turns' });
+  await tell(checked, { type: 'alarms-hushed' });
+  await shot('dough-check', `/bench/${checked}`, {
+    before: (page) => page.getByRole('button', { name: /^Sticks to the finger/ }).click(),
+  });
+  await tell(checked, { type: 'stopped' });
+
+  const even = await dividing(
+    [{ familyId: 'pan-roll', pieces: 16 }],
+    [57, 62, 53, 57, 57, 51, 57, 57, 63, 56, 57, 57, 50, 57, 57, 63],
+  );
+  await shot('even-out', `/bench/${even}`);
+  await shot('plait', `/plaits`, {
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Four' }).click();
+      for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Next move' }).click();
+    },
+  });
+  await shot('tray', '/lay-out?dough=00000002-4a4b-4442-8000-000000000002', {
+    before: async (page) => {
+      await choose(page, 'Becomes', 'pretzels');
+      await page.getByRole('button', { name: 'Another shape' }).click();
+      await page.getByLabel('Pieces 2').fill('3');
+      await page.getByRole('heading', { name: 'Where they go' }).waitFor();
+      await page.evaluate(() =>
+        [...document.querySelectorAll('h2')].find((h) => h.textContent === 'Where they go').scrollIntoView(),
+      );
+    },
+  });
+  await tell(even, { type: 'stopped' });
+  // Plaits in the oven with a probe in one; pretzels at the pot; rolls out of the oven.
+  const make = (familyId, pieces, dough, more = {}) => {
+    const bake = crypto.randomUUID();
+    return api('/api/bakes', {
+      id: bake,
+      layout: {
+        doughId: dough,
+        choice: { machineId: 'blue', ovenId: 'wall', placeId: 'counter', cuts: [{ familyId, pieces }], ...more },
+      },
+    }).then(() => bake);
+  };
+  const ago = (minutes) => new Date(Date.now() - minutes * 60000).toISOString();
+  const plaited = await make('plait-3', 2, '00000003-4a4b-4442-8000-000000000003');
+  await tell(plaited, { type: 'dough-weighed', step: 'weigh-dough', mass: 833, at: ago(90) });
+  await tell(plaited, { type: 'step-done', step: 'load', at: ago(17) });
+  await tell(plaited, { type: 'step-done', step: 'turn', at: ago(3) });
+  await tell(plaited, { type: 'probe-read', load: 'load', core: 76.5, at: ago(4.5) });
+  await tell(plaited, { type: 'probe-read', load: 'load', core: 85, at: ago(1) });
+  await shot('oven', `/bench/${plaited}`);
+  await tell(plaited, { type: 'stopped' });
+  const boiled = await make('pretzel', 10, '00000002-4a4b-4442-8000-000000000002');
+  await tell(boiled, { type: 'dough-weighed', step: 'weigh-dough', mass: 825, at: ago(50) });
+  await tell(boiled, { type: 'step-done', step: 'start-proof', at: ago(40) });
+  for (const step of ['oven-on', 'pot-on']) await tell(boiled, { type: 'step-done', step, at: ago(25) });
+  await tell(boiled, { type: 'proof-looked', step: 'look-1', seen: 'half', at: ago(2) });
+  await tell(boiled, { type: 'alarms-hushed' });
+  await shot('pot', `/bench/${boiled}`, {
+    before: async (page) => {
+      await page.getByRole('button', { name: /The first are in/ }).click();
+      await page.waitForTimeout(4000);
+    },
+  });
+  await tell(boiled, { type: 'stopped' });
+  const cooled = await make('pan-roll', 16, rolls);
+  await tell(cooled, { type: 'step-done', step: 'load', at: ago(35) });
+  await tell(cooled, { type: 'step-done', step: 'unload', at: ago(16) });
+  await tell(cooled, { type: 'alarms-hushed' });
+  await shot('finish', `/bench/${cooled}`);
+  await tell(cooled, { type: 'stopped' });
+  const id = await dividing(
+    [{ familyId: 'pan-roll', pieces: 8 }, { familyId: 'plait-3', pieces: 1, each: 300 }, { each: 150 }],
+    [57, 56, 58, 57],
+  );
+  await api('/api/scale/put', { mass: 64 });
+  await shot('scale-station', `/bench/${id}`);
+  await shot('scale-station-phone', `/bench/${id}`, { size: [390, 844] });
+} finally {
+  await browser.close();
+  await server.stop();
+}
