@@ -169,7 +169,7 @@ sharing('what is seen and felt, the doses, the stop and its likely slips', async
   // Out early into a bowl: ordinary, and the times follow.
   await page.getByRole('button', { name: 'All steps' }).click();
   await page.getByRole('button', { name: 'Do Take the dough out' }).click();
-  await page.getByRole('button', { name: 'Bowl, 45 min' }).click();
+  await page.getByRole('button', { name: '45 min in a bowl' }).click();
   await page.getByRole('button', { name: 'Still sticky' }).click();
   await expect(sentence(page)).toHaveText('The dough is rising in its bowl.');
 });

@@ -169,7 +169,7 @@ sharing('the logbook shows a past bake, with its strand, weights and note', asyn
   await expect(page.getByText('Ends came undone on one; pinch harder.')).toBeVisible();
   await expect(page.getByRole('img', { name: /Three-wire plait.*oven on at.*2 ready at/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Weights: \d+ g/ })).toBeVisible();
-  await expect(page.getByText(/spread \d+ g\. Between the lightest/)).toBeVisible();
+  await expect(page.getByText(/^From \d+ to \d+ g: spread \d+ g\./)).toBeVisible();
 });
 
 for (const [what, size] of [

@@ -6,8 +6,8 @@ export default defineConfig({
   testMatch: '*.spec.mjs',
   workers: 2,
   fullyParallel: true,
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   reporter: 'list',
   use: {
     launchOptions: {
