@@ -44,11 +44,12 @@ builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
 builder.Services.AddSignalR(o => o.MaximumReceiveMessageSize = 4096).AddJsonProtocol(o => Json.Configure(o.PayloadSerializerOptions));
 JollyStore.AddTo(builder.Services, data);
 // The house clock is nobody else's: the web server's own timeouts stay real.
-builder.Services.AddSingleton(p => HouseClock.Start(p.GetRequiredService<Settings>(), speed).GetAwaiter().GetResult());
+builder.Services.AddSingleton(p => HouseClock.Start(p.GetRequiredService<Settings>(), speed, p.GetRequiredService<BakeBook>().LastTold().GetAwaiter().GetResult()).GetAwaiter().GetResult());
 builder.Services.AddSingleton(p => new SimulatedScale(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new SimulatedProbe(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new SimulatedOven(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new SimulatedRoom(p.GetRequiredService<HouseClock>()));
+builder.Services.AddSingleton(p => new SimulatedMachine(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new FedScale(p.GetRequiredService<SimulatedScale>(), TimeProvider.System));
 builder.Services.AddSingleton<IScale>(p => p.GetRequiredService<FedScale>());
 builder.Services.AddSingleton<KitchenKeeper>();

@@ -57,6 +57,13 @@ public sealed class BakeBook : IDisposable
     /// <param name="most">At most so many.</param>
     public Task<IReadOnlyList<StoredBake>> Closed(int most) => Listed(b => b.Where(x => x.ClosedAt != null).OrderByDescending(x => x.ClosedAt).Take(most));
 
+    /// <summary>When the last thing was told; null when nothing was.</summary>
+    public async Task<DateTimeOffset?> LastTold()
+    {
+        await using var db = await dbs.CreateDbContextAsync();
+        return await db.Events.MaxAsync(e => (DateTime?)e.ToldAt) is { } at ? new(DateTime.SpecifyKind(at, DateTimeKind.Utc)) : null;
+    }
+
     /// <summary>Keeps a new bake. Keeping it again changes nothing.</summary>
     /// <param name="id">Made by whoever laid it out.</param>
     /// <param name="plan">Its plan.</param>

@@ -212,9 +212,9 @@ public sealed class ProofRules
     public void What_comes_out_is_lighter_and_keeps_so_long()
     {
         var rolls = Keeping.Of(Formula.Of(SoftRolls), Families.Find("pan-roll")!, Grams(57), false);
-        (Math.Round(rolls.Baked.Grams, 1), rolls.Crisp, rolls.Keeps.TotalDays, rolls.KeepCold).ShouldBe((51.3, false, 3, false));
+        (Math.Round(rolls.Baked.Grams, 1), rolls.Cooling, rolls.Keeps.TotalDays, rolls.KeepCold).ShouldBe((51.3, CoolingWay.Cloth, 3, false));
         var baton = Keeping.Of(Formula.Of(Pretzels), Families.Find("baton")!, Grams(300), false);
-        (Math.Round(baton.Baked.Grams, 3), baton.Crisp, baton.Keeps.TotalDays).ShouldBe((246, true, 1));
+        (Math.Round(baton.Baked.Grams, 3), baton.Cooling, baton.Keeps.TotalDays).ShouldBe((246, CoolingWay.Rack, 1));
         Keeping.Of(Formula.Of(Pretzels), Families.Find("pocket-flatbread")!, Grams(100), true).ShouldSatisfyAllConditions(k => k.Baked.Grams.ShouldBe(87, 1e-6), k => k.KeepCold.ShouldBeTrue(), k => k.Keeps.TotalDays.ShouldBe(3));
     }
 

@@ -45,7 +45,8 @@ public sealed class SmallRules
         Evenness.Of([]).ShouldBeNull();
         var even = Evenness.Of([50, 60, 70])!;
         (even.Spread, Math.Round(even.Variation.Percent, 1)).ShouldBe((20, 13.6));
-        var between = Baking.BakeWindow.Between(Families.Find("pan-roll")!, Grams(50), Grams(70), Celsius(190));
+        var between = Bake(70) - Bake(50);
+        TimeSpan Bake(double grams) => Baking.BakeWindow.For(Families.Find("pan-roll")!, Grams(grams), Celsius(190)).Likely;
         between.TotalMinutes.ShouldBe(1.65, .05);
     }
 
@@ -112,9 +113,9 @@ public sealed class SmallRules
     [Fact]
     public void Wash_is_enough_and_no_more()
     {
-        var rolls = Finish.WashFor(Families.Find("pan-roll")!, Grams(57), 16);
+        var rolls = Finish.WashFor(Washes.Find("egg")!, Families.Find("pan-roll")!, Grams(57), 16);
         rolls.Grams.ShouldBeInRange(8, 20);
-        Finish.WashFor(Families.Find("pan-roll")!, Grams(57), 32).Grams.ShouldBe(rolls.Grams * 2, 1e-9);
+        Finish.WashFor(Washes.Find("egg")!, Families.Find("pan-roll")!, Grams(57), 32).Grams.ShouldBe(rolls.Grams * 2, 1e-9);
     }
 
     [Theory]

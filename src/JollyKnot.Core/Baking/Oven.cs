@@ -5,6 +5,17 @@ using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Baking;
 
+/// <summary>The marks on an oven's dial.</summary>
+public enum DialMarks
+{
+    /// <summary>Every 5 °C.</summary>
+    Celsius5,
+    /// <summary>Every 5 °F.</summary>
+    Fahrenheit5,
+    /// <summary>Every 25 °F.</summary>
+    Fahrenheit25,
+}
+
 /// <summary>An oven.</summary>
 /// <param name="Id">Stable name in the kitchen.</param>
 /// <param name="Name">As the household calls it.</param>
@@ -15,10 +26,25 @@ namespace JollyKnot.Core.Baking;
 /// <param name="Wide">Inner width, which a tray must not exceed; null takes any.</param>
 /// <param name="Deep">Inner depth; null takes any.</param>
 /// <param name="Fan">The dial is used with the fan on: the same bread wants it lower.</param>
-public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double DegreesPerMinute, double CoolsPerMinute = 4, int Racks = 1, bool Fan = false, Length? Wide = null, Length? Deep = null)
+/// <param name="Marks">The marks on its dial.</param>
+public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double DegreesPerMinute, double CoolsPerMinute = 4, int Racks = 1, bool Fan = false, Length? Wide = null, Length? Deep = null, DialMarks Marks = DialMarks.Celsius5)
 {
     /// <summary>How much lower the dial stands with the fan for the same minutes, °C. Bakers' usage.</summary>
     public const double FanLowers = 15;
+
+    // Until a stone is as hot as the air. Bakers' usage.
+    private static readonly TimeSpan StoneHeats = TimeSpan.FromMinutes(15);
+
+    /// <summary>The dial's step, in its own degrees.</summary>
+    public double DialStep => Marks == DialMarks.Fahrenheit25 ? 25 : 5;
+
+    /// <summary>The mark nearest to a temperature, on the dial.</summary>
+    public Temperature Nearest(Temperature heat)
+    {
+        if (Marks == DialMarks.Celsius5) return Kept(Temperature.FromCelsius(Math.Round(heat.Celsius / DialStep) * DialStep));
+        return Kept(Temperature.FromFahrenheit(Math.Round(heat.Fahrenheit / DialStep) * DialStep));
+        Temperature Kept(Temperature mark) => mark > Dial.To ? Dial.To : mark < Dial.From ? Dial.From : mark;
+    }
 
     /// <summary>Whether a tray or tin goes in, either way round.</summary>
     public bool Holds(Tin tin)
@@ -40,8 +66,11 @@ public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double
     public static TimeSpan Settling { get; } = TimeSpan.FromMinutes(5);
 
     /// <summary>From switching on in a room this warm to being ready to load.</summary>
-    public TimeSpan Preheat(Temperature heat, Temperature room) =>
-        TimeSpan.FromMinutes(Math.Max(0, heat.Celsius - room.Celsius) / DegreesPerMinute) + Settling;
+    /// <param name="heat">What it is set to.</param>
+    /// <param name="room">The kitchen.</param>
+    /// <param name="stone">With a stone that has to be hot too.</param>
+    public TimeSpan Preheat(Temperature heat, Temperature room, bool stone = false) =>
+        TimeSpan.FromMinutes(Math.Max(0, heat.Celsius - room.Celsius) / DegreesPerMinute) + Settling + (stone ? StoneHeats : TimeSpan.Zero);
 
     /// <summary>Refuses a temperature the dial does not have.</summary>
     /// <returns>Null when the dial has it.</returns>

@@ -87,9 +87,12 @@ public static class CautionRules
             case StepKind.Bath:
                 yield return Caution.BoilingBath;
                 break;
-            case StepKind.Load when chain.Of(step).Batch.Bread is var bread && (bread.Heat > HotOver || bread.OnGriddle):
+            case StepKind.Load when chain.Of(step).Batch.Bread is var bread && (bread.Heat > HotOver || bread.OnGriddle || bread.Pan?.IsStone == true):
                 yield return Caution.HotSurfaces;
-                if (bread.Family.Steamed) yield return Caution.Steam;
+                if (spec.SteamFor(bread) != Baking.Steam.None) yield return Caution.Steam;
+                break;
+            case StepKind.Load when spec.SteamFor(chain.Of(step).Batch.Bread) != Baking.Steam.None:
+                yield return Caution.Steam;
                 break;
             case StepKind.Score:
                 yield return Caution.Blade;

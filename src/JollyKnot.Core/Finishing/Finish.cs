@@ -10,7 +10,8 @@ namespace JollyKnot.Core.Finishing;
 /// <param name="Name">As shown.</param>
 /// <param name="Brushed">It is brushed on, so it takes hands and an amount.</param>
 /// <param name="Egg">It holds raw egg.</param>
-public sealed record Wash(string Id, string Name, bool Brushed, bool Egg);
+/// <param name="GramsPerSquareCentimetre">How much of it on the baked top. Bakers' usage.</param>
+public sealed record Wash(string Id, string Name, bool Brushed, bool Egg, double GramsPerSquareCentimetre = .02);
 
 /// <summary>Washes on offer.</summary>
 public static class Washes
@@ -23,8 +24,12 @@ public static class Washes
     [
         None,
         new("egg", "egg and water", true, true),
+        new("yolk", "yolk and water", true, true),
         new("milk", "milk", true, false),
         new("butter", "melted butter", true, false),
+        new("oil", "oil", true, false),
+        // Sieved on, a thin coat. Ours.
+        new("flour", "a dusting of flour", true, false, .008),
     ];
 
     /// <summary>The wash of this id, or null.</summary>
@@ -37,16 +42,20 @@ public static class Finish
     /// <summary>Brushing or scoring one piece. Bakers' usage.</summary>
     public static TimeSpan SecondsEach { get; } = TimeSpan.FromSeconds(10);
 
-    // Wash on baked top surface, g/cm². Bakers' usage.
-    private const double WashPerSquareCentimetre = .02;
+    /// <summary>Butter brushed on one hot roll, and a larger piece in proportion. Bakers' usage.</summary>
+    private static readonly (Mass Butter, Mass Piece) HotButter = (Mass.FromGrams(1.5), Mass.FromGrams(55));
 
-    /// <summary>Wash for so many pieces: 0.02 g/cm² of baked top, taken as an oval over the piece's grown footprint.</summary>
-    public static Mass WashFor(Family family, Mass piece, int pieces)
+    /// <summary>Butter for so many hot pieces: it goes with the surface, which goes with the mass to the power 2/3.</summary>
+    public static Mass ButterFor(Mass piece, int pieces) => HotButter.Butter * Math.Pow(piece / HotButter.Piece, 2 / 3d) * pieces;
+
+    /// <summary>Wash for so many pieces, on the baked top taken as an oval over the piece's grown footprint.</summary>
+    public static Mass WashFor(Wash wash, Family family, Mass piece, int pieces)
     {
+        ArgumentNullException.ThrowIfNull(wash);
         ArgumentNullException.ThrowIfNull(family);
         // What a tin shapes has about the top of its ball.
         var baked = (Footprint.Of(family, piece) ?? new(Sizes.BallAcross(piece), Sizes.BallAcross(piece))).Grown(family);
         var top = Math.PI / 4 * baked.Width.Millimetres * baked.Length.Millimetres / 100;
-        return Mass.FromGrams(top * WashPerSquareCentimetre * pieces);
+        return Mass.FromGrams(top * wash.GramsPerSquareCentimetre * pieces);
     }
 }

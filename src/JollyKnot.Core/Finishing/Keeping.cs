@@ -18,13 +18,24 @@ public enum EggNeed
     Whole,
 }
 
+/// <summary>How bread cools.</summary>
+public enum CoolingWay
+{
+    /// <summary>On a rack, uncovered: crisp.</summary>
+    Rack,
+    /// <summary>Under a cloth: soft.</summary>
+    Cloth,
+    /// <summary>Back in the oven as it cools, door ajar: crisper.</summary>
+    CoolingOven,
+}
+
 /// <summary>Bread out of the oven.</summary>
 /// <param name="Baked">What one weighs, its water lost.</param>
 /// <param name="CutAfter">Before it may be cut, from coming out.</param>
-/// <param name="Crisp">Its crust wants to stay crisp: on a rack, uncovered. Else soft: buttered or under a cloth.</param>
+/// <param name="Cooling">How it cools, by what its crust wants.</param>
 /// <param name="Keeps">In a bag on the counter, or in the fridge where it must be cold.</param>
 /// <param name="KeepCold">Filled or topped with what spoils: into the fridge.</param>
-public sealed record Keeping(Mass Baked, TimeSpan CutAfter, bool Crisp, TimeSpan Keeps, bool KeepCold)
+public sealed record Keeping(Mass Baked, TimeSpan CutAfter, CoolingWay Cooling, TimeSpan Keeps, bool KeepCold)
 {
     /// <summary>In the freezer, sliced first. Bakers' usage.</summary>
     public static TimeSpan Frozen { get; } = TimeSpan.FromDays(90);
@@ -32,19 +43,44 @@ public sealed record Keeping(Mass Baked, TimeSpan CutAfter, bool Crisp, TimeSpan
     /// <summary>An egg beaten with a tablespoon of water.</summary>
     public static Mass EggWash { get; } = Mass.FromGrams(65);
 
-    // A yolk with a spoon of water. Ours, from an 18 g yolk.
-    private static readonly Mass YolkWash = Mass.FromGrams(25);
+    // A slice, mm, and a square of tray bread, cm². Bakers' usage.
+    private const double Slice = 12, Square = 56;
+
+    /// <summary>Even shares of one: slices of a loaf, squares of a tray; null for what is eaten whole.</summary>
+    /// <param name="family">What it is.</param>
+    /// <param name="piece">One of it, as dough.</param>
+    /// <param name="pan">What it was baked in; null on a tray or unknown.</param>
+    public static (int Count, Length Each)? Slices(Family family, Mass piece, Tin? pan)
+    {
+        ArgumentNullException.ThrowIfNull(family);
+        if (family.Form == Form.Tray && pan is not null)
+        {
+            // Rows and columns nearest to square ones of about that size.
+            var side = Math.Sqrt(Square) * 10;
+            var (across, down) = (Math.Max(1, (int)Math.Ceiling(pan.Length.Millimetres / side)), Math.Max(1, (int)Math.Floor(pan.Width.Millimetres / side)));
+            return (across * down, Length.FromMillimetres(pan.Length.Millimetres / across));
+        }
+        var length = family.Form is Form.Loaf or Form.Swirl ? pan?.Length
+            : family.Form is Form.Plait or Form.Coil || (family.Form == Form.Log && family.Steamed) ? Footprint.Of(family, piece)?.Grown(family).Length : null;
+        if (length is not { } l) return null;
+        var slices = Math.Max(1, (int)Math.Round(l.Millimetres / Slice));
+        return (slices, Length.FromMillimetres(l.Millimetres / slices));
+    }
+
+    /// <summary>A yolk with a spoon of water. Ours, from an 18 g yolk.</summary>
+    public static Mass YolkWash { get; } = Mass.FromGrams(25);
 
     /// <summary>One family's bread of this formula.</summary>
     /// <param name="formula">The dough.</param>
     /// <param name="family">What it is.</param>
     /// <param name="piece">One of it, as dough.</param>
     /// <param name="perishable">Filled or topped with what spoils.</param>
-    public static Keeping Of(Formula formula, Family family, Mass piece, bool perishable)
+    /// <param name="cooling">As the baker likes it; by what suits the crust when null.</param>
+    public static Keeping Of(Formula formula, Family family, Mass piece, bool perishable, CoolingWay? cooling = null)
     {
         ArgumentNullException.ThrowIfNull(formula);
         ArgumentNullException.ThrowIfNull(family);
-        return new(piece * (1 - Lost(family)), family.Cooling, family.Steamed, TimeSpan.FromDays(perishable || formula.IsRich ? 3 : 1), perishable);
+        return new(piece * (1 - Lost(family)), family.Cooling, cooling ?? (family.Steamed ? CoolingWay.Rack : CoolingWay.Cloth), TimeSpan.FromDays(perishable || formula.IsRich ? 3 : 1), perishable);
     }
 
     /// <summary>How much egg a wash needs.</summary>

@@ -1,7 +1,6 @@
 // A bake looked back on: what was planned beside what happened.
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
-using JollyKnot.Core.Baking;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
@@ -34,7 +33,7 @@ public sealed record CutEvenness(int Cut, Evenness Evenness, TimeSpan? BakeBetwe
         {
             var (cut, even) = (spec.Cuts[g.Key], Evenness.Of([.. g.Select(p => p.Weighed!.Value)])!);
             Mass Piece(int units) => spec.Step * units * cut.Strands;
-            var between = cut.Bread is not { } b || even.Lightest < 1 ? TimeSpan.Zero : BakeWindow.Between(b.Family, Piece(even.Lightest), Piece(even.Heaviest), b.Heat, spec.Oven.Fan);
+            var between = cut.Bread is not { } b || even.Lightest < 1 ? TimeSpan.Zero : spec.Window(b, Piece(even.Heaviest)).Likely - spec.Window(b, Piece(even.Lightest)).Likely;
             return new CutEvenness(g.Key, even, between < WorthSaying ? null : between);
         })];
     }

@@ -89,6 +89,13 @@ public readonly record struct Temperature : IQuantity<Temperature>, IComparable<
         return new(Finite.Or(celsius, nameof(celsius)));
     }
 
+    /// <summary>The temperature in degrees Fahrenheit.</summary>
+    public double Fahrenheit => Celsius * 9 / 5 + 32;
+
+    /// <summary>A temperature from degrees Fahrenheit.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">Not finite, or below absolute zero.</exception>
+    public static Temperature FromFahrenheit(double fahrenheit) => FromCelsius((fahrenheit - 32) * 5 / 9);
+
     double IQuantity<Temperature>.Value => Celsius;
     static string IQuantity<Temperature>.Unit => "celsius";
     static Temperature IQuantity<Temperature>.From(double value) => FromCelsius(value);

@@ -45,6 +45,9 @@ public static class Places
     /// <summary>In the fridge.</summary>
     public static Place Fridge { get; } = new("fridge", "in the fridge", false, Temperature.FromCelsius(4), 0, null);
 
+    /// <summary>Somewhere cool, where dough waits its turn: about a fifth of the pace at 27 °C. Bakers' usage.</summary>
+    public static Place Cool { get; } = new("cool", "in a cool place", false, Temperature.FromCelsius(12), 0, null);
+
     /// <summary>All places, in the order they are offered.</summary>
     public static ImmutableArray<Place> All { get; } =
     [
@@ -54,6 +57,7 @@ public static class Places
         new("proof-setting", "in the oven, proof setting", true, Temperature.FromCelsius(35), 0, null),
         new("heated-off", "in the oven, heated and off", true, null, 0, Place.OvenFallsIn, Place.Safe),
         new("above-oven", "above the heating oven", false, null, 5, null),
+        Cool,
         Fridge,
     ];
 

@@ -64,11 +64,12 @@ public sealed record Proof(ReadyWindow? Window, TimeSpan? OutOfOven, PaceBelief 
     /// <param name="heating">From taking the dough out of the oven to the oven being hot; used only for places in the oven.</param>
     /// <param name="movedOut">When it was really taken out of the oven, if it was.</param>
     /// <param name="notBefore">It is still in the oven so long after the start, so it leaves no sooner.</param>
-    /// <param name="cold">First so long in the fridge.</param>
+    /// <param name="cold">First so long somewhere cold.</param>
+    /// <param name="coldPlace">Where; the fridge when null.</param>
     /// <param name="prior">What is believed of its pace beforehand; the usual when null.</param>
     public static Proof Predict(
         RiseConditions conditions, Place place, double wantedRise, ImmutableArray<LookTaken> looks,
-        TimeSpan heating, TimeSpan? movedOut = null, TimeSpan notBefore = default, TimeSpan cold = default, PaceBelief? prior = null)
+        TimeSpan heating, TimeSpan? movedOut = null, TimeSpan notBefore = default, TimeSpan cold = default, PaceBelief? prior = null, Place? coldPlace = null)
     {
         ArgumentNullException.ThrowIfNull(conditions);
         ArgumentNullException.ThrowIfNull(place);
@@ -76,7 +77,7 @@ public sealed record Proof(ReadyWindow? Window, TimeSpan? OutOfOven, PaceBelief 
         prior ??= PaceBelief.Prior;
         var until = (wantedRise + LateBy) / prior.Pace * Math.Exp(2 * prior.Spread) + .3;
         RiseCurve Stay() => cold <= TimeSpan.Zero ? RiseModel.Simulate(conditions, place, until)
-            : RiseModel.Along(conditions, [(Places.Fridge, cold), (place, RiseModel.Horizon)], until);
+            : RiseModel.Along(conditions, [(coldPlace ?? Places.Fridge, cold), (place, RiseModel.Horizon)], until);
         var stay = Stay();
         var modelled = CurveWith(conditions, stay, movedOut, until);
         ImmutableArray<Look> seen = looks.IsDefault ? [] : [.. looks.Select(l => new Look(modelled.At(l.After).Rise, PaceBelief.RiseOf(l.Seen, wantedRise)))];

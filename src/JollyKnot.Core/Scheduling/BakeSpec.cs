@@ -36,6 +36,9 @@ public sealed record BakeChoice(
 
     /// <summary>From the machine's beep to the divide: nothing, a short rest, or a rise in a bowl.</summary>
     public AfterCycle? After { get; init; }
+
+    /// <summary>How this baker does it; as most do when null.</summary>
+    public Ways? Ways { get; init; }
 }
 
 /// <summary>What the dough does between the machine and the divide.</summary>
@@ -81,16 +84,49 @@ public sealed record DoughVersion(Guid Id, int Version);
 /// <param name="Cold">First so long in the fridge, before the proofing place.</param>
 /// <param name="Bath">How pretzels are boiled.</param>
 /// <param name="Pace">What this place's past proofs say of the pace; the usual when null.</param>
+/// <param name="Ways">How this baker does it; as most do when null.</param>
+/// <param name="OvenPaces">What ovens really need over what is usual, by their id; 1 for those not listed.</param>
 public sealed record BakeSpec(
     Dough Dough, Machine Machine, ImmutableArray<Cut> Cuts, Oven Oven, Place Place, Temperature Room, Pot Pot, DateTimeOffset? ReadyBy,
     LoadSchool? School = null, Power? Hob = null, Temperature? Boils = null, DoughVersion? Source = null, Mass? ScaleStep = null, Tolerance? Tolerance = null, AfterCycle? After = null,
-    TimeSpan? Cold = null, PotSchool Bath = PotSchool.InThePot, PaceBelief? Pace = null)
+    TimeSpan? Cold = null, PotSchool Bath = PotSchool.InThePot, PaceBelief? Pace = null, Ways? Ways = null, ImmutableDictionary<string, double>? OvenPaces = null)
 {
     /// <summary>Nights in the fridge as bakers usually have them.</summary>
     public static ImmutableArray<TimeSpan> UsualCold { get; } = [TimeSpan.FromHours(8), TimeSpan.FromHours(10), TimeSpan.FromHours(12), TimeSpan.FromHours(14)];
 
     /// <summary>The longest in the fridge.</summary>
     public static TimeSpan LongestCold { get; } = TimeSpan.FromHours(24);
+
+    /// <summary>How this baker does it.</summary>
+    public Ways Way => Ways ?? Scheduling.Ways.Usual;
+
+    /// <summary>The oven of a bread.</summary>
+    public Oven OvenOf(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        return bread.Oven ?? Oven;
+    }
+
+    /// <summary>The steam a bread gets: as the baker does it, or a tray for what is lean.</summary>
+    public Steam SteamFor(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        return !bread.Family.Steamed ? Steam.None : Way.Steam ?? (Formula.IsRich ? Steam.None : Steam.Tray);
+    }
+
+    /// <summary>The bake of one piece of a bread, in its oven.</summary>
+    public BakeWindow Window(Bread bread, Mass piece, Temperature? heat = null)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        var oven = OvenOf(bread);
+        return BakeWindow.For(bread.Family, piece, heat ?? bread.Heat, oven.Fan && !bread.OnGriddle, bread.Touching, bread.OnGriddle ? 1 : OvenPaces?.GetValueOrDefault(oven.Id, 1) ?? 1);
+    }
+
+    /// <summary>Brushed after the second proof, with hands beside the oven.</summary>
+    public bool BrushedLast(Bread bread) => bread is { Brushed: true } && !Way.WashesFirst;
+
+    /// <summary>Scored after the second proof.</summary>
+    public bool ScoredLast(Bread bread) => bread is { Family.Scored: true } && !Way.ScoresFirst;
 
     /// <summary>Where water boils.</summary>
     public Temperature BoilsAt => Boils ?? Temperature.FromCelsius(100);
@@ -170,11 +206,13 @@ public sealed record BakeSpec(
         if (choice.After is { } after && (after.Bulk < TimeSpan.Zero || after.Bulk > AfterCycle.Longest))
             problems.Add(new("out-of-range", "after.bulk", $"Up to {AfterCycle.Longest.TotalHours:0} hours in the bowl."));
 
+        if (choice.Ways is { } ways && !(Enum.IsDefined(ways.Cover) && Enum.IsDefined(ways.Later) && Enum.IsDefined(ways.Steam ?? Steam.None) && Enum.IsDefined(ways.Cooling ?? CoolingWay.Rack)))
+            problems.Add(new("unknown", "ways", "Not one of the ways."));
         var cuts = DecideCuts(Formula.Yield(dough.Total), choice.Cuts, kitchen, oven, problems);
         return problems.Count > 0
             ? problems.ToImmutable()
             : new BakeSpec(dough, machine!, cuts, oven!, place!, room, kitchen.Pot, choice.ReadyBy, choice.School, kitchen.Hob, kitchen.Boils,
-                ScaleStep: kitchen.ScaleStep, Tolerance: kitchen.Tolerance, After: choice.After, Cold: choice.Cold, Bath: choice.Bath ?? PotSchool.InThePot);
+                ScaleStep: kitchen.ScaleStep, Tolerance: kitchen.Tolerance, After: choice.After, Cold: choice.Cold, Bath: choice.Bath ?? PotSchool.InThePot, Ways: choice.Ways);
     }
 
     private static ImmutableArray<Cut> DecideCuts(Mass expected, ImmutableArray<CutChoice> lines, Kitchen kitchen, Oven? oven, ImmutableArray<Problem>.Builder problems)
@@ -188,7 +226,8 @@ public sealed record BakeSpec(
         var families = lines.Select((l, i) => l.FamilyId is { } id ? Known(kitchen.Families.FirstOrDefault(f => f.Id == id), i, "familyId", "family") : null).ToArray();
         var washes = lines.Select((l, i) => Known(Washes.Find(l.WashId ?? families[i]?.UsualWash ?? "none"), i, "washId", "wash")).ToArray();
         var pans = lines.Select((l, i) => l.PanId is { } id ? Known(kitchen.Tins.FirstOrDefault(t => t.Id == id), i, "panId", "pan in this kitchen") : null).ToArray();
-        var heats = lines.Select((l, i) => Heat(l.Heat ?? UsualHeat(families[i], oven), i)).ToArray();
+        var ovens = lines.Select((l, i) => l.OvenId is { } id && id != oven?.Id ? Known(kitchen.Ovens.FirstOrDefault(o => o.Id == id), i, "ovenId", "oven in this kitchen") : null).ToArray();
+        var heats = lines.Select((l, i) => Heat(l.Heat ?? UsualHeat(families[i], ovens[i] ?? oven), i)).ToArray();
         if (problems.Count > known) return [];
         var decided = CutList.Decide(expected, [.. lines.Select((l, i) => new CutLine(l.Pieces, l.Each, families[i]?.Usual, l.Share))]);
         if (!decided.Has(out var shares))
@@ -213,9 +252,10 @@ public sealed record BakeSpec(
                 if (griddle is null) Wrong("does-not-fit", i, "each", $"{kitchen.Griddle!.Name} does not hold even one of these.");
                 return new(family, heats[i], washes[i]!, kitchen.Griddle, AtOnce: griddle?.Holds ?? 1);
             }
-            var pan = PanChoice.Of(family, share.Each, share.Pieces, pans[i] is { } one ? kitchen.Tins.Where(t => t with { Id = one.Id, Name = one.Name } == one) : kitchen.Tins.Where(t => oven?.Holds(t) != false), oven?.Racks ?? 1, lines[i].Touching).FirstOrDefault();
+            var own = ovens[i] ?? oven;
+            var pan = PanChoice.Of(family, share.Each, share.Pieces, pans[i] is { } one ? kitchen.Tins.Where(t => t with { Id = one.Id, Name = one.Name } == one) : kitchen.Tins.Where(t => own?.Holds(t) != false), own?.Racks ?? 1, lines[i].Touching).FirstOrDefault();
             if (pans[i] is not null && pan is null) Wrong("does-not-fit", i, "panId", $"{pans[i]!.Name} does not hold even one of these.");
-            return new(family, heats[i], washes[i]!, pan?.Layout.Tin, pan is { Loads: > 1 } ? (share.Pieces + pan.Loads - 1) / pan.Loads : null, lines[i].Touching, pan?.Racks ?? 1);
+            return new(family, heats[i], washes[i]!, pan?.Layout.Tin, pan is { Loads: > 1 } ? (share.Pieces + pan.Loads - 1) / pan.Loads : null, lines[i].Touching, pan?.Racks ?? 1, Oven: ovens[i]);
         }
 
         T? Known<T>(T? found, int i, string field, string what) where T : class
@@ -228,19 +268,19 @@ public sealed record BakeSpec(
         {
             if (families[i]?.HeatedBy == HeatedBy.Griddle) return heat;
             if (heat < BakeWindow.Coolest) Wrong("too-cool", i, "heat", Text($"Bread does not bake under {BakeWindow.Coolest.Celsius:0} °C."));
-            else if (oven?.Refuses(heat) is { } offDial) problems.Add(offDial with { Field = $"cuts[{i}].heat" });
+            else if ((ovens[i] ?? oven)?.Refuses(heat) is { } offDial) problems.Add(offDial with { Field = $"cuts[{i}].heat" });
             return heat;
         }
 
         void Wrong(string code, int i, string field, string reason) => problems.Add(new(code, $"cuts[{i}].{field}", reason));
     }
 
-    // What the dial is set to when nobody says: lower with a fan, and no further than it goes.
+    // What the dial is set to when nobody says: lower with a fan, on a mark, and no further than it goes.
     private static Temperature UsualHeat(Family? family, Oven? oven)
     {
         if (family?.HeatedBy == HeatedBy.Griddle) return family.Bake.Heat;
         var wanted = (family?.Bake.Heat.Celsius ?? BakeWindow.Coolest.Celsius) - (oven?.Fan == true ? Oven.FanLowers : 0);
-        return Temperature.FromCelsius(oven is null ? wanted : Math.Min(wanted, oven.Dial.To.Celsius));
+        return oven?.Nearest(Temperature.FromCelsius(wanted)) ?? Temperature.FromCelsius(wanted);
     }
 
     private static string Text(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);

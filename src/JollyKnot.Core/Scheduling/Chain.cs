@@ -18,7 +18,9 @@ namespace JollyKnot.Core.Scheduling;
 /// <param name="Window">Its bake.</param>
 /// <param name="Wanted">What its middle should reach.</param>
 /// <param name="Probed">When the probe says it does, from going in; null while it cannot say.</param>
-public sealed record Forecast(Batch Batch, Mass Piece, Proof Proof, BakeWindow Window, Temperature Wanted, TimeSpan? Probed);
+/// <param name="First">Where it stands first, and so long, before its proofing place; null when it goes there at once.</param>
+/// <param name="Turn">How long after the first load of its oven it can go in.</param>
+public sealed record Forecast(Batch Batch, Mass Piece, Proof Proof, BakeWindow Window, Temperature Wanted, TimeSpan? Probed, (Place Place, TimeSpan Long)? First, TimeSpan Turn);
 
 /// <summary>The steps of a bake with what they were made for.</summary>
 /// <param name="Steps">Every step; one waits only for steps before it in this list.</param>
@@ -65,17 +67,19 @@ public static class Chain
         var dough = soFar.DoughOf(spec);
         var eaches = spec.Eaches(dough);
         var batches = spec.Batches;
-        var forecasts = batches.Select(b => Predict(spec, soFar, b, eaches[b.Cut])).ToImmutableArray();
+        var made = ImmutableArray.CreateBuilder<Forecast>(batches.Length);
+        foreach (var batch in batches) made.Add(Predict(spec, soFar, batch, eaches[batch.Cut], TurnOf(spec, batch, batches, made)));
+        var forecasts = made.ToImmutable();
         var steps = new Steps();
 
         WeighIn(steps, spec);
         Cycle(steps, spec, soFar);
-        Hands(steps, spec, soFar, dough, eaches, batches);
+        Hands(steps, spec, soFar, dough, eaches, forecasts);
         foreach (var forecast in forecasts)
         {
             steps.Fork(forecast.Batch, forecast.Batch.Step("start-proof"));
             SecondProof(steps, spec, soFar, forecast);
-            Heat(steps, spec, forecast, batches);
+            Heat(steps, spec, forecast, forecasts);
             Oven(steps, spec, forecast, batches);
         }
         SideJobs(steps, spec);
@@ -84,29 +88,62 @@ public static class Chain
         return new(steps.Made(), forecasts);
     }
 
-    private static Forecast Predict(BakeSpec spec, SoFar soFar, Batch batch, Mass piece)
+    private static Forecast Predict(BakeSpec spec, SoFar soFar, Batch batch, Mass piece, TimeSpan turn)
     {
-        var window = BakeWindow.For(batch.Bread.Family, piece, batch.Bread.Heat, spec.Oven.Fan && !batch.Bread.OnGriddle);
+        var oven = spec.OvenOf(batch.Bread);
+        var window = spec.Window(batch.Bread, piece);
         var wanted = CoreHeat.Wanted(spec.Formula, batch.Bread.Family, spec.BoilsAt);
-        var probed = Probe.Done(soFar.ProbedAt(batch), wanted, spec.BoilsAt, new(HeatShape.Of(batch.Bread.Family, piece), batch.Bread.Heat, spec.Oven.Fan));
+        var probed = Probe.Done(soFar.ProbedAt(batch), wanted, spec.BoilsAt, new(HeatShape.Of(batch.Bread.Family, piece), batch.Bread.Heat, oven.Fan));
         var finishing = FinishingLength(spec, batch, piece);
-        var heating = spec.Oven.Preheat(batch.Bread.Heat, spec.Room) + Moment * 2 - (finishing - Rising(batch, finishing));
+        var heating = oven.Preheat(batch.Bread.Heat, spec.Room, batch.Bread.Pan?.IsStone == true) + Moment * 2 - (finishing - Rising(batch, finishing));
         var started = soFar.When(batch.Step("start-proof"));
         var sinceStart = started is { } s && soFar.Now > s ? soFar.Now - s : TimeSpan.Zero;
-        // In the fridge as long as planned, or as long as it was.
-        var cold = spec.Cold is not { } planned ? TimeSpan.Zero
+        var (conditions, place) = (RiseConditions.Of(spec.Formula, piece, spec.Room), PlaceOf(spec, batch));
+        (Place Place, TimeSpan Long)? first = spec.Cold is { } fridge ? (Places.Fridge, fridge) : Held(spec, batch, conditions, place, turn);
+        // There as long as planned, or as long as it was.
+        var cold = first is not (_, var planned) ? TimeSpan.Zero
             : started is null ? planned : soFar.When(batch.Step("warm-up")) is { } out_ ? Longer(out_ - started.Value, TimeSpan.Zero) : Longer(planned, sinceStart);
-        var place = PlaceOf(spec, batch);
         if (soFar.PlaceReadings.TryGetValue(batch.Step("start-proof"), out var reading)) place = place with { Steady = reading };
         var proof = Proof.Predict(
-            RiseConditions.Of(spec.Formula, piece, spec.Room), place, batch.Bread.Family.WantedRise,
+            conditions, place, batch.Bread.Family.WantedRise,
             started is { } from ? [.. soFar.LooksAt(batch).Select(l => new LookTaken(l.At - from, l.Seen))] : [],
-            heating, started is null ? null : soFar.When("clear-oven") - started, sinceStart, cold, spec.Pace);
-        return new(batch, piece, proof, window, wanted, probed);
+            heating, started is null ? null : soFar.When("clear-oven") - started, sinceStart, cold, spec.Pace, first?.Place);
+        return new(batch, piece, proof, window, wanted, probed, first, turn);
     }
 
-    // The oven as proofing place is the first batch's; the others must not be in its way.
-    private static Place PlaceOf(BakeSpec spec, Batch batch) => spec.Place.InOven && (batch.Index > 0 || batch.Bread.OnGriddle) ? Places.Counter : spec.Place;
+    // How long after the first load of its oven a batch can go in.
+    private static TimeSpan TurnOf(BakeSpec spec, Batch batch, ImmutableArray<Batch> batches, ImmutableArray<Forecast>.Builder made)
+    {
+        var oven = spec.OvenOf(batch.Bread);
+        return batch.WaitsFor(batches, oven.Racks) is { } before
+            ? made[before.Index].Turn + made[before.Index].Window.Likely + Moment * 2 + oven.Change(before.Bread.Heat, batch.Bread.Heat) : TimeSpan.Zero;
+    }
+
+    // Held cool for so long that it is ready when its turn comes, and not before.
+    private static (Place, TimeSpan)? Held(BakeSpec spec, Batch batch, RiseConditions conditions, Place place, TimeSpan turn)
+    {
+        if (spec.Way.Later != LaterLoads.HeldCool) return null;
+        // What is shaped after the others is behind them anyway.
+        var before = spec.Batches.TakeWhile(b => b.Index < batch.Index).Count(b => b.Bread.Oven == batch.Bread.Oven);
+        var late = turn - (ShapingOf(batch) + Moment) * before;
+        if (late <= Moment * 2) return null;
+        TimeSpan? Best(TimeSpan held) => Proof.Predict(conditions, place, batch.Bread.Family.WantedRise, [], TimeSpan.Zero, cold: held, prior: spec.Pace, coldPlace: Places.Cool).Window?.Best;
+        if (Best(TimeSpan.Zero) is not { } atOnce) return null;
+        var (low, high) = (0, (int)(late.TotalMinutes * 2));
+        while (high - low > 1)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = Best(Moment * middle) is { } then && then - atOnce < late ? (middle, high) : (low, middle);
+        }
+        return (Places.Cool, Moment * high);
+    }
+
+    private static TimeSpan ShapingOf(Batch batch) => batch.Bread.Family.HandsEach * batch.Pieces * (1 - Family.DividingPart);
+
+    // The oven as proofing place is the first batch's; the others must not be in its way. Nothing is in the way of an oven that nothing bakes in.
+    private static Place PlaceOf(BakeSpec spec, Batch batch) => !spec.Place.InOven ? spec.Place
+        : batch.Index > 0 || batch.Bread.OnGriddle ? Places.Counter
+        : spec.Batches.Any(b => b.Bread is { OnGriddle: false, Oven: null }) ? spec.Place : spec.Place with { InOven = false };
 
     // Wanted at the oven door: brushed dough rises on while it is brushed, bathed dough does not.
     private static TimeSpan Rising(Batch batch, TimeSpan finishing) => batch.Bread.Family.Bathed ? TimeSpan.Zero : finishing;
@@ -191,7 +228,7 @@ public static class Chain
                 new(string.Join(", ", addIns.Select(r => r.Ingredient.Name)), addIns.Aggregate(Mass.Zero, (sum, r) => sum + r.Mass)));
     }
 
-    private static void Hands(Steps steps, BakeSpec spec, SoFar soFar, Mass dough, ImmutableArray<Mass> eaches, ImmutableArray<Batch> batches)
+    private static void Hands(Steps steps, BakeSpec spec, SoFar soFar, Mass dough, ImmutableArray<Mass> eaches, ImmutableArray<Forecast> forecasts)
     {
         var machine = spec.Machine;
         steps.Beat("take-out", StepKind.TakeOut, TakingOut, Ending.TakeOut, Lane.Hands, calls: true, about: new(machine.Name, Count: machine.Paddles, Length: spec.After?.Bulk));
@@ -203,13 +240,18 @@ public static class Chain
         for (var c = 0; c < spec.Cuts.Length; c++)
             if (spec.Cuts[c].Bread is null)
                 steps.Beat(KeepStep(c), StepKind.KeepCold, Moment, Ending.Done, Lane.Hands, about: new(Mass: eaches[c] * spec.Cuts[c].Pieces));
-        foreach (var batch in batches)
+        foreach (var forecast in forecasts)
         {
-            var family = batch.Bread.Family;
+            var (batch, bread, family) = (forecast.Batch, forecast.Batch.Bread, forecast.Batch.Bread.Family);
             steps.Of(batch);
-            steps.Beat(batch.Step("shape"), StepKind.Shape, family.HandsEach * batch.Pieces * (1 - Family.DividingPart), Ending.Done, Lane.Hands,
-                about: new(family.Name, eaches[batch.Cut], Count: batch.Pieces, Aim: Sizes.For(family, eaches[batch.Cut], batch.Bread.Pan)));
-            steps.Beat(batch.Step("start-proof"), StepKind.StartProof, Moment, Ending.Done, Lane.Hands, about: new(spec.Cold is null ? PlaceOf(spec, batch).Name : Places.Fridge.Name));
+            // Shaped later by as much as it would wait.
+            var before = batch.Index > 0 ? forecasts[batch.Index - 1] : null;
+            var later = before is null || spec.Way.Later != LaterLoads.ShapedLater ? TimeSpan.Zero : forecast.Turn - before.Turn - ShapingOf(batch) - Moment;
+            steps.Beat(batch.Step("shape"), StepKind.Shape, ShapingOf(batch), Ending.Done, Lane.Hands, calls: later > TimeSpan.Zero,
+                also: [later > TimeSpan.Zero ? new(before!.Batch.Step("start-proof"), Edge.End, later) : null], about: new(family.Name, eaches[batch.Cut], Count: batch.Pieces, Aim: Sizes.For(family, eaches[batch.Cut], batch.Bread.Pan)));
+            if (bread.Brushed && spec.Way.WashesFirst) Brush(steps, batch, forecast.Piece, default);
+            if (family.Scored && spec.Way.ScoresFirst) Score(steps, batch, default, calls: false);
+            steps.Beat(batch.Step("start-proof"), StepKind.StartProof, Moment, Ending.Done, Lane.Hands, about: new((forecast.First?.Place ?? PlaceOf(spec, batch)).Name));
         }
     }
 
@@ -221,12 +263,12 @@ public static class Chain
         var (batch, proof) = (forecast.Batch, forecast.Proof);
         var (bread, place) = (batch.Bread, PlaceOf(spec, batch));
         var best = Longer((proof.Window?.Best ?? RiseModel.Horizon) - Rising(batch, FinishingLength(spec, batch, forecast.Piece)), Moment);
-        var first = batch.Step(bread.Family.Bathed ? "bath" : bread.Brushed ? "brush" : bread.Family.Scored ? "score" : "load");
+        var first = batch.Step(bread.Family.Bathed ? "bath" : spec.BrushedLast(bread) ? "brush" : spec.ScoredLast(bread) ? "score" : "load");
         var cold = TimeSpan.Zero;
-        if (spec.Cold is { } planned)
+        if (forecast.First is (var coldPlace, var planned))
         {
             cold = soFar.When(batch.Step("warm-up")) is { } left && soFar.When(batch.Step("start-proof")) is { } began ? Longer(left - began, TimeSpan.Zero) : planned;
-            steps.Stretch(batch.Step("cold"), StepKind.ColdProof, cold, Lane.Proof, batch.Step("warm-up"), null, new(Places.Fridge.Name));
+            steps.Stretch(batch.Step("cold"), StepKind.ColdProof, cold, Lane.Proof, batch.Step("warm-up"), null, new(coldPlace.Name));
             steps.Beat(batch.Step("warm-up"), StepKind.OutOfFridge, Moment, Ending.Done, Lane.Proof, calls: true, about: new(place.Name));
         }
         if (proof.OutOfOven is { } out_)
@@ -254,22 +296,38 @@ public static class Chain
         }
     }
 
-    private static void Heat(Steps steps, BakeSpec spec, Forecast forecast, ImmutableArray<Batch> batches)
+    /// <summary>The step that heats a batch's oven: the first oven's has no mark.</summary>
+    /// <param name="id"><c>oven-on</c> or <c>preheat</c>.</param>
+    /// <param name="batch">A batch in an oven.</param>
+    /// <param name="batches">All batches.</param>
+    public static string HeatStep(string id, Batch batch, ImmutableArray<Batch> batches)
     {
-        var batch = forecast.Batch;
-        var oven = new Resource(ResourceKind.Oven, spec.Oven.Id);
+        ArgumentNullException.ThrowIfNull(batch);
+        var first = FirstIn(batch, batches);
+        return first == batches.First(b => !b.Bread.OnGriddle) ? id : first.Step(id);
+    }
+
+    // The first batch in the same oven.
+    private static Batch FirstIn(Batch batch, ImmutableArray<Batch> batches) => batches.First(b => !b.Bread.OnGriddle && b.Bread.Oven == batch.Bread.Oven);
+
+    private static void Heat(Steps steps, BakeSpec spec, Forecast forecast, ImmutableArray<Forecast> forecasts)
+    {
+        var (batch, batches) = (forecast.Batch, spec.Batches);
+        var own = spec.OvenOf(batch.Bread);
+        var oven = new Resource(ResourceKind.Oven, own.Id);
         if (batch.Bread.OnGriddle)
         {
             var griddle = new Resource(ResourceKind.Griddle, "");
             steps.InTime(batch.Step("griddle-on"), StepKind.GriddleOn, batch.Step("load"), Moment, [], griddle, new(batch.Bread.Pan?.Name, Heat: batch.Bread.Heat), calls: true);
             steps.InTime(batch.Step("griddle-heats"), StepKind.GriddleHeats, batch.Step("load"), GriddleHeats, [new(batch.Step("griddle-on"), Edge.End)], griddle, new(batch.Bread.Pan?.Name));
         }
-        else if (batch.Index == batches.First(b => !b.Bread.OnGriddle).Index)
+        else if (batch == FirstIn(batch, batches))
         {
-            var after = spec.Place.InOven && batch.Index == 0 ? ImmutableArray.Create(new Link("clear-oven", Edge.End)) : [];
-            var about = new About(spec.Oven.Name, Heat: batch.Bread.Heat);
-            steps.InTime("oven-on", StepKind.OvenOn, batch.Step("load"), Moment, after, oven, about, calls: true);
-            steps.InTime("preheat", StepKind.Preheat, batch.Step("load"), spec.Oven.Preheat(batch.Bread.Heat, spec.Room), [new("oven-on", Edge.End)], oven, about);
+            var after = forecasts[0].Proof.OutOfOven is not null && batch.Bread.Oven is null ? ImmutableArray.Create(new Link("clear-oven", Edge.End)) : [];
+            var about = new About(own.Name, Heat: batch.Bread.Heat);
+            var on = HeatStep("oven-on", batch, batches);
+            steps.InTime(on, StepKind.OvenOn, batch.Step("load"), Moment, after, oven, about, calls: true);
+            steps.InTime(HeatStep("preheat", batch, batches), StepKind.Preheat, batch.Step("load"), own.Preheat(batch.Bread.Heat, spec.Room, batch.Bread.Pan?.IsStone == true), [new(on, Edge.End)], oven, about);
         }
         if (!batch.Bread.Family.Bathed || batches.First(b => b.Bread.Family.Bathed).Index != batch.Index) return;
         var (pot, bath) = (new Resource(ResourceKind.Pot, spec.Pot.Id), batch.Step("bath"));
@@ -280,23 +338,20 @@ public static class Chain
     private static void Oven(Steps steps, BakeSpec spec, Forecast forecast, ImmutableArray<Batch> batches)
     {
         var (batch, window, piece) = (forecast.Batch, forecast.Window, forecast.Piece);
-        var (bread, finishing) = (batch.Bread, FinishingLength(spec, batch, piece));
+        var (bread, finishing, oven) = (batch.Bread, FinishingLength(spec, batch, piece), spec.OvenOf(batch.Bread));
         string Id(string id) => batch.Step(id);
         // What cannot go in together goes one after the other, with time to change the oven's temperature between them.
-        var before = batch.WaitsFor(batches, spec.Oven.Racks);
-        var change = before is null ? TimeSpan.Zero : spec.Oven.Change(before.Bread.Heat, bread.Heat);
+        var before = batch.WaitsFor(batches, oven.Racks);
+        var change = before is null ? TimeSpan.Zero : oven.Change(before.Bread.Heat, bread.Heat);
         var free = before is null ? null : new Link(before.Step("unload"), Edge.End, change);
         if (bread.Family.Bathed)
             steps.Beat(Id("bath"), StepKind.Bath, finishing, Ending.Done, Lane.Hands, calls: true, also: [Heats("pot-heats"), Sooner(free, finishing)],
                 about: new(spec.Pot.Name, spec.Bath == PotSchool.InThePot ? spec.Pot.Soda : Pot.DipSoda, Count: Boils(spec, batch, piece), Length: Pot.PerSide(spec.Bath)));
-        else if (bread.Brushed)
-            steps.Beat(Id("brush"), StepKind.Brush, finishing, Ending.Done, Lane.Hands, calls: true, also: [Sooner(free, finishing)],
-                about: new(bread.Wash.Name, Finish.WashFor(bread.Family, piece, batch.Pieces), Count: batch.Pieces));
-        if (bread.Family.Scored)
-            steps.Beat(Id("score"), StepKind.Score, Finish.SecondsEach * batch.Pieces, Ending.Done, Lane.Hands, calls: !bread.Brushed, also: [bread.Brushed ? null : Sooner(free, finishing)], about: new(Count: batch.Pieces));
+        else if (spec.BrushedLast(bread)) Brush(steps, batch, piece, [Sooner(free, finishing)], calls: true);
+        if (spec.ScoredLast(bread)) Score(steps, batch, [spec.BrushedLast(bread) ? null : Sooner(free, finishing)], calls: !spec.BrushedLast(bread));
         if (before is not null && change > TimeSpan.Zero)
-            steps.Aside(Id("oven-to"), StepKind.OvenOn, Glance, Ending.Done, new(before.Step("unload"), Edge.End), Id("load"), null, new(spec.Oven.Name, Heat: bread.Heat));
-        steps.Beat(Id("load"), StepKind.Load, Moment, Ending.Done, Lane.Hands, calls: true, also: [free ?? Heats(bread.OnGriddle ? Id("griddle-heats") : "preheat")], about: new(bread.OnGriddle ? bread.Pan?.Name : spec.Oven.Name, Heat: bread.Heat, Count: batch.Pieces));
+            steps.Aside(Id("oven-to"), StepKind.OvenOn, Glance, Ending.Done, new(before.Step("unload"), Edge.End), Id("load"), null, new(oven.Name, Heat: bread.Heat));
+        steps.Beat(Id("load"), StepKind.Load, Moment, Ending.Done, Lane.Hands, calls: true, also: [free ?? Heats(bread.OnGriddle ? Id("griddle-heats") : HeatStep("preheat", batch, batches))], about: new(bread.OnGriddle ? bread.Pan?.Name : oven.Name, Heat: bread.Heat, Count: batch.Pieces));
         if (bread.OnGriddle)
         {
             // One batch after the other, hands at the griddle all the time.
@@ -304,25 +359,37 @@ public static class Chain
             steps.Stretch(Id("bake"), StepKind.Bake, (window.Likely + Moment) * rounds, Lane.Oven, Id("unload"), Resource.Hands, new(bread.Pan?.Name, Heat: bread.Heat, Count: rounds, Length: window.Likely / 2));
         }
         // The probe knows the middle; the crust is not there before the first look.
-        else steps.Stretch(Id("bake"), StepKind.Bake, forecast.Probed is { } done ? Longer(done, window.FirstLook) : window.Likely, Lane.Oven, Id("unload"), new(ResourceKind.Oven, spec.Oven.Id), new(spec.Oven.Name, Heat: bread.Heat));
+        else steps.Stretch(Id("bake"), StepKind.Bake, forecast.Probed is { } done ? Longer(done, window.FirstLook) : window.Likely, Lane.Oven, Id("unload"), new(ResourceKind.Oven, oven.Id), new(oven.Name, Heat: bread.Heat));
         var (turn, look) = (window.Turn, window.FirstLook);
         if (!bread.OnGriddle)
         {
+            if (spec.SteamFor(bread) == Steam.Mist)
+                foreach (var (at, i) in Steaming.Mists(window.Likely).Select((at, i) => (at, i)))
+                    steps.Aside(Id($"mist-{i + 1}"), StepKind.Mist, Glance, Ending.Done, new(Id("bake"), Edge.Start, at), Id("unload"), window.Likely / 10, new(Count: i + 1));
             steps.Aside(Id("turn"), StepKind.Turn, Glance, Ending.Done, new(Id("bake"), Edge.Start, turn), Id("unload"), window.Likely - turn, new(Count: batch.Pieces));
             steps.Aside(Id("first-look"), StepKind.FirstLook, Glance, Ending.Done, new(Id("bake"), Edge.Start, look), Id("unload"), window.Likely - look, null);
         }
-        steps.Beat(Id("unload"), StepKind.Unload, Moment, Ending.Done, Lane.Oven, calls: true, about: new(spec.Oven.Name, Count: batch.Pieces));
+        steps.Beat(Id("unload"), StepKind.Unload, Moment, Ending.Done, Lane.Oven, calls: true, about: new(oven.Name, Count: batch.Pieces));
+        if (spec.Way.Buttered)
+            steps.Aside(Id("butter"), StepKind.Butter, Finish.SecondsEach * batch.Pieces, Ending.Done, new(Id("unload"), Edge.End), "review", bread.Family.Cooling, new("butter", Finish.ButterFor(piece, batch.Pieces), Count: batch.Pieces));
         steps.Stretch(Id("cool"), StepKind.Cool, bread.Family.Cooling, Lane.Rack, "review", null, null);
 
         static Link Heats(string step) => new(step, Edge.End);
         static Link? Sooner(Link? link, TimeSpan by) => link is null ? null : link with { Lag = link.Lag - by };
     }
 
+    private static void Brush(Steps steps, Batch batch, Mass piece, ImmutableArray<Link?> also, bool calls = false) =>
+        steps.Beat(batch.Step("brush"), StepKind.Brush, Finish.SecondsEach * batch.Pieces, Ending.Done, Lane.Hands, calls, also,
+            new(batch.Bread.Wash.Name, Finish.WashFor(batch.Bread.Wash, batch.Bread.Family, piece, batch.Pieces), Count: batch.Pieces));
+
+    private static void Score(Steps steps, Batch batch, ImmutableArray<Link?> also, bool calls) =>
+        steps.Beat(batch.Step("score"), StepKind.Score, Finish.SecondsEach * batch.Pieces, Ending.Done, Lane.Hands, calls, also, new(Count: batch.Pieces));
+
     private static int Boils(BakeSpec spec, Batch batch, Mass piece) => Footprint.Of(batch.Bread.Family, piece) is { } one ? spec.Pot.Batches(batch.Pieces, one) : 1;
 
     private static TimeSpan FinishingLength(BakeSpec spec, Batch batch, Mass piece) =>
         batch.Bread.Family.Bathed ? Pot.BathLength(Boils(spec, batch, piece), spec.Bath)
-        : Finish.SecondsEach * batch.Pieces * ((batch.Bread.Brushed ? 1 : 0) + (batch.Bread.Family.Scored ? 1 : 0));
+        : Finish.SecondsEach * batch.Pieces * ((spec.BrushedLast(batch.Bread) ? 1 : 0) + (spec.ScoredLast(batch.Bread) ? 1 : 0));
 
     /// <summary>Id of the dough check number <paramref name="index"/> + 1.</summary>
     public static string CheckStep(int index) => $"check-{index + 1}";

@@ -1,5 +1,6 @@
 // What a share of the dough becomes: bread of one kind, or a lump kept in the cold for another day.
 using System.Collections.Immutable;
+using JollyKnot.Core.Baking;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Measures;
@@ -16,8 +17,9 @@ namespace JollyKnot.Core.Scheduling;
 /// <param name="WashId">The wash; the family's usual when null.</param>
 /// <param name="PanId">The pan or tray; the kitchen's best when null.</param>
 /// <param name="Touching">Set touching or apart; as the family likes it when null.</param>
+/// <param name="OvenId">Another oven than the bake's.</param>
 public sealed record CutChoice(
-    string? FamilyId = null, int? Pieces = null, Mass? Each = null, Share? Share = null, Temperature? Heat = null, string? WashId = null, string? PanId = null, bool? Touching = null);
+    string? FamilyId = null, int? Pieces = null, Mass? Each = null, Share? Share = null, Temperature? Heat = null, string? WashId = null, string? PanId = null, bool? Touching = null, string? OvenId = null);
 
 /// <summary>How a cut is baked.</summary>
 /// <param name="Family">What it becomes.</param>
@@ -28,7 +30,8 @@ public sealed record CutChoice(
 /// <param name="Touching">Set touching or apart; as the family likes it when null.</param>
 /// <param name="Racks">Racks of the oven one load takes; at least 1.</param>
 /// <param name="AtOnce">How many the griddle takes at once; null in the oven.</param>
-public sealed record Bread(Family Family, Temperature Heat, Wash Wash, Tin? Pan = null, int? PerLoad = null, bool? Touching = null, int Racks = 1, int? AtOnce = null)
+/// <param name="Oven">Another oven than the bake's; null for that.</param>
+public sealed record Bread(Family Family, Temperature Heat, Wash Wash, Tin? Pan = null, int? PerLoad = null, bool? Touching = null, int Racks = 1, int? AtOnce = null, Oven? Oven = null)
 {
     /// <summary>On the griddle instead of in the oven.</summary>
     public bool OnGriddle => Family.HeatedBy == HeatedBy.Griddle;
@@ -68,14 +71,14 @@ public sealed record Batch(int Index, int Cut, Bread Bread, int Pieces, int Load
 
     /// <summary>The batch whose unloading this one waits for; null when it goes in with those before it: same heat, and racks enough.</summary>
     /// <param name="batches">All batches, in order.</param>
-    /// <param name="racks">Racks of the oven.</param>
+    /// <param name="racks">Racks of its oven.</param>
     public Batch? WaitsFor(ImmutableArray<Batch> batches, int racks)
     {
         if (Bread.OnGriddle) return null;
         var taken = Bread.Racks;
         for (var i = Index - 1; i >= 0; i--)
         {
-            if (batches[i].Bread.OnGriddle) continue;
+            if (batches[i].Bread.OnGriddle || batches[i].Bread.Oven != Bread.Oven) continue;
             taken += batches[i].Bread.Racks;
             if (batches[i].Bread.Heat != Bread.Heat || taken > racks) return batches[i];
         }

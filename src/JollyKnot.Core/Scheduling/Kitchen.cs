@@ -154,6 +154,7 @@ public sealed record Kitchen(
             Wrong(o.DegreesPerMinute is not (>= .5 and <= 60), $"{at}.degreesPerMinute", "From 0.5 to 60 °C a minute.");
             Wrong(o.CoolsPerMinute is not (>= .1 and <= 60), $"{at}.coolsPerMinute", "From 0.1 to 60 °C a minute.");
             Wrong(o.Racks is < 1 or > 10, $"{at}.racks", "From 1 to 10 racks.");
+            Wrong(!Enum.IsDefined(o.Marks), $"{at}.marks", "Not one of the dials.");
         });
         Things(kitchen.Tins, "tins", t => (t.Id, t.Name), (t, at) =>
         {

@@ -86,10 +86,14 @@ public enum StepKind
     Bake,
     /// <summary>Turn the tray or flip the piece.</summary>
     Turn,
+    /// <summary>Spray water once more.</summary>
+    Mist,
     /// <summary>First look through the door.</summary>
     FirstLook,
     /// <summary>Out of the oven.</summary>
     Unload,
+    /// <summary>Brush with butter while hot.</summary>
+    Butter,
     /// <summary>Cooling.</summary>
     Cool,
     /// <summary>Ready to eat: rate it and note.</summary>

@@ -45,7 +45,7 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
                 return Hollows(Footprint.Of(family, piece)!);
             case (TinShape.Channels, Form.Log) when Footprint.Of(family, piece) is { } log && log.Grown(family).Length.Millimetres <= length:
                 return new(tin, log, log.Grown(family), false, [.. Enumerable.Range(0, Math.Min(pieces, tin.Count)).Select(i => new Seat(length / 2, width * (i + .5) / tin.Count))], tin.Count);
-            case (TinShape.Tray, not (Form.Loaf or Form.Swirl)) when Footprint.Of(family, piece) is { } shaped:
+            case (TinShape.Tray, not (Form.Loaf or Form.Swirl)) or (TinShape.Stone, not (Form.Loaf or Form.Swirl or Form.Tray)) when Footprint.Of(family, piece) is { } shaped:
                 return Lay(shaped, Grid);
             // A pull-apart tin is for what may touch.
             case (TinShape.Rectangle, Form.Ball) when (touching ?? family.Touches) && Footprint.Of(family, piece) is { } ball:
@@ -70,7 +70,7 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
         PanLayout? Lay(Footprint shaped, Func<Footprint, double, ImmutableArray<Seat>> how)
         {
             // What a tin's walls hold together always touches.
-            var touch = tin.Shape != TinShape.Tray || (touching ?? family.Touches);
+            var touch = tin.Shape is not (TinShape.Tray or TinShape.Stone) || (touching ?? family.Touches);
             var lies = touch ? shaped : shaped.Grown(family);
             var seats = how(lies, touch ? TouchingGap(family) : family.Gap.Millimetres);
             return seats.IsEmpty ? null : new(tin, shaped, shaped.Grown(family), touch, Centred(seats, lies), seats.Length);
@@ -146,7 +146,7 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
 /// <param name="Loads">How many times the oven is loaded.</param>
 public sealed record PanChoice(PanLayout Layout, int Pans, int AtOnce, int Loads)
 {
-    /// <summary>Every way the kitchen's pans hold a batch, the best first: fewest loads, then fewest pans, then the snuggest.</summary>
+    /// <summary>Every way the kitchen's pans hold a batch, the best first: pans before the stone, which takes one load at a time; fewest loads, then fewest pans, then the snuggest.</summary>
     /// <param name="family">What it is.</param>
     /// <param name="piece">One of it.</param>
     /// <param name="pieces">How many; at least 1.</param>
@@ -166,7 +166,7 @@ public sealed record PanChoice(PanLayout Layout, int Pans, int AtOnce, int Loads
                 var atOnce = Math.Min(Math.Min(t.Same, pans), t.Layout.Tin.Shape == TinShape.Loaf ? racks * LoavesOnRack : racks);
                 return new PanChoice(t.Layout, pans, atOnce, (pans + atOnce - 1) / atOnce);
             })
-            .OrderBy(c => c.Loads).ThenBy(c => c.Pans).ThenBy(c => c.Layout.Tin.Length.Millimetres * c.Layout.Tin.Width.Millimetres * c.Pans)];
+            .OrderBy(c => c.Layout.Tin.IsStone).ThenBy(c => c.Loads).ThenBy(c => c.Pans).ThenBy(c => c.Layout.Tin.Length.Millimetres * c.Layout.Tin.Width.Millimetres * c.Pans)];
     }
 
     /// <summary>Racks of the oven one load takes.</summary>

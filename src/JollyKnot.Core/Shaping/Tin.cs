@@ -18,6 +18,8 @@ public enum TinShape
     Hollows,
     /// <summary>A tray with channels for batons.</summary>
     Channels,
+    /// <summary>A stone that is heated with the oven.</summary>
+    Stone,
 }
 
 /// <summary>A tin or tray.</summary>
@@ -40,6 +42,9 @@ public sealed record Tin(string Id, string Name, TinShape Shape, Length Length, 
     /// <summary>Dough on a tray pressed to its corners, g/cm². Bakers' usage.</summary>
     public const double PressedOut = 1.0;
 
+    /// <summary>It is heated first, and bread is laid on it.</summary>
+    public bool IsStone => Shape == TinShape.Stone;
+
     /// <summary>Floor of the tin, cm².</summary>
     private double Floor => Length.Millimetres * Width.Millimetres / 100 * (Shape == TinShape.Round ? Math.PI / 4 : 1);
 
@@ -50,7 +55,7 @@ public sealed record Tin(string Id, string Name, TinShape Shape, Length Length, 
         TinShape.Hollows => Count * (HollowVolume?.Millilitres ?? 0) / MillilitresPerGram,
         // 340 mm takes 300 g, and a baton's mass goes with its length to the power 1/0.6.
         TinShape.Channels => Count * 300 * Math.Pow(Length.Millimetres * .9 / 340, 1 / .6),
-        TinShape.Tray => Floor * PressedOut,
+        TinShape.Tray or TinShape.Stone => Floor * PressedOut,
         _ => Floor * PullApart,
     });
 }

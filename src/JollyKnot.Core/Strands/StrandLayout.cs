@@ -89,32 +89,36 @@ public static class StrandLayout
 
     private static IEnumerable<Heat> HeatOf(Drawn bake, LaneBox box, Func<DateTimeOffset, double> x, DateTimeOffset end)
     {
-        var (spec, batches) = (bake.Spec, bake.Chain.Batches);
-        if (bake.Timetable["preheat"] is not { State: not StepState.Passed } preheat) yield break;
+        var (spec, batches) = (bake.Spec, bake.Chain.Batches.Select(b => b.Batch).ToImmutableArray());
         var bottom = box.Top + box.Height;
         double Y(double celsius) => bottom - box.Height * .92 * Math.Clamp((celsius - spec.Room.Celsius) / (260 - spec.Room.Celsius), 0, 1);
-        // Up, level through each batch with a slope to the next one's heat, and cold again.
-        var outline = new List<Point> { new(x(preheat.Start), bottom) };
-        var (hot, out_) = (0d, preheat.End);
-        foreach (var batch in batches.Select(b => b.Batch))
+        foreach (var own in batches.Where(b => !b.Bread.OnGriddle).GroupBy(b => b.Bread.Oven))
         {
-            var from = batch.Index == 0 ? preheat.End : out_ + spec.Oven.Change(Temperature.FromCelsius(hot), batch.Bread.Heat);
-            if (batch.Index == 0 || hot != batch.Bread.Heat.Celsius) outline.Add(new(x(from), Y(batch.Bread.Heat.Celsius)));
-            hot = batch.Bread.Heat.Celsius;
-            if (bake.Timetable[batch.Step("unload")] is not { } unload) yield break;
-            if (unload.End > out_) out_ = unload.End;
-            outline.Add(new(x(out_), Y(hot)));
+            if (bake.Timetable[Chain.HeatStep("preheat", own.First(), batches)] is not { State: not StepState.Passed } preheat) continue;
+            // Up, level through each batch with a slope to the next one's heat, and cold again.
+            var oven = spec.OvenOf(own.First().Bread);
+            var outline = new List<Point> { new(x(preheat.Start), bottom) };
+            var (hot, out_) = (0d, preheat.End);
+            foreach (var batch in own)
+            {
+                var from = hot == 0 ? preheat.End : out_ + oven.Change(Temperature.FromCelsius(hot), batch.Bread.Heat);
+                if (hot != batch.Bread.Heat.Celsius) outline.Add(new(x(from), Y(batch.Bread.Heat.Celsius)));
+                hot = batch.Bread.Heat.Celsius;
+                if (bake.Timetable[batch.Step("unload")] is not { } unload) yield break;
+                if (unload.End > out_) out_ = unload.End;
+                outline.Add(new(x(out_), Y(hot)));
+            }
+            var cold = out_ + TimeSpan.FromMinutes(Math.Min(40, (hot - spec.Room.Celsius) / oven.CoolsPerMinute));
+            if (cold > end) cold = end;
+            outline.Add(new(x(cold), Y(hot - oven.CoolsPerMinute * (cold - out_).TotalMinutes)));
+            outline.Add(new(x(cold), bottom));
+            yield return new([.. outline]);
         }
-        var cold = out_ + TimeSpan.FromMinutes(Math.Min(40, (hot - spec.Room.Celsius) / spec.Oven.CoolsPerMinute));
-        if (cold > end) cold = end;
-        outline.Add(new(x(cold), Y(hot - spec.Oven.CoolsPerMinute * (cold - out_).TotalMinutes)));
-        outline.Add(new(x(cold), bottom));
-        yield return new([.. outline]);
     }
 
     private static IEnumerable<WindowMark> WindowOf(Drawn bake, Func<DateTimeOffset, double> x, LaneBox box)
     {
-        foreach (var (batch, _, proof, _, _, _) in bake.Chain.Batches)
+        foreach (var (batch, proof) in bake.Chain.Batches.Select(b => (b.Batch, b.Proof)))
         {
             if (proof.Window is not { } window || bake.Timetable[batch.Step("proof")] is not { } slot || bake.Timetable[batch.Step("load")] is not { IsOpen: true }) continue;
             yield return new(x(slot.Start + window.Early), x(slot.Start + window.Best), x(slot.Start + window.Late), box.Top + box.Height * (batch.Index + 1) / bake.Chain.Batches.Length - 6);
@@ -189,7 +193,7 @@ public static class StrandLayout
             var ribbons = new List<Ribbon>();
             var (divided, batches) = (0d, bake.Chain.Batches);
             var top = 0d;
-            foreach (var (batch, piece, _, _, _, _) in batches)
+            foreach (var (batch, piece) in batches.Select(b => (b.Batch, b.Piece)))
             {
                 (family, pieces, stays) = (batch.Bread.Family, batch.Pieces, []);
                 share = Math.Clamp(piece * batch.Pieces / bake.Dough, .05, 1);

@@ -136,7 +136,10 @@ public sealed record BathBeat(string Say, bool Boiling, TimeSpan Length);
 
 /// <summary>What becomes of the bread.</summary>
 /// <param name="Out">When it came out.</param>
-public sealed record FinishView(string What, DateTimeOffset Out, int Pieces, Mass Baked, DateTimeOffset? CutAt, bool Crisp, DateTimeOffset? KeepBy, DateTimeOffset? FreezeBy, bool KeepCold);
+/// <param name="Cooling">How it cools, in words.</param>
+/// <param name="Slices">Even shares of one; null for what is eaten whole.</param>
+/// <param name="Slice">How wide one is.</param>
+public sealed record FinishView(string What, DateTimeOffset Out, int Pieces, Mass Baked, DateTimeOffset? CutAt, string Cooling, int? Slices, Length? Slice, DateTimeOffset? KeepBy, DateTimeOffset? FreezeBy, bool KeepCold);
 
 /// <summary>What is being shaped.</summary>
 /// <param name="Form">The form given by hand.</param>
@@ -150,7 +153,7 @@ public sealed record ShapeView(Form Form, int Strands, Ties.Kind? Tie, Aim Aim, 
 {
     internal static ShapeView Of(BakeState state, Step step, Words words)
     {
-        var (batch, piece, _, _, _, _) = state.Chain.Of(step);
+        var (batch, piece) = state.Chain.Of(step) is var f ? (f.Batch, f.Piece) : default;
         var (family, aim, spec) = (batch.Bread.Family, Sizes.For(batch.Bread.Family, piece, batch.Bread.Pan), state.Plan.Spec);
         Ties.Kind? tie = family.Form == Form.Coil ? Ties.Kind.Coil : family.Form != Form.Rope ? null : family.Bathed ? Ties.Kind.Pretzel : Ties.Kind.Knot;
         var rolled = aim.Rope ?? (aim.Thickness is null ? null : aim.Across);
@@ -266,7 +269,7 @@ public sealed record BenchView(
         if (now - start > until) until = now - start;
         var at = proof.Curve.At(now - start);
         var cold = state.Timetable[batch.Step("cold")];
-        var place = cold is { IsOpen: true } ? Places.Fridge : spec.Place;
+        var place = cold is { IsOpen: true } && forecast.First is { } first ? first.Place : spec.Place;
         var since = state.Timetable[batch.Step("proof")] is { } slot ? now - slot.Start : now - start;
         return new(step, start, at.Rise * belief.Pace, wanted,
             start + proof.Window?.Early, start + proof.Window?.Best, start + proof.Window?.Late, start + proof.Likely?.From, start + proof.Likely?.To,
@@ -280,11 +283,11 @@ public sealed record BenchView(
     private static InOvenView? OvenOf(BakeState state)
     {
         if (state.Chain.Batches.FirstOrDefault(b => !b.Batch.Bread.OnGriddle && state.SoFar.InSince(b.Batch) is not null) is not { } forecast) return null;
-        var (batch, piece, _, window, wanted, probed) = forecast;
+        var (batch, piece, window, wanted, probed) = (forecast.Batch, forecast.Piece, forecast.Window, forecast.Wanted, forecast.Probed);
         var (spec, loaded) = (state.Plan.Spec, state.SoFar.InSince(batch)!.Value);
         var shape = HeatShape.Of(batch.Bread.Family, piece);
         return new(batch.Step("load"), loaded, wanted, loaded + window.FirstLook, loaded + window.Turn, loaded + window.Likely, loaded + window.Latest,
-            [.. Enumerable.Range(0, (int)Math.Ceiling(window.Latest.TotalMinutes) + 1).Select(m => CoreHeat.At(shape, batch.Bread.Heat, spec.Oven.Fan, TimeSpan.FromMinutes(m), spec.BoilsAt))],
+            [.. Enumerable.Range(0, (int)Math.Ceiling(window.Latest.TotalMinutes) + 1).Select(m => CoreHeat.At(shape, batch.Bread.Heat, spec.OvenOf(batch.Bread).Fan, TimeSpan.FromMinutes(m), spec.BoilsAt))],
             [.. state.SoFar.Probes.Where(p => p.Load == batch.Step("load")).Select(p => new ProbePoint(p.At, p.Core))], loaded + probed);
     }
 
@@ -302,8 +305,9 @@ public sealed record BenchView(
         var spec = state.Plan.Spec;
         return [.. state.Chain.Batches.Where(b => state.SoFar.When(b.Batch.Step("unload")) is not null).Select(b =>
         {
-            var (came, keeping) = (state.SoFar.When(b.Batch.Step("unload"))!.Value, Keeping.Of(spec.Formula, b.Batch.Bread.Family, b.Piece, spec.Dough.Spoils));
-            return new FinishView(b.Batch.Bread.Family.Name, came, b.Batch.Pieces, keeping.Baked, came + keeping.CutAfter, keeping.Crisp, came + keeping.Keeps, came + Keeping.Frozen, keeping.KeepCold);
+            var (came, keeping) = (state.SoFar.When(b.Batch.Step("unload"))!.Value, Keeping.Of(spec.Formula, b.Batch.Bread.Family, b.Piece, spec.Dough.Spoils, spec.Way.Cooling));
+            var slices = Keeping.Slices(b.Batch.Bread.Family, b.Piece, b.Batch.Bread.Pan);
+            return new FinishView(b.Batch.Bread.Family.Name, came, b.Batch.Pieces, keeping.Baked, came + keeping.CutAfter, Words.Of(keeping.Cooling), slices?.Count, slices?.Each, came + keeping.Keeps, came + Keeping.Frozen, keeping.KeepCold);
         })];
     }
 

@@ -92,10 +92,10 @@ public sealed class Words(HouseholdUnits units)
                 Marked("Set to proof", batch, spec), $"Cover {The(batch, spec)} and set them {thing}.",
                 spec.Place.StartsAt is { } safe && spec.Cold is null
                     ? $"First let the oven fall to {Celsius(safe)} or below: after {Celsius(bread.Heat)} that takes {Span(Place.SafeAfter(bread.Heat, spec.Room))}; its dial begins at {Celsius(spec.Oven.Dial.From)}. No cloth or film in it."
-                    : "Greased film does not stick.", "They are there"),
+                    : Of(spec.Way.Cover), "They are there"),
             StepKind.OutOfFridge => new(
-                Marked("Out of the fridge", batch, spec), $"Take {The(batch, spec)} out of the fridge and set them {thing}.", "Cold dough wants its time: a big piece most.", "They are there"),
-            StepKind.ColdProof => new(Marked("In the fridge", batch, spec), $"{Sentence(The(batch, spec, "they"))} are rising slowly in the fridge.", "", ""),
+                Marked(spec.Cold is null ? "Into the warm" : "Out of the fridge", batch, spec), $"Take {The(batch, spec)} out of the {(spec.Cold is null ? "cool" : "fridge")} and set them {thing}.", "Cold dough wants its time: a big piece most.", "They are there"),
+            StepKind.ColdProof => new(Marked("In the fridge", batch, spec), $"{Sentence(The(batch, spec, "they"))} are rising slowly {thing}.", "", ""),
             StepKind.Score => new(Marked("Score", batch, spec), $"Score {The(batch, spec)}.", "5 to 6 mm deep, a thin or serrated blade, once or in a cross.", "Scored"),
             StepKind.GriddleOn => new("Griddle on", $"Put the {Lower(thing)} on, {Celsius(about.Heat)}.", "Low heat: inside they need their time.", "It is on", new(Degrees(about.Heat!.Value), DegreeUnit)),
             StepKind.GriddleHeats => new("The griddle heats", "The griddle is heating.", "", ""),
@@ -104,12 +104,13 @@ public sealed class Words(HouseholdUnits units)
                 "Size decides, not the clock.", "Seen"),
             StepKind.ClearOven => new(
                 "Dough out of the oven", $"Take the dough out of the {Lower(thing)} first.", "It goes on rising on the counter while the oven heats.", "It is out"),
-            StepKind.OvenOn when batch.Index > 0 => new(
-                $"Oven to {Celsius(about.Heat)}", $"Turn the {Lower(thing)} to {Celsius(about.Heat)}.", bread.Heat < spec.Batches[batch.Index - 1].Bread.Heat ? "Leave the door ajar until it is there." : "", "Turned",
-                new(Degrees(about.Heat!.Value), DegreeUnit)),
+            StepKind.OvenOn when step.InTimeFor is null => new(
+                $"Oven to {Dial(batch, spec)}", $"Turn the {Lower(thing)} to {Dial(batch, spec)}.", batch.WaitsFor(spec.Batches, spec.OvenOf(bread).Racks) is { } hotter && bread.Heat < hotter.Bread.Heat ? "Leave the door ajar until it is there." : "", "Turned",
+                DialFigure(batch, spec)),
             StepKind.OvenOn => new(
-                $"Oven on, {Celsius(about.Heat)}", $"Switch the {Lower(thing)} on: {Celsius(about.Heat)}.", "See that it is empty.", "It is on",
-                new(Degrees(about.Heat!.Value), DegreeUnit)),
+                $"{(spec.Batches.Any(b => b.Bread.Oven != bread.Oven) ? thing : "Oven")} on, {Dial(batch, spec)}", $"Switch the {Lower(thing)} on: {Dial(batch, spec)}.",
+                $"See that it is empty{(bread.Pan is { IsStone: true } stone ? $", with the {Lower(stone.Name)} in it" : "")}.{(spec.SteamFor(bread) switch { Steam.Tray => " An old tray goes on the lowest rack.", Steam.Stones => " The steam stones go on the lowest rack in their tray, dry: only kinds sold for heat.", _ => "" })}", "It is on",
+                DialFigure(batch, spec)),
             StepKind.PotOn => new(
                 "Pot on", $"Put the {Lower(thing)} on to boil.", $"{spec.Pot.Litres.ToString("0.#", CultureInfo.InvariantCulture)} litres of water{(about.Mass is { } soda ? $"; {Grams(soda)} of baking soda, slowly, once it boils" : $"; and a litre of warm water with {Grams(Pot.DipSoda)} of baking soda for the dip")}.", "It is on",
                 new(spec.Pot.Litres.ToString("0.#", CultureInfo.InvariantCulture), "litres")),
@@ -121,13 +122,17 @@ public sealed class Words(HouseholdUnits units)
             StepKind.Load when bread.OnGriddle => new(
                 Marked("The first on the griddle", batch, spec), $"Lay the first {Text(Math.Min(count, bread.AtOnce ?? 1))} on the {Lower(thing)}.", $"{Counted(batch)}, {bread.AtOnce} at a time; {Minutes(family.Bake.Length / 2)} a side.", "They are on", new(Degrees(about.Heat!.Value), DegreeUnit)),
             StepKind.Load => new(
-                Marked("Load the oven", batch, spec), $"Load the {Lower(thing)}{(spec.Batches.Length > 1 ? $": {Counted(batch)}" : "")}.", $"{count} {family.Name}, {Celsius(about.Heat)}.{(bread.Pan is { } pan ? $" In or on the {Lower(pan.Name)}." : "")}{(family.Steamed ? " A cup of hot water into the hot tray below; mist once or twice in the first half." : "")}{(bread.Racks > 1 ? " Swap the racks when you turn them." : "")}", "They are in", new(Degrees(about.Heat!.Value), DegreeUnit)),
+                Marked("Load the oven", batch, spec), $"Load the {Lower(thing)}{(spec.Batches.Length > 1 ? $": {Counted(batch)}" : "")}.", $"{count} {family.Name}, {Dial(batch, spec)}.{(bread.Pan is { } pan ? pan.IsStone ? $" Straight onto the hot {Lower(pan.Name)}." : $" In or on the {Lower(pan.Name)}." : "")}{spec.SteamFor(bread) switch { Steam.Tray => $" A cup of hot water, {Text(Steaming.Cup)} mL, into the hot tray below.", Steam.Stones => " Half a cup of hot water over the stones.", Steam.Mist => " Spray the walls as you shut the door, not the glass or the lamp.", _ => "" }}", "They are in", DialFigure(batch, spec)),
+            StepKind.Mist => new(Marked("Spray again", batch, spec), "Spray once more, quickly.", "Not on the glass or the lamp.", "Sprayed"),
+            StepKind.Butter => new(Marked("Butter them", batch, spec), $"Brush {The(batch, spec)} with butter while hot.", $"About {Grams(about.Mass)} does all {count}.", "Buttered", Kilo(about.Mass)),
             StepKind.Turn => family.Thickness is null
-                ? new(Marked("Turn the tray", batch, spec), "Turn the tray round.", "", "Turned")
+                ? new(Marked(bread.Racks > 1 ? "Swap the racks" : "Turn the tray", batch, spec),
+                    $"{(spec.SteamFor(bread).Stands() ? "Take the steam tray out. " : "")}{(bread.Racks > 1 ? "Swap the racks, and turn the trays round." : "Turn the tray round.")}", spec.SteamFor(bread).Stands() ? "From here the crust dries." : "", "Turned")
                 : new("Flip them", "Flip the flatbreads.", "", "Flipped"),
-            StepKind.FirstLook => new(Marked("First look", batch, spec), "Take a first look at the colour.", "Through the glass, light on.", "Looked"),
+            StepKind.FirstLook => new(Marked("First look", batch, spec), "Take a first look at the colour.",
+                $"Through the glass, light on.{(family.Bake.Length >= BakeWindow.Tented ? " Brown already? Lay foil over, loosely." : "")}", "Looked"),
             StepKind.Unload when bread.OnGriddle => new(Marked("Off the griddle", batch, spec), $"Take the last of {The(batch, spec)} off the griddle.", "Under a cloth they stay soft.", "They are off"),
-            StepKind.Unload => new(Marked("Out of the oven", batch, spec), $"Take {The(batch, spec)} out if they are brown and sound hollow.", $"Off the hot tray at once, or the base goes soggy. {(family.Steamed ? "On a rack, uncovered: the crust stays crisp; take the steam tray out first." : "Under a cloth, or buttered on top, the crust stays soft.")}", "They are out"),
+            StepKind.Unload => new(Marked("Out of the oven", batch, spec), $"Take {The(batch, spec)} out if they are brown and sound hollow.", $"Off the hot tray at once, or the base goes soggy. {Of(Keeping.Of(spec.Formula, family, about.Mass ?? family.Usual, false, spec.Way.Cooling).Cooling)}", "They are out"),
             StepKind.Review => new("Ready to eat", $"{Sentence(Bread(spec))}: ready. How were they?", "Break one open and look.", "Keep"),
             StepKind.Cycle => new("Dough cycle", "", "", ""),
             StepKind.StarterRipens => new("The starter ripens", "The starter is ripening.", "", ""),
@@ -231,9 +236,33 @@ public sealed class Words(HouseholdUnits units)
         };
     }
 
+    /// <summary>What lies over the second proof.</summary>
+    public static string Of(Cover cover) => cover switch
+    {
+        Cover.GreasedFilm => "Greased film does not stick.",
+        Cover.DampCloth => "A damp cloth; lift it off before it sticks.",
+        Cover.DryCloth => "A light dry cloth.",
+        _ => "Uncovered: spray or wash them if the skin dries.",
+    };
+
+    /// <summary>How it cools.</summary>
+    public static string Of(CoolingWay way) => way switch
+    {
+        CoolingWay.Rack => "On a rack, uncovered: the crust stays crisp.",
+        CoolingWay.Cloth => "Under a cloth the crust stays soft.",
+        _ => "Back in the oven, off and ajar, for ten minutes: the crust dries crisp. Wet steam trays out first.",
+    };
+
+    // On the oven's own dial, whatever the household reads elsewhere.
+    private static string Dial(Batch batch, BakeSpec spec) => DialFigure(batch, spec) is var f ? $"{f.Value} {f.Unit}" : "";
+
+    private static Figure DialFigure(Batch batch, BakeSpec spec) => spec.OvenOf(batch.Bread).Marks == DialMarks.Celsius5
+        ? new(Text(batch.Bread.Heat.Celsius), "°C") : new(Text(batch.Bread.Heat.Fahrenheit), "°F");
+
     private static string Egg(Wash wash, Mass mass) => !wash.Egg ? "" : Keeping.EggFor(mass) switch
     {
         EggNeed.Yolk => ": a yolk and a spoon of water is enough",
+        _ when wash.Id == "yolk" => $": {Math.Ceiling(mass / Keeping.YolkWash)} yolks, each with a spoon of water",
         EggNeed.Half => ": half an egg; the rest goes in the fridge and into an omelette within 2 days",
         _ => "",
     };
@@ -432,7 +461,7 @@ public sealed class Words(HouseholdUnits units)
     /// <summary>A temperature in the household's degrees.</summary>
     public string Degree(Temperature heat) => Celsius(heat);
 
-    private string Degrees(Temperature heat) => units.Temperature == TemperatureUnit.Celsius ? Text(heat.Celsius) : Text(heat.Celsius * 9 / 5 + 32);
+    private string Degrees(Temperature heat) => units.Temperature == TemperatureUnit.Celsius ? Text(heat.Celsius) : Text(heat.Fahrenheit);
     private string DegreeUnit => units.Temperature == TemperatureUnit.Celsius ? "°C" : "°F";
     private string Millimetres(Length length) => units.Length == LengthUnit.Inches ? $"{(length.Millimetres / 25.4).ToString("0.#", CultureInfo.InvariantCulture)} in"
         : length.Millimetres >= 200 ? $"{Text(length.Millimetres / 10)} cm" : $"{Text(length.Millimetres)} mm";

@@ -48,6 +48,7 @@ public static class DemoWorld
             new("small-loaf-2", "Second small tin", TinShape.Loaf, Centimetres(18), Centimetres(9), Centimetres(6.5)),
             new("hollows", "Twelve hollows", TinShape.Hollows, Centimetres(35), Centimetres(27), Centimetres(3), 12, Volume.FromMillilitres(80)),
             new("channels", "Baton tray", TinShape.Channels, Centimetres(38), Centimetres(24), Count: 3),
+            new("stone", "Baking stone", TinShape.Stone, Centimetres(38), Centimetres(34)),
         ],
         Places = [new("boiler-shelf", "on the shelf over the boiler", false, Celsius(26), 0, null)],
         Griddle = new("griddle", "Griddle", TinShape.Tray, Centimetres(40), Centimetres(26)),

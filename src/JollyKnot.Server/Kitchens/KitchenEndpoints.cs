@@ -42,12 +42,22 @@ public sealed record UnitsView(ShownIn Mass, ShownIn Temperature, ShownIn Length
 {
     internal static UnitsView Of(HouseholdUnits units) => new(
         units.Mass == MassUnit.Grams ? new("g", 1, 0, 0, 10) : new("oz", 1 / Unit.Find("oz")!.Grams.Grams, 0, 1, 1),
-        units.Temperature == TemperatureUnit.Celsius ? new("°C", 1, 0, 0, 0) : new("°F", 1.8, 32, 0, 0),
+        Shown(units.Temperature),
         units.Length == LengthUnit.Metric ? new("cm", .1, 0, 0, 10) : new("in", 1 / 25.4, 0, 1, 1));
+
+    internal static ShownIn Shown(TemperatureUnit unit) => unit == TemperatureUnit.Celsius ? new("°C", 1, 0, 0, 0) : new("°F", 1.8, 32, 0, 0);
 }
 
 /// <summary>A way from the machine to the divide.</summary>
 public sealed record AfterView(AfterCycle After, string Name);
+
+/// <summary>An oven on offer.</summary>
+/// <param name="Dial">How its dial reads.</param>
+/// <param name="Step">From mark to mark.</param>
+public sealed record OvenView(string Id, string Name, ShownIn Dial, double Step)
+{
+    internal static OvenView Of(Oven oven) => new(oven.Id, oven.Name, UnitsView.Shown(oven.Marks == DialMarks.Celsius5 ? TemperatureUnit.Celsius : TemperatureUnit.Fahrenheit), oven.DialStep);
+}
 
 /// <summary>A step of a scale on offer.</summary>
 public sealed record ScaleStepView(Mass Step, string Name);
@@ -57,7 +67,7 @@ public sealed record ScaleStepView(Mass Step, string Name);
 /// <param name="Rests">For a piece that springs back.</param>
 /// <param name="MostCuts">Lines of a cut list.</param>
 public sealed record KitchenView(
-    string Name, Temperature Room, ImmutableArray<MachineView> Machines, ImmutableArray<Oven> Ovens, ImmutableArray<TinView> Tins,
+    string Name, Temperature Room, ImmutableArray<MachineView> Machines, ImmutableArray<OvenView> Ovens, ImmutableArray<TinView> Tins,
     ImmutableArray<FamilyView> Families, ImmutableArray<Choice> Places, ImmutableArray<Choice> Washes, UnitsView Units, bool NoScale,
     ImmutableArray<AfterView> Afters, ImmutableArray<TimeSpan> Colds, ImmutableArray<TimeSpan> Rests, ImmutableArray<ScaleStepView> ScaleSteps, int MostCuts);
 
@@ -81,7 +91,7 @@ public static class KitchenEndpoints
         kitchen.Name, kitchen.RoomAt(now),
         [.. kitchen.Mixers.Select(m => new MachineView(m.Id, m.Name, m.FlourLimit, m.DoughLimit, m.ByHand,
             [.. m.Programs.Select(p => new ProgramView(p.Name, m.SetTo(p.Name)!.CycleLength, p.Phases, p.Pulled))]))],
-        kitchen.Ovens,
+        [.. kitchen.Ovens.Select(OvenView.Of)],
         [.. kitchen.Tins.Select(t => new TinView(t.Id, t.Name, t.Dough))],
         [.. kitchen.Families.Select(f => new FamilyView(f.Id, f.Name, f.Usual, f.Bake.Heat, f.Strands, f.UsualWash))],
         [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],

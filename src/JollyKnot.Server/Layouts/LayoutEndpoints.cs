@@ -79,7 +79,7 @@ public sealed record RingsView(Length Ring, ImmutableArray<int> PerRolling, Mass
 /// <param name="Pans">The kitchen's pans that hold it, the best first.</param>
 public sealed record CutView(
     string? FamilyId, string Name, int Pieces, Mass Each, Mass EachStrand, int Strands, bool Pinned, Temperature? Heat, string? Wash, Aim? Aim,
-    TimeSpan? BestProof, BakeWindow? Bake, TimeSpan WaitsFor, bool OverProofed, Length? RoundTin, ImmutableArray<HeatSchool> Schools, RingsView? Rings, ImmutableArray<PanView> Pans);
+    TimeSpan? BestProof, BakeWindow? Bake, TimeSpan WaitsFor, bool OverProofed, bool Washed, bool Scored, bool Steamed, Length? RoundTin, ImmutableArray<HeatSchool> Schools, RingsView? Rings, ImmutableArray<PanView> Pans);
 
 /// <summary>A caution at a step.</summary>
 public sealed record CautionLine(string Step, string Text);
@@ -142,17 +142,18 @@ public static class LayoutEndpoints
     {
         var spec = layout.Plan.Spec;
         if (cut.Bread is not { } bread)
-            return new(null, "for the fridge", cut.Pieces, each, each, 1, cut.Pinned, null, null, null, null, null, TimeSpan.Zero, false, null, [], null, []);
+            return new(null, "for the fridge", cut.Pieces, each, each, 1, cut.Pinned, null, null, null, null, null, TimeSpan.Zero, false, false, false, false, null, [], null, []);
         var first = layout.Steps.Batches.First(b => b.Batch.Cut == index);
         var waiting = Waiting.Of(layout, index);
+        var oven = spec.OvenOf(bread);
         return new(
             bread.Family.Id, bread.Family.Name, cut.Pieces, each, each / cut.Strands, cut.Strands, cut.Pinned, bread.Heat, bread.Wash.Id, Sizes.For(bread.Family, each, bread.Pan),
-            first.Proof.Window?.Best, first.Window, waiting.Longer, waiting.OverProofed, Sizes.RoundTin(bread.Family, each, cut.Pieces),
-            bread.OnGriddle ? [] : [.. new[] { SchoolDegrees, -SchoolDegrees }.Select(d => Temperature.FromCelsius(bread.Heat.Celsius + d)).Where(h => spec.Oven.Dial.Holds(h) && h >= BakeWindow.Coolest)
-                .Select(h => new HeatSchool(h, BakeWindow.For(bread.Family, each, h, spec.Oven.Fan).Likely, h > bread.Heat))],
+            first.Proof.Window?.Best, first.Window, waiting.Longer, waiting.OverProofed, bread.Brushed, bread.Family.Scored, bread.Family.Steamed, Sizes.RoundTin(bread.Family, each, cut.Pieces),
+            bread.OnGriddle ? [] : [.. new[] { SchoolDegrees, -SchoolDegrees }.Select(d => oven.Nearest(Temperature.FromCelsius(bread.Heat.Celsius + d))).Where(h => h != bread.Heat && h >= BakeWindow.Coolest)
+                .Select(h => new HeatSchool(h, spec.Window(bread, each, h).Likely, h > bread.Heat))],
             bread.Family.Form == Form.Ring && RingSheet.Of(each * cut.Pieces, bread.Family.Thickness!.Value, RingSheet.UsualRing) is var rings
                 ? new(rings.Ring, [.. rings.Rollings.Select(r => r.Rings.Length)], rings.Scrap) : null,
-            [.. PanChoice.Of(bread.Family, each, cut.Pieces, kitchen.Tins.Where(spec.Oven.Holds), spec.Oven.Racks, bread.Touching).OrderByDescending(p => p.Layout.Tin == bread.Pan).Select(PanView.Of)]);
+            [.. PanChoice.Of(bread.Family, each, cut.Pieces, kitchen.Tins.Where(oven.Holds), oven.Racks, bread.Touching).OrderByDescending(p => p.Layout.Tin == bread.Pan).Select(PanView.Of)]);
     }
 }
 
@@ -185,8 +186,8 @@ public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitc
             if (factor is > 0 and < 100) dough = stored.Dough.Scale(factor);
         }
         var made = BakeSpec.Create(dough, request.Choice, kitchen, now);
-        return made.Has(out var spec)
-            ? (Layout.Of(spec with { Source = new(stored.Id, stored.Version), Pace = PaceMemory.For(spec.Place, (await bakes.Closed(Remembered)).Select(b => (b.Plan, b.Log))) }, now), factor, null)
-            : (null, factor, Problems.Bad([.. made.Problems.Select(p => p with { Field = $"{prefix}choice.{p.Field}" })]));
+        if (!made.Has(out var spec)) return (null, factor, Problems.Bad([.. made.Problems.Select(p => p with { Field = $"{prefix}choice.{p.Field}" })]));
+        var past = (await bakes.Closed(Remembered)).Select(b => (b.Plan, b.Log)).ToList();
+        return (Layout.Of(spec with { Source = new(stored.Id, stored.Version), Pace = PaceMemory.For(spec.Place, past), OvenPaces = OvenMemory.Of(past) }, now), factor, null);
     }
 }

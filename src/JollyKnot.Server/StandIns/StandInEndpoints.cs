@@ -1,4 +1,5 @@
 using JollyKnot.Core.Baking;
+using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Measures;
 using JollyKnot.Devices;
 using JollyKnot.Server.Bakes;
@@ -14,7 +15,8 @@ namespace JollyKnot.Server.StandIns;
 /// <param name="Probe">In the middle of a piece; null when nothing is in the oven.</param>
 /// <param name="Oven">The oven's air; null while it is off.</param>
 /// <param name="Room">The kitchen.</param>
-public sealed record StandInView(Temperature? Probe, Temperature? Oven, Temperature? Room);
+/// <param name="Machine">The bread machine; null while it stands still.</param>
+public sealed record StandInView(Temperature? Probe, Temperature? Oven, Temperature? Room, MachineReading? Machine);
 
 /// <summary>Thermometers that stand in for real ones.</summary>
 public static class StandInEndpoints
@@ -22,15 +24,19 @@ public static class StandInEndpoints
     /// <summary>Maps the stand-in thermometers.</summary>
     public static void MapStandIns(this IEndpointRouteBuilder app) =>
         app.MapGet("/api/bakes/{id:guid}/thermometers", async Task<Results<Ok<StandInView>, ProblemHttpResult>> (
-            Guid id, BakeBook book, KitchenKeeper kitchens, SimulatedProbe probe, SimulatedOven oven, SimulatedRoom room, HouseClock clock) =>
+            Guid id, BakeBook book, KitchenKeeper kitchens, SimulatedProbe probe, SimulatedOven oven, SimulatedRoom room, SimulatedMachine machine, HouseClock clock) =>
         {
             if (await book.Find(id) is not { } bake) return Problems.Missing("bake");
             var (state, spec) = (BakeEndpoints.State(bake, clock), bake.Plan.Spec);
             room.Room = (await kitchens.Get()).RoomAt(clock.GetUtcNow());
             var loaded = state.Chain.Batches.FirstOrDefault(b => state.SoFar.InSince(b.Batch) is not null);
             var at = loaded is null ? null : state.SoFar.InSince(loaded.Batch);
-            probe.Stick(loaded is null ? null : (new(HeatShape.Of(loaded.Batch.Bread.Family, loaded.Piece), loaded.Batch.Bread.Heat, spec.Oven.Fan), at!.Value, spec.BoilsAt));
-            oven.Set(state.SoFar.When("oven-on") is { } on && state.SoFar.When("review") is null ? (spec.Oven, spec.Room, (loaded ?? state.Chain.Batches[0]).Batch.Bread.Heat, on, at) : null);
-            return TypedResults.Ok(new StandInView(probe.Read(), oven.Read(), room.Read()));
-        }).WithName("thermometers").WithSummary("What the stand-in probe, oven and room sensor show for a bake.");
+            probe.Stick(loaded is null ? null : (new(HeatShape.Of(loaded.Batch.Bread.Family, loaded.Piece), loaded.Batch.Bread.Heat, spec.OvenOf(loaded.Batch.Bread).Fan), at!.Value, spec.BoilsAt));
+            // What is in the oven, or is the first to go in.
+            var first = (loaded ?? state.Chain.Batches.FirstOrDefault(b => !b.Batch.Bread.OnGriddle))?.Batch;
+            oven.Set(first is not null && state.SoFar.When(Chain.HeatStep("oven-on", first, spec.Batches)) is { } on && state.SoFar.When("review") is null
+                ? (spec.OvenOf(first.Bread), spec.Room, first.Bread.Heat, on, at) : null);
+            machine.Run(state.SoFar.When("start-cycle") is { } began && state.SoFar.When("take-out") is null ? (spec.Machine, began) : null);
+            return TypedResults.Ok(new StandInView(probe.Read(), oven.Read(), room.Read(), machine.Read()));
+        }).WithName("thermometers").WithSummary("What the stand-in probe, oven, room sensor and machine show for a bake.");
 }

@@ -22,7 +22,7 @@ public static class TodayEndpoints
     /// <summary>Maps the day, the clock and health.</summary>
     public static void MapToday(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/clock", (HouseClock clock) => new ClockView(clock.GetUtcNow(), clock.Speed)).WithName("clock");
+        app.MapGet("/api/clock", (HouseClock clock) => ClockView.Of(clock)).WithName("clock");
         app.MapGet("/api/today", async (BakeBook book, KitchenKeeper keeper, HouseClock clock) =>
         {
             var kitchen = await keeper.Get();

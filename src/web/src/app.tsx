@@ -3,7 +3,7 @@ import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect } from 'react';
 import { BrowserRouter, NavLink, Outlet, Route, Routes } from 'react-router';
 import { api, queries } from './api/client';
-import { syncClock } from './api/clock';
+import { span, syncClock } from './api/clock';
 import { startLive, useLive } from './api/live';
 import { Alarms } from './bench/Alarms';
 import { useUnits } from './parts/units';
@@ -67,10 +67,17 @@ function Shell() {
   const { data } = api.useQuery('get', '/api/today');
   const { connected } = useLive();
   const { heat } = useUnits();
+  const clock = api.useQuery('get', '/api/clock', undefined, { refetchInterval: 60_000 });
   return (
     <div className="shell">
       <Alarms />
       {!connected && <Offline />}
+      {(clock.data?.putBack ?? 0) > 0 && (
+        <div className="offline" role="status">
+          The computer’s clock was put back {span((clock.data?.putBack ?? 0) * 1000)}. Bakes go on by the second; times shown here
+          are ahead of it by that much.
+        </div>
+      )}
       <header className="top">
         <NavLink to="/" className="brand">
           Jolly Knot

@@ -634,7 +634,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What the stand-in probe, oven and room sensor show for a bake. */
+        /** What the stand-in probe, oven, room sensor and machine show for a bake. */
         get: operations["thermometers"];
         put?: never;
         post?: never;
@@ -735,6 +735,7 @@ export interface components {
             cold?: null | number;
             bath?: null | components["schemas"]["PotSchool"];
             after?: null | components["schemas"]["AfterCycle"];
+            ways?: null | components["schemas"]["Ways"];
         };
         BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
         BakeEventAlarmsHushed: {
@@ -1105,7 +1106,14 @@ export interface components {
             now: string;
             /** Format: double */
             speed: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            putBack: number;
         };
+        /** @enum {unknown} */
+        CoolingWay: "rack" | "cloth" | "cooling-oven" | null;
         Correction: {
             line: string;
             words: string;
@@ -1170,6 +1178,11 @@ export interface components {
              */
             shopEach: null | number;
         };
+        /**
+         * @default greased-film
+         * @enum {unknown}
+         */
+        Cover: "greased-film" | "damp-cloth" | "dry-cloth" | "bare";
         Crossing: {
             /** Format: int32 */
             place?: number;
@@ -1205,6 +1218,7 @@ export interface components {
             washId?: null | string;
             panId?: null | string;
             touching?: null | boolean;
+            ovenId?: null | string;
         };
         CutView: {
             familyId: null | string;
@@ -1243,6 +1257,9 @@ export interface components {
              */
             waitsFor: number;
             overProofed: boolean;
+            washed: boolean;
+            scored: boolean;
+            steamed: boolean;
             /**
              * Format: double
              * @description A number of millimetres.
@@ -1252,6 +1269,11 @@ export interface components {
             rings: null | components["schemas"]["RingsView"];
             pans: components["schemas"]["PanView"][];
         };
+        /**
+         * @default celsius5
+         * @enum {unknown}
+         */
+        DialMarks: "celsius5" | "fahrenheit5" | "fahrenheit25";
         /** @enum {unknown} */
         Display: "countdown" | "finish-clock";
         DisplayShows: {
@@ -1392,7 +1414,14 @@ export interface components {
             baked: number;
             /** Format: date-time */
             cutAt: null | string;
-            crisp: boolean;
+            cooling: string;
+            /** Format: int32 */
+            slices: null | number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            slice: null | number;
             /** Format: date-time */
             keepBy: null | string;
             /** Format: date-time */
@@ -1657,7 +1686,7 @@ export interface components {
              */
             room: number;
             machines: components["schemas"]["MachineView"][];
-            ovens: components["schemas"]["Oven"][];
+            ovens: components["schemas"]["OvenView"][];
             tins: components["schemas"]["TinView"][];
             families: components["schemas"]["FamilyView"][];
             places: components["schemas"]["Choice"][];
@@ -1721,6 +1750,11 @@ export interface components {
             /** Format: double */
             height: number;
         };
+        /**
+         * @default wait
+         * @enum {unknown}
+         */
+        LaterLoads: "wait" | "shaped-later" | "held-cool";
         LayoutRequest: {
             /** Format: uuid */
             doughId: string;
@@ -2031,6 +2065,16 @@ export interface components {
              */
             kneadStart?: number;
         };
+        MachineReading: {
+            phase: components["schemas"]["PhaseKind"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            left: number;
+            paddling: boolean;
+            shows: null | components["schemas"]["DisplayShows"];
+        };
         MachineView: {
             id: string;
             name: string;
@@ -2094,6 +2138,16 @@ export interface components {
              * @description A number of millimetres.
              */
             deep?: null | number;
+            marks?: components["schemas"]["DialMarks"];
+            /** Format: double */
+            dialStep?: number;
+        };
+        OvenView: {
+            id: string;
+            name: string;
+            dial: components["schemas"]["ShownIn"];
+            /** Format: double */
+            step: number;
         };
         Packing: {
             /**
@@ -2681,6 +2735,7 @@ export interface components {
              * @description A number of celsius.
              */
             room: null | number;
+            machine: null | components["schemas"]["MachineReading"];
         };
         StationCut: {
             name: string;
@@ -2717,7 +2772,9 @@ export interface components {
             eye: components["schemas"]["EyeCut"];
         };
         /** @enum {unknown} */
-        StepKind: "feed-starter" | "starter-ripens" | "make-part" | "part-cools" | "bloom" | "blooms" | "paddle" | "weigh-in" | "start-cycle" | "cycle" | "knead" | "paddle-turns" | "check" | "add-ins" | "take-out" | "bulk" | "weigh-dough" | "divide" | "keep-cold" | "shape" | "start-proof" | "cold-proof" | "out-of-fridge" | "proof" | "look" | "clear-oven" | "proof-on-counter" | "oven-on" | "preheat" | "pot-on" | "pot-heats" | "bath" | "brush" | "score" | "griddle-on" | "griddle-heats" | "load" | "bake" | "turn" | "first-look" | "unload" | "cool" | "review";
+        Steam: "none" | "tray" | "stones" | "mist" | null;
+        /** @enum {unknown} */
+        StepKind: "feed-starter" | "starter-ripens" | "make-part" | "part-cools" | "bloom" | "blooms" | "paddle" | "weigh-in" | "start-cycle" | "cycle" | "knead" | "paddle-turns" | "check" | "add-ins" | "take-out" | "bulk" | "weigh-dough" | "divide" | "keep-cold" | "shape" | "start-proof" | "cold-proof" | "out-of-fridge" | "proof" | "look" | "clear-oven" | "proof-on-counter" | "oven-on" | "preheat" | "pot-on" | "pot-heats" | "bath" | "brush" | "score" | "griddle-on" | "griddle-heats" | "load" | "bake" | "turn" | "mist" | "first-look" | "unload" | "butter" | "cool" | "review";
         StepLine: {
             step: string;
             short: string;
@@ -2821,6 +2878,7 @@ export interface components {
              * @description A number of millilitres.
              */
             hollowVolume?: null | number;
+            isStone?: boolean;
             /**
              * Format: double
              * @description A number of grams.
@@ -2828,7 +2886,7 @@ export interface components {
             dough?: number;
         };
         /** @enum {unknown} */
-        TinShape: "tray" | "round" | "rectangle" | "loaf" | "hollows" | "channels";
+        TinShape: "tray" | "round" | "rectangle" | "loaf" | "hollows" | "channels" | "stone";
         TinView: {
             id: string;
             name: string;
@@ -2874,6 +2932,18 @@ export interface components {
              * @description A number of grams.
              */
             empty: number;
+        };
+        Ways: {
+            cover?: components["schemas"]["Cover"];
+            steam?: null | components["schemas"]["Steam"];
+            /** @default false */
+            scoresFirst: boolean;
+            /** @default false */
+            washesFirst: boolean;
+            cooling?: null | components["schemas"]["CoolingWay"];
+            /** @default false */
+            buttered: boolean;
+            later?: components["schemas"]["LaterLoads"];
         };
         Weave: {
             /** Format: double */

@@ -176,6 +176,14 @@ function Editor({
               {num('Inside wide, cm', `${at}.wide`, o.wide ?? null, (v) => ovens.put(i, { wide: v }), 10)}
               {num('deep, cm', `${at}.deep`, o.deep ?? null, (v) => ovens.put(i, { deep: v }), 10)}
               {num('Racks', `${at}.racks`, o.racks, (v) => ovens.put(i, { racks: Math.round(v ?? 1) }))}
+              <Field id={`${at}-marks`} label="Dial marked">
+                <Select
+                  id={`${at}-marks`}
+                  value={o.marks ?? 'celsius5'}
+                  onChange={(marks) => ovens.put(i, { marks })}
+                  options={marks.map(([value, label]) => ({ value, label }))}
+                />
+              </Field>
               <Checkbox checked={o.fan ?? false} onChange={(e) => ovens.put(i, { fan: e.target.checked })}>
                 with fan
               </Checkbox>
@@ -382,6 +390,13 @@ const shapes: [Schemas['TinShape'], string][] = [
   ['loaf', 'loaf tin'],
   ['hollows', 'many hollows'],
   ['channels', 'channels'],
+  ['stone', 'baking stone'],
+];
+
+const marks: [Schemas['DialMarks'], string][] = [
+  ['celsius5', 'every 5 °C'],
+  ['fahrenheit5', 'every 5 °F'],
+  ['fahrenheit25', 'every 25 °F'],
 ];
 
 function Section({ title, children }: { title: string; children: ReactNode }) {

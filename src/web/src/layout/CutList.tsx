@@ -3,7 +3,7 @@ import { Button, InputNumber, Select, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Field } from '../parts/Field';
-import { useUnits } from '../parts/units';
+import { shown, useUnits } from '../parts/units';
 
 export type CutChoice = Schemas['CutChoice'];
 type CutView = Schemas['CutView'];
@@ -16,12 +16,14 @@ export function CutList({
   cuts,
   laid,
   kitchen,
+  ovenId,
   set,
   problem,
 }: {
   cuts: CutChoice[];
   laid: CutView[] | undefined;
   kitchen: Schemas['KitchenView'];
+  ovenId: string;
   set: (cuts: CutChoice[]) => void;
   problem: (field: string) => string | undefined;
 }) {
@@ -33,6 +35,8 @@ export function CutList({
       {cuts.map((cut, i) => {
         const found = laid?.[i];
         const kept = !cut.familyId;
+        const oven = kitchen.ovens.find((o) => o.id === (cut.ovenId ?? ovenId)) ?? kitchen.ovens[0];
+        const heat = cut.heat ?? found?.heat;
         return (
           <fieldset key={i} className="cut" style={{ borderColor: cutHue(i) }} aria-label={`Cut ${i + 1}`}>
             <div className="cut-what">
@@ -109,20 +113,32 @@ export function CutList({
                   onClick={() => setOpen(open === i ? null : i)}
                   aria-expanded={open === i}
                 >
-                  {found?.heat
-                    ? `Oven, wash, pan: ${Math.round(found.heat)} °C, ${kitchen.washes.find((w) => w.id === found.wash)?.name ?? ''}${found.pans[0] ? `, ${found.pans[0].name.toLowerCase()}` : ''}`
+                  {found?.heat && oven
+                    ? `Oven, wash, pan: ${shown(oven.dial, found.heat)}, ${kitchen.washes.find((w) => w.id === found.wash)?.name ?? ''}${found.pans[0] ? `, ${found.pans[0].name.toLowerCase()}` : ''}`
                     : 'Oven, wash, pan'}
                 </button>
                 {open === i && (
                   <div className="cut-more">
-                    <Field id={`heat${i}`} label={`Oven °C${mark(i)}`} problem={problem(`cuts[${i}].heat`)}>
-                      <InputNumber
-                        id={`heat${i}`}
-                        value={cut.heat ?? found?.heat ?? null}
-                        onChange={(heat) => change(i, { heat })}
-                        step={5}
-                      />
-                    </Field>
+                    {kitchen.ovens.length > 1 && (
+                      <Field id={`oven${i}`} label={`In${mark(i)}`} problem={problem(`cuts[${i}].ovenId`)}>
+                        <Select
+                          id={`oven${i}`}
+                          value={cut.ovenId ?? ovenId}
+                          onChange={(id) => change(i, { ovenId: id === ovenId ? null : id })}
+                          options={kitchen.ovens.map((o) => ({ value: o.id, label: o.name }))}
+                        />
+                      </Field>
+                    )}
+                    {oven && (
+                      <Field id={`heat${i}`} label={`Oven ${oven.dial.name}${mark(i)}`} problem={problem(`cuts[${i}].heat`)}>
+                        <InputNumber
+                          id={`heat${i}`}
+                          value={heat == null ? null : Math.round(heat * oven.dial.factor + oven.dial.offset)}
+                          onChange={(v) => change(i, { heat: v === null ? null : (v - oven.dial.offset) / oven.dial.factor })}
+                          step={oven.step}
+                        />
+                      </Field>
+                    )}
                     {(found?.schools ?? []).length > 0 && (
                       <div className="cut-schools">
                         {found?.schools.map((s) => (
@@ -132,7 +148,8 @@ export function CutList({
                             className="button small quiet"
                             onClick={() => change(i, { heat: s.heat })}
                           >
-                            {Math.round(s.heat)} °C, {Math.round(s.likely / 60)} min: {s.hotter ? 'softer' : 'crisper'}
+                            {oven ? shown(oven.dial, s.heat) : ''}, {Math.round(s.likely / 60)} min:{' '}
+                            {s.hotter ? 'softer' : 'crisper'}
                           </button>
                         ))}
                       </div>

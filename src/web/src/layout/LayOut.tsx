@@ -11,6 +11,7 @@ import { useWidth } from '../parts/useWidth';
 import { PanPicture } from '../shaping/PanPicture';
 import { StrandPicture } from '../strands/StrandPicture';
 import { CutBar, CutList, type CutChoice } from './CutList';
+import { laters, usualWays, WaysList } from './WaysList';
 
 type Choice = Schemas['BakeChoice'];
 
@@ -43,6 +44,8 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
   const [failed, setFailed] = useState('');
   const [ref, width] = useWidth<HTMLDivElement>();
   const set = (to: Partial<Choice>) => setChoice((c) => ({ ...c, ...to }));
+  const ways = choice.ways ?? usualWays;
+  const setWays = (to: Partial<Schemas['Ways']>) => set({ ways: { ...ways, ...to } });
   const school = (to: { bloom?: boolean; holdBack?: boolean }) =>
     set({ school: { bloom: false, holdBack: false, ...choice.school, ...to } });
 
@@ -119,7 +122,7 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
             virtual
           />
         </Field>
-        <CutList cuts={cuts} laid={layout?.cuts} kitchen={kitchen} set={setCuts} problem={problem} />
+        <CutList cuts={cuts} laid={layout?.cuts} kitchen={kitchen} ovenId={choice.ovenId} set={setCuts} problem={problem} />
         {(problem('cuts') || scaleToCuts) && (
           <div className="wide field">
             {problem('cuts') && (
@@ -228,6 +231,7 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
             />
           </Field>
         )}
+        <WaysList ways={ways} set={setWays} cuts={layout?.cuts} />
         <Field id="after" label="After the cycle" problem={problem('after.bulk')}>
           <Select
             id="after"
@@ -248,6 +252,8 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
         {layout && (
           <Result
             layout={layout}
+            later={ways.later ?? 'wait'}
+            setLater={(later) => setWays({ later })}
             go={choice.readyBy ? `Plan it: start at ${clockTime(layout.start)}` : 'Start this bake'}
             keep={() => void keep()}
           />
@@ -281,7 +287,19 @@ function MachineLine({ machine, program }: { machine: Schemas['MachineView']; pr
   );
 }
 
-function Result({ layout, go, keep }: { layout: Schemas['LayoutView']; go: string; keep: () => void }) {
+function Result({
+  layout,
+  later,
+  setLater,
+  go,
+  keep,
+}: {
+  layout: Schemas['LayoutView'];
+  later: Schemas['LaterLoads'];
+  setLater: (later: Schemas['LaterLoads']) => void;
+  go: string;
+  keep: () => void;
+}) {
   const { mass, length } = useUnits();
   const baked = layout.cuts.filter((c) => c.familyId);
   const [one] = baked;
@@ -333,9 +351,23 @@ function Result({ layout, go, keep }: { layout: Schemas['LayoutView']; go: strin
         {waits.map((c) => (
           <p key={c.name} className={c.overProofed ? 'late' : 'muted'}>
             The {c.name} wait {span(c.waitsFor * 1000)} for the oven
-            {c.overProofed ? ': over-proofed by then. Put them first, or somewhere cooler.' : '.'}
+            {c.overProofed ? ': over-proofed by then.' : '.'}
           </p>
         ))}
+        {(waits.length > 0 || later !== 'wait') && (
+          <div className="choices" role="group" aria-label="Later loads">
+            {laters.map(([value, label]) => (
+              <button
+                key={value}
+                className={value === later ? 'button small chosen' : 'button small'}
+                aria-pressed={value === later}
+                onClick={() => setLater(value)}
+              >
+                {label}
+              </button>
+            ))}
+          </div>
+        )}
         <button className="button do" onClick={keep}>
           {go}
         </button>

@@ -5,7 +5,7 @@ import { calendarDay, clockTime } from '../api/clock';
 import { useUnits } from '../parts/units';
 
 export function Finish({ bake }: { bake: BenchView }) {
-  const { mass } = useUnits();
+  const { mass, length } = useUnits();
   if (bake.finish.length === 0) return null;
   return (
     <section aria-label="Out of the oven" className="finish">
@@ -14,8 +14,8 @@ export function Finish({ bake }: { bake: BenchView }) {
           <b>
             {f.pieces} {f.what}
           </b>
-          , about {mass(f.baked)} each. {f.cutAt && `Not cut before ${clockTime(f.cutAt)}.`}{' '}
-          {f.crisp ? 'Crisp: on the rack, uncovered.' : 'Soft: under a cloth.'}{' '}
+          , about {mass(f.baked)} each. {f.cutAt && `Not cut before ${clockTime(f.cutAt)}.`} {f.cooling}{' '}
+          {f.slices && f.slice && `${f.slices} slices of ${length(f.slice)} are even shares. `}
           {f.keepBy && `${f.keepCold ? 'In the fridge' : 'Bagged when cold'} until ${calendarDay(f.keepBy)}`}
           {f.freezeBy && `, sliced in the freezer until ${calendarDay(f.freezeBy)}`}.
         </p>

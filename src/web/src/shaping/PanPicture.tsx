@@ -23,7 +23,11 @@ export function PanPicture({ layout, room = 300 }: { layout: Schemas['PanLayout'
       role="img"
       aria-label={`${tin.name}, ${length(l)} by ${length(w)}, with ${seats.length}`}
     >
-      <g fill="var(--lane-machine)" stroke="var(--soft-ink)" strokeWidth={4}>
+      <g
+        fill={tin.shape === 'stone' ? 'var(--line)' : 'var(--lane-machine)'}
+        stroke="var(--soft-ink)"
+        strokeWidth={tin.shape === 'stone' ? 9 : 4}
+      >
         {tin.shape === 'round' ? <circle cx={l / 2} cy={l / 2} r={l / 2} /> : <rect width={l} height={w} rx={14} />}
       </g>
       {tin.shape === 'channels' &&

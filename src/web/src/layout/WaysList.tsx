@@ -1,0 +1,105 @@
+// Where bakers disagree: how this one does it. Only what this bake has a use for is asked.
+import { Checkbox, Segmented, Select } from 'antd';
+import type { Schemas } from '../api/client';
+import { Field } from '../parts/Field';
+
+type Ways = Schemas['Ways'];
+
+export const usualWays: Ways = {
+  cover: 'greased-film',
+  steam: null,
+  scoresFirst: false,
+  washesFirst: false,
+  cooling: null,
+  buttered: false,
+  later: 'wait',
+};
+
+const covers: [NonNullable<Ways['cover']>, string][] = [
+  ['greased-film', 'greased film'],
+  ['damp-cloth', 'damp cloth'],
+  ['dry-cloth', 'dry cloth'],
+  ['bare', 'nothing'],
+];
+const steams: [NonNullable<Ways['steam']>, string][] = [
+  ['tray', 'tray and hot water'],
+  ['stones', 'porous stones'],
+  ['mist', 'spraying'],
+  ['none', 'none'],
+];
+const coolings: [NonNullable<Ways['cooling']>, string][] = [
+  ['rack', 'on a rack: crisp'],
+  ['cloth', 'under a cloth: soft'],
+  ['cooling-oven', 'in the cooling oven'],
+];
+export const laters: [Schemas['LaterLoads'], string][] = [
+  ['wait', 'wait their turn'],
+  ['shaped-later', 'shaped later'],
+  ['held-cool', 'held cool first'],
+];
+function options<T extends string>(of: [T, string][]): { value: T | ''; label: string }[] {
+  return of.map(([value, label]) => ({ value, label }));
+}
+
+export function WaysList({
+  ways,
+  set,
+  cuts,
+}: {
+  ways: Ways;
+  set: (to: Partial<Ways>) => void;
+  cuts: Schemas['CutView'][] | undefined;
+}) {
+  const has = (what: (c: Schemas['CutView']) => boolean) => cuts?.some(what) ?? false;
+  const early = (label: string, first: boolean, change: (first: boolean) => void) => (
+    <Field id={label} label={label}>
+      <Segmented
+        aria-label={label}
+        value={first ? 'before' : 'after'}
+        onChange={(v) => change(v === 'before')}
+        options={[
+          { value: 'before', label: 'before the proof' },
+          { value: 'after', label: 'after it' },
+        ]}
+      />
+    </Field>
+  );
+  return (
+    <details className="wide ways">
+      <summary>How you do it: cover, surface, steam, cooling</summary>
+      <div className="ways-list">
+        <Field id="cover" label="Covered with">
+          <Select
+            id="cover"
+            value={ways.cover ?? 'greased-film'}
+            onChange={(cover) => set(cover === '' ? {} : { cover })}
+            options={options(covers)}
+          />
+        </Field>
+        {has((c) => c.washed) && early('Washed', ways.washesFirst ?? false, (washesFirst) => set({ washesFirst }))}
+        {has((c) => c.scored) && early('Scored', ways.scoresFirst ?? false, (scoresFirst) => set({ scoresFirst }))}
+        {has((c) => c.steamed) && (
+          <Field id="steam" label="Steam">
+            <Select
+              id="steam"
+              value={ways.steam ?? ''}
+              onChange={(steam) => set({ steam: steam === '' ? null : steam })}
+              options={[{ value: '', label: 'as usual' }, ...options(steams)]}
+            />
+          </Field>
+        )}
+        <Field id="cooling" label="Cools">
+          <Select
+            id="cooling"
+            value={ways.cooling ?? ''}
+            onChange={(cooling) => set({ cooling: cooling === '' ? null : cooling })}
+            options={[{ value: '', label: 'as its crust wants' }, ...options(coolings)]}
+          />
+        </Field>
+        <Checkbox checked={ways.buttered ?? false} onChange={(e) => set({ buttered: e.target.checked })}>
+          Buttered while hot
+        </Checkbox>
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,44 @@
+using JollyKnot.Server.Clock;
+using Microsoft.Extensions.Time.Testing;
+
+namespace JollyKnot.Server.Tests;
+
+/// <summary>The one clock, whatever happens to the one on the wall.</summary>
+public sealed class ClockTests
+{
+    private static readonly DateTimeOffset Noon = new(2026, 11, 28, 12, 0, 0, TimeSpan.Zero);
+
+    [Fact]
+    public void Put_back_it_goes_on_by_the_second_and_says_so()
+    {
+        var wall = new FakeTimeProvider(Noon);
+        var clock = new HouseClock(1, wall, Noon);
+        wall.Advance(TimeSpan.FromMinutes(10));
+        (clock.GetUtcNow(), clock.PutBack).ShouldBe((Noon.AddMinutes(10), TimeSpan.Zero));
+        wall.AdjustTime(Noon.AddMinutes(-50));
+        (clock.GetUtcNow(), clock.PutBack).ShouldBe((Noon.AddMinutes(10), TimeSpan.FromHours(1)));
+        wall.Advance(TimeSpan.FromSeconds(1));
+        clock.GetUtcNow().ShouldBe(Noon.AddMinutes(10).AddSeconds(1));
+    }
+
+    [Fact]
+    public void Asleep_or_put_forward_it_follows_the_wall()
+    {
+        var wall = new FakeTimeProvider(Noon);
+        var clock = new HouseClock(1, wall, Noon);
+        wall.AdjustTime(Noon.AddHours(2));
+        (clock.GetUtcNow(), clock.PutBack).ShouldBe((Noon.AddHours(2), TimeSpan.Zero));
+        // Forward by mistake and back again: what was told in between stays in the past.
+        wall.AdjustTime(Noon);
+        (clock.GetUtcNow(), clock.PutBack).ShouldBe((Noon.AddHours(2), TimeSpan.FromHours(2)));
+    }
+
+    [Fact]
+    public void At_speed_it_runs_from_where_it_stood()
+    {
+        var wall = new FakeTimeProvider(Noon);
+        var clock = new HouseClock(60, wall, Noon.AddDays(1));
+        wall.Advance(TimeSpan.FromMinutes(1));
+        (clock.GetUtcNow(), clock.PutBack).ShouldBe((Noon.AddDays(1).AddHours(1), TimeSpan.Zero));
+    }
+}
