@@ -134,7 +134,7 @@ public sealed class WaysRules
         var plan = Laid(SoftRolls, null, new CutChoice("pan-roll", 16)).Plan;
         var likely = plan.Spec.Window(plan.Spec.Batches[0].Bread, plan.Spec.Eaches(plan.Spec.ExpectedDough)[0]).Likely;
         BakeLog Baked(double factor) => new([
-            new(1, new StepDone("load") { At = Morning.AddHours(3) }), new(2, new StepDone("unload") { At = Morning.AddHours(3) + likely * factor })]);
+            new(1, new StepDone("load") { At = Morning.AddHours(3) }), new(2, new StepDone("unload") { At = Morning.AddHours(3) + likely * factor + Chain.UnloadTakes })]);
         double Pace(params double[] factors) => OvenMemory.Of(factors.Select(f => (plan, Baked(f)))).GetValueOrDefault("wall", 1);
         Pace().ShouldBe(1);
         Pace(1.2).ShouldBeInRange(1.04, 1.12);

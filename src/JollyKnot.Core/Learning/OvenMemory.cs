@@ -27,8 +27,8 @@ public static class OvenMemory
             var eaches = spec.Eaches(soFar.DoughOf(spec));
             foreach (var batch in spec.Batches.Where(b => !b.Bread.OnGriddle))
             {
-                if (soFar.When(batch.Step("load")) is not { } load || soFar.When(batch.Step("unload")) is not { } unload || unload <= load) continue;
-                var off = Math.Log((unload - load) / spec.Window(batch.Bread, eaches[batch.Cut]).Likely);
+                if (soFar.When(batch.Step("load")) is not { } load || soFar.When(batch.Step("unload")) is not { } unload || unload - load <= Chain.UnloadTakes) continue;
+                var off = Math.Log((unload - load - Chain.UnloadTakes) / spec.Window(batch.Bread, eaches[batch.Cut]).Likely);
                 if (Math.Abs(off) > Believable) continue;
                 var id = spec.OvenOf(batch.Bread).Id;
                 var (precision, sum) = sums.GetValueOrDefault(id, (1 / (BetweenOvens * BetweenOvens), 0));

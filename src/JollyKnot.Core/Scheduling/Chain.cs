@@ -20,7 +20,8 @@ namespace JollyKnot.Core.Scheduling;
 /// <param name="Probed">When the probe says it does, from going in; null while it cannot say.</param>
 /// <param name="First">Where it stands first, and so long, before its proofing place; null when it goes there at once.</param>
 /// <param name="Turn">How long after the first load of its oven it can go in.</param>
-public sealed record Forecast(Batch Batch, Mass Piece, Proof Proof, BakeWindow Window, Temperature Wanted, TimeSpan? Probed, (Place Place, TimeSpan Long)? First, TimeSpan Turn);
+/// <param name="Late">By how much its turn would come after its best, if nothing held it back.</param>
+public sealed record Forecast(Batch Batch, Mass Piece, Proof Proof, BakeWindow Window, Temperature Wanted, TimeSpan? Probed, (Place Place, TimeSpan Long)? First, TimeSpan Turn, TimeSpan Late);
 
 /// <summary>The steps of a bake with what they were made for.</summary>
 /// <param name="Steps">Every step; one waits only for steps before it in this list.</param>
@@ -38,6 +39,9 @@ public static class Chain
     private static readonly TimeSpan
         Moment = TimeSpan.FromMinutes(1), Loading = TimeSpan.FromMinutes(10), CheckTakes = TimeSpan.FromMinutes(3),
         TakingOut = TimeSpan.FromMinutes(3), WeighingDough = TimeSpan.FromMinutes(2), Glance = TimeSpan.FromSeconds(30);
+
+    /// <summary>From the end of a bake to saying that all is out. Bakers' usage.</summary>
+    public static TimeSpan UnloadTakes => Moment;
 
     /// <summary>From the start of kneading to seeing whether the paddle turns.</summary>
     public static TimeSpan PaddleTurnsAfter { get; } = TimeSpan.FromMinutes(1);
@@ -68,7 +72,7 @@ public static class Chain
         var eaches = spec.Eaches(dough);
         var batches = spec.Batches;
         var made = ImmutableArray.CreateBuilder<Forecast>(batches.Length);
-        foreach (var batch in batches) made.Add(Predict(spec, soFar, batch, eaches[batch.Cut], TurnOf(spec, batch, batches, made)));
+        foreach (var batch in batches) made.Add(Predict(spec, soFar, batch, eaches[batch.Cut], made));
         var forecasts = made.ToImmutable();
         var steps = new Steps();
 
@@ -88,7 +92,7 @@ public static class Chain
         return new(steps.Made(), forecasts);
     }
 
-    private static Forecast Predict(BakeSpec spec, SoFar soFar, Batch batch, Mass piece, TimeSpan turn)
+    private static Forecast Predict(BakeSpec spec, SoFar soFar, Batch batch, Mass piece, ImmutableArray<Forecast>.Builder made)
     {
         var oven = spec.OvenOf(batch.Bread);
         var window = spec.Window(batch.Bread, piece);
@@ -99,7 +103,16 @@ public static class Chain
         var started = soFar.When(batch.Step("start-proof"));
         var sinceStart = started is { } s && soFar.Now > s ? soFar.Now - s : TimeSpan.Zero;
         var (conditions, place) = (RiseConditions.Of(spec.Formula, piece, spec.Room), PlaceOf(spec, batch));
-        (Place Place, TimeSpan Long)? first = spec.Cold is { } fridge ? (Places.Fridge, fridge) : Held(spec, batch, conditions, place, turn);
+        (Place Place, TimeSpan Long)? first = spec.Cold is { } fridge ? (Places.Fridge, fridge) : null;
+        TimeSpan? Best(Place where, TimeSpan held) => Proof.Predict(conditions, place, batch.Bread.Family.WantedRise, [], TimeSpan.Zero, cold: held, prior: spec.Pace, coldPlace: where).Window?.Best;
+        var turn = TurnOf(spec, batch, made);
+        var (late, atOnce) = (TimeSpan.Zero, (TimeSpan?)null);
+        if (turn > TimeSpan.Zero && spec.Way.Later != LaterLoads.Wait && FirstIn(batch, spec.Batches) is var leads && made[leads.Index].Proof.Window is { } leading && (atOnce = Best(place, TimeSpan.Zero)) is { } own)
+            // What is shaped after the others is behind them anyway.
+            late = leading.Best + turn - own - made.Where(f => f.Batch.Index > leads.Index).Select(f => f.Batch).Append(batch).Aggregate(TimeSpan.Zero, (sum, b) => sum + ShapingOf(b) + Moment);
+        if (first is null && spec.Way.Later == LaterLoads.HeldCool && late > Unheld)
+            first = Held(Places.Cool) is { } cool ? (Places.Cool, cool) : (Places.Fridge, Held(Places.Fridge) ?? late);
+
         // There as long as planned, or as long as it was.
         var cold = first is not (_, var planned) ? TimeSpan.Zero
             : started is null ? planned : soFar.When(batch.Step("warm-up")) is { } out_ ? Longer(out_ - started.Value, TimeSpan.Zero) : Longer(planned, sinceStart);
@@ -108,35 +121,36 @@ public static class Chain
             conditions, place, batch.Bread.Family.WantedRise,
             started is { } from ? [.. soFar.LooksAt(batch).Select(l => new LookTaken(l.At - from, l.Seen))] : [],
             heating, started is null ? null : soFar.When("clear-oven") - started, sinceStart, cold, spec.Pace, first?.Place);
-        return new(batch, piece, proof, window, wanted, probed, first, turn);
+        return new(batch, piece, proof, window, wanted, probed, first, turn, late);
+
+        // Held there for so long, in whole minutes, that it is ready when its turn comes, and not before; null when it goes on rising there as warm dough does.
+        TimeSpan? Held(Place where)
+        {
+            TimeSpan? Delays(int minutes) => Best(where, Moment * minutes) - atOnce;
+            var (low, high) = (0, (int)(late.TotalMinutes * HeldAtMost));
+            if (!(Delays(high) >= late)) return null;
+            while (high - low > 1)
+            {
+                var middle = (low + high) / 2;
+                (low, high) = Delays(middle) < late ? (middle, high) : (low, middle);
+            }
+            return Moment * high;
+        }
     }
 
     // How long after the first load of its oven a batch can go in.
-    private static TimeSpan TurnOf(BakeSpec spec, Batch batch, ImmutableArray<Batch> batches, ImmutableArray<Forecast>.Builder made)
+    private static TimeSpan TurnOf(BakeSpec spec, Batch batch, ImmutableArray<Forecast>.Builder made)
     {
         var oven = spec.OvenOf(batch.Bread);
-        return batch.WaitsFor(batches, oven.Racks) is { } before
+        return batch.WaitsFor(spec.Batches, oven.Racks) is { } before
             ? made[before.Index].Turn + made[before.Index].Window.Likely + Moment * 2 + oven.Change(before.Bread.Heat, batch.Bread.Heat) : TimeSpan.Zero;
     }
 
-    // Held cool for so long that it is ready when its turn comes, and not before.
-    private static (Place, TimeSpan)? Held(BakeSpec spec, Batch batch, RiseConditions conditions, Place place, TimeSpan turn)
-    {
-        if (spec.Way.Later != LaterLoads.HeldCool) return null;
-        // What is shaped after the others is behind them anyway.
-        var before = spec.Batches.TakeWhile(b => b.Index < batch.Index).Count(b => b.Bread.Oven == batch.Bread.Oven);
-        var late = turn - (ShapingOf(batch) + Moment) * before;
-        if (late <= Moment * 2) return null;
-        TimeSpan? Best(TimeSpan held) => Proof.Predict(conditions, place, batch.Bread.Family.WantedRise, [], TimeSpan.Zero, cold: held, prior: spec.Pace, coldPlace: Places.Cool).Window?.Best;
-        if (Best(TimeSpan.Zero) is not { } atOnce) return null;
-        var (low, high) = (0, (int)(late.TotalMinutes * 2));
-        while (high - low > 1)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = Best(Moment * middle) is { } then && then - atOnce < late ? (middle, high) : (low, middle);
-        }
-        return (Places.Cool, Moment * high);
-    }
+    // Less than this is not worth holding back. Ours.
+    private static readonly TimeSpan Unheld = TimeSpan.FromMinutes(2);
+
+    // Warm dough takes its time to cool: held for so many times what it has to wait, at the most. Ours.
+    private const double HeldAtMost = 2;
 
     private static TimeSpan ShapingOf(Batch batch) => batch.Bread.Family.HandsEach * batch.Pieces * (1 - Family.DividingPart);
 
@@ -240,15 +254,16 @@ public static class Chain
         for (var c = 0; c < spec.Cuts.Length; c++)
             if (spec.Cuts[c].Bread is null)
                 steps.Beat(KeepStep(c), StepKind.KeepCold, Moment, Ending.Done, Lane.Hands, about: new(Mass: eaches[c] * spec.Cuts[c].Pieces));
+        var delayed = TimeSpan.Zero;
         foreach (var forecast in forecasts)
         {
             var (batch, bread, family) = (forecast.Batch, forecast.Batch.Bread, forecast.Batch.Bread.Family);
             steps.Of(batch);
-            // Shaped later by as much as it would wait.
-            var before = batch.Index > 0 ? forecasts[batch.Index - 1] : null;
-            var later = before is null || spec.Way.Later != LaterLoads.ShapedLater ? TimeSpan.Zero : forecast.Turn - before.Turn - ShapingOf(batch) - Moment;
+            // Shaped later by as much as it would wait, less what those before it waited.
+            var later = spec.Way.Later == LaterLoads.ShapedLater && forecast.Late - delayed > Unheld ? forecast.Late - delayed : TimeSpan.Zero;
+            delayed += later;
             steps.Beat(batch.Step("shape"), StepKind.Shape, ShapingOf(batch), Ending.Done, Lane.Hands, calls: later > TimeSpan.Zero,
-                also: [later > TimeSpan.Zero ? new(before!.Batch.Step("start-proof"), Edge.End, later) : null], about: new(family.Name, eaches[batch.Cut], Count: batch.Pieces, Aim: Sizes.For(family, eaches[batch.Cut], batch.Bread.Pan)));
+                also: [later > TimeSpan.Zero ? new(batch.Index == 0 ? "divide" : forecasts[batch.Index - 1].Batch.Step("start-proof"), Edge.End, later) : null], about: new(family.Name, eaches[batch.Cut], Count: batch.Pieces, Aim: Sizes.For(family, eaches[batch.Cut], batch.Bread.Pan)));
             if (bread.Brushed && spec.Way.WashesFirst) Brush(steps, batch, forecast.Piece, default);
             if (family.Scored && spec.Way.ScoresFirst) Score(steps, batch, default, calls: false);
             steps.Beat(batch.Step("start-proof"), StepKind.StartProof, Moment, Ending.Done, Lane.Hands, about: new((forecast.First?.Place ?? PlaceOf(spec, batch)).Name));

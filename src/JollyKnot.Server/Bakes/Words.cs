@@ -94,7 +94,7 @@ public sealed class Words(HouseholdUnits units)
                     ? $"First let the oven fall to {Celsius(safe)} or below: after {Celsius(bread.Heat)} that takes {Span(Place.SafeAfter(bread.Heat, spec.Room))}; its dial begins at {Celsius(spec.Oven.Dial.From)}. No cloth or film in it."
                     : Of(spec.Way.Cover), "They are there"),
             StepKind.OutOfFridge => new(
-                Marked(spec.Cold is null ? "Into the warm" : "Out of the fridge", batch, spec), $"Take {The(batch, spec)} out of the {(spec.Cold is null ? "cool" : "fridge")} and set them {thing}.", "Cold dough wants its time: a big piece most.", "They are there"),
+                Marked(spec.Cold is null ? "Out of the cold" : "Out of the fridge", batch, spec), $"Take {The(batch, spec)} out of the {(spec.Cold is null ? "cold" : "fridge")} and set them {thing}.", "Cold dough wants its time: a big piece most.", "They are there"),
             StepKind.ColdProof => new(Marked("In the fridge", batch, spec), $"{Sentence(The(batch, spec, "they"))} are rising slowly {thing}.", "", ""),
             StepKind.Score => new(Marked("Score", batch, spec), $"Score {The(batch, spec)}.", "5 to 6 mm deep, a thin or serrated blade, once or in a cross.", "Scored"),
             StepKind.GriddleOn => new("Griddle on", $"Put the {Lower(thing)} on, {Celsius(about.Heat)}.", "Low heat: inside they need their time.", "It is on", new(Degrees(about.Heat!.Value), DegreeUnit)),
@@ -253,11 +253,11 @@ public sealed class Words(HouseholdUnits units)
         _ => "Back in the oven, off and ajar, for ten minutes: the crust dries crisp. Wet steam trays out first.",
     };
 
-    // On the oven's own dial, whatever the household reads elsewhere.
-    private static string Dial(Batch batch, BakeSpec spec) => DialFigure(batch, spec) is var f ? $"{f.Value} {f.Unit}" : "";
+    // On the oven's own dial where it is marked in °F, whatever the household reads elsewhere.
+    private string Dial(Batch batch, BakeSpec spec) => DialFigure(batch, spec) is var f ? $"{f.Value} {f.Unit}" : "";
 
-    private static Figure DialFigure(Batch batch, BakeSpec spec) => spec.OvenOf(batch.Bread).Marks == DialMarks.Celsius5
-        ? new(Text(batch.Bread.Heat.Celsius), "°C") : new(Text(batch.Bread.Heat.Fahrenheit), "°F");
+    private Figure DialFigure(Batch batch, BakeSpec spec) => spec.OvenOf(batch.Bread).Marks == DialMarks.Celsius5
+        ? new(Degrees(batch.Bread.Heat), DegreeUnit) : new(Text(batch.Bread.Heat.Fahrenheit), "°F");
 
     private static string Egg(Wash wash, Mass mass) => !wash.Egg ? "" : Keeping.EggFor(mass) switch
     {

@@ -56,7 +56,7 @@ public sealed record AfterView(AfterCycle After, string Name);
 /// <param name="Step">From mark to mark.</param>
 public sealed record OvenView(string Id, string Name, ShownIn Dial, double Step)
 {
-    internal static OvenView Of(Oven oven) => new(oven.Id, oven.Name, UnitsView.Shown(oven.Marks == DialMarks.Celsius5 ? TemperatureUnit.Celsius : TemperatureUnit.Fahrenheit), oven.DialStep);
+    internal static OvenView Of(Oven oven, HouseholdUnits units) => new(oven.Id, oven.Name, UnitsView.Shown(oven.Marks == DialMarks.Celsius5 ? units.Temperature : TemperatureUnit.Fahrenheit), oven.DialStep);
 }
 
 /// <summary>A step of a scale on offer.</summary>
@@ -91,7 +91,7 @@ public static class KitchenEndpoints
         kitchen.Name, kitchen.RoomAt(now),
         [.. kitchen.Mixers.Select(m => new MachineView(m.Id, m.Name, m.FlourLimit, m.DoughLimit, m.ByHand,
             [.. m.Programs.Select(p => new ProgramView(p.Name, m.SetTo(p.Name)!.CycleLength, p.Phases, p.Pulled))]))],
-        [.. kitchen.Ovens.Select(OvenView.Of)],
+        [.. kitchen.Ovens.Select(o => OvenView.Of(o, kitchen.Units ?? HouseholdUnits.Plain))],
         [.. kitchen.Tins.Select(t => new TinView(t.Id, t.Name, t.Dough))],
         [.. kitchen.Families.Select(f => new FamilyView(f.Id, f.Name, f.Usual, f.Bake.Heat, f.Strands, f.UsualWash))],
         [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],

@@ -120,7 +120,7 @@ export function CutList({
                 {open === i && (
                   <div className="cut-more">
                     {kitchen.ovens.length > 1 && (
-                      <Field id={`oven${i}`} label={`In${mark(i)}`} problem={problem(`cuts[${i}].ovenId`)}>
+                      <Field id={`oven${i}`} label={`Baked in${mark(i)}`} problem={problem(`cuts[${i}].ovenId`)}>
                         <Select
                           id={`oven${i}`}
                           value={cut.ovenId ?? ovenId}
@@ -164,6 +164,7 @@ export function CutList({
                     </Field>
                     <Field id={`pan${i}`} label={`Pan${mark(i)}`} problem={problem(`cuts[${i}].panId`)}>
                       <Select
+                        popupMatchSelectWidth={false}
                         id={`pan${i}`}
                         value={cut.panId ?? ''}
                         onChange={(panId) => change(i, { panId: panId || null })}

@@ -355,18 +355,12 @@ function Result({
           </p>
         ))}
         {(waits.length > 0 || later !== 'wait') && (
-          <div className="choices" role="group" aria-label="Later loads">
-            {laters.map(([value, label]) => (
-              <button
-                key={value}
-                className={value === later ? 'button small chosen' : 'button small'}
-                aria-pressed={value === later}
-                onClick={() => setLater(value)}
-              >
-                {label}
-              </button>
-            ))}
-          </div>
+          <Segmented
+            aria-label="Later loads"
+            value={later}
+            onChange={setLater}
+            options={laters.map(([value, label]) => ({ value, label }))}
+          />
         )}
         <button className="button do" onClick={keep}>
           {go}

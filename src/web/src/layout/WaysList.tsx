@@ -1,5 +1,5 @@
 // Where bakers disagree: how this one does it. Only what this bake has a use for is asked.
-import { Checkbox, Segmented, Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import type { Schemas } from '../api/client';
 import { Field } from '../parts/Field';
 
@@ -37,9 +37,11 @@ export const laters: [Schemas['LaterLoads'], string][] = [
   ['shaped-later', 'shaped later'],
   ['held-cool', 'held cool first'],
 ];
-function options<T extends string>(of: [T, string][]): { value: T | ''; label: string }[] {
+function options<T extends string>(of: [T, string][]) {
   return of.map(([value, label]) => ({ value, label }));
 }
+// An empty choice leaves it to what is usual.
+const usual = 'usual' as const;
 
 export function WaysList({
   ways,
@@ -52,17 +54,9 @@ export function WaysList({
 }) {
   const has = (what: (c: Schemas['CutView']) => boolean) => cuts?.some(what) ?? false;
   const early = (label: string, first: boolean, change: (first: boolean) => void) => (
-    <Field id={label} label={label}>
-      <Segmented
-        aria-label={label}
-        value={first ? 'before' : 'after'}
-        onChange={(v) => change(v === 'before')}
-        options={[
-          { value: 'before', label: 'before the proof' },
-          { value: 'after', label: 'after it' },
-        ]}
-      />
-    </Field>
+    <Checkbox checked={first} onChange={(e) => change(e.target.checked)}>
+      {label} before the proof
+    </Checkbox>
   );
   return (
     <details className="wide ways">
@@ -72,7 +66,7 @@ export function WaysList({
           <Select
             id="cover"
             value={ways.cover ?? 'greased-film'}
-            onChange={(cover) => set(cover === '' ? {} : { cover })}
+            onChange={(cover) => set({ cover })}
             options={options(covers)}
           />
         </Field>
@@ -82,18 +76,18 @@ export function WaysList({
           <Field id="steam" label="Steam">
             <Select
               id="steam"
-              value={ways.steam ?? ''}
-              onChange={(steam) => set({ steam: steam === '' ? null : steam })}
-              options={[{ value: '', label: 'as usual' }, ...options(steams)]}
+              value={ways.steam ?? usual}
+              onChange={(steam) => set({ steam: steam === usual ? null : steam })}
+              options={[{ value: usual, label: 'as usual' }, ...options(steams)]}
             />
           </Field>
         )}
         <Field id="cooling" label="Cools">
           <Select
             id="cooling"
-            value={ways.cooling ?? ''}
-            onChange={(cooling) => set({ cooling: cooling === '' ? null : cooling })}
-            options={[{ value: '', label: 'as its crust wants' }, ...options(coolings)]}
+            value={ways.cooling ?? usual}
+            onChange={(cooling) => set({ cooling: cooling === usual ? null : cooling })}
+            options={[{ value: usual, label: 'as its crust wants' }, ...options(coolings)]}
           />
         </Field>
         <Checkbox checked={ways.buttered ?? false} onChange={(e) => set({ buttered: e.target.checked })}>
