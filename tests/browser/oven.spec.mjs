@@ -93,6 +93,36 @@ sharing('two loads: the second is shaped, risen and baked after the first', asyn
   expect(later.inOven.load).toBe('load@2');
 });
 
+sharing('what would wait for the oven is held cool, or baked in the other oven', async ({ page }) => {
+  await page.visit(`/lay-out?dough=${rolls}`);
+  await page.getByRole('button', { name: 'Another shape' }).click();
+  await choose(page, 'Becomes 2', 'three-strand plaits');
+  await page.getByLabel('Pieces 2').fill('1');
+  await page.getByLabel('grams each 2').fill('300');
+  const [result, waits] = [page.getByLabel('Result'), page.getByText(/The three-strand plaits wait \d+ min for the oven/)];
+  await expect(waits).toHaveText(/over-proofed by then/);
+  await result.getByText('held cool first').click();
+  await expect(page.getByText(/over-proofed by then/)).toBeHidden();
+  await expect(page.getByText('Out of the cold: three-strand plaits')).toBeVisible();
+  await result.getByText('wait their turn').click();
+  await expect(waits).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Oven, wash, pan/ })
+    .nth(1)
+    .click();
+  await choose(page, 'Baked in 2', 'Table-top oven');
+  await expect(waits).toBeHidden();
+  await expect(page.getByText('Table-top oven on, 180 °C')).toBeVisible();
+  await page.getByText('How you do it').click();
+  await page.getByText('Washed before the proof').click();
+  const first = page.getByRole('row').filter({ hasText: 'Brush with egg and water: pan rolls' });
+  const then = page.getByRole('row').filter({ hasText: 'Set to proof: pan rolls' });
+  await expect(async () => {
+    expect((await first.boundingBox()).y).toBeLessThan((await then.boundingBox()).y);
+  }).toPass();
+  await accessible(page);
+});
+
 sharing('the probe says when it is done, and what cannot be is asked back', async ({ page, server }) => {
   const id = await bake(server, { familyId: 'plait-3', pieces: 2 }, plait);
   await tell(

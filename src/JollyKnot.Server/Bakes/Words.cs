@@ -277,7 +277,7 @@ public sealed class Words(HouseholdUnits units)
         Caution.WarmOvenProof => "No heating while dough is inside; a light or a proof setting is fine. Leave a note on the knob. No cloth or film in a warm oven.",
         Caution.TooWarm => "The dough gets warmer than 38 °C here: the skin dries and the yeast slows. A cooler place is safer.",
         Caution.BoilingBath => "Fill a wide pot no more than half. Soda foams: add it slowly. Slotted spoon, no aluminium, children away.",
-        Caution.HotSurfaces => "Dry gloves. Check the parchment's limit: many end at 220 °C. Above it, cornmeal or a bare hot tray.",
+        Caution.HotSurfaces => $"Dry gloves. Check the parchment's limit: many end at 220 °C. Above it, cornmeal or a bare hot tray.{(spec.Batches.Any(b => b.Bread.Pan?.IsStone == true) ? " The stone stays hot for an hour." : "")}",
         Caution.ChokingAllergen => $"Contains {string.Join(", ", spec.Dough.Allergens)}.",
         Caution.HoneyInfant => "Honey inside: not for babies under 12 months.",
         Caution.CoolDown => "The centre stays above 90 °C for minutes. Wait before breaking one.",
