@@ -4,6 +4,7 @@ using System.Reflection;
 using JollyKnot.Devices;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
+using JollyKnot.Server.Day;
 using JollyKnot.Server.Demo;
 using JollyKnot.Server.Doughs;
 using JollyKnot.Server.Guard;
@@ -55,6 +56,7 @@ builder.Services.AddSingleton<IScale>(p => p.GetRequiredService<FedScale>());
 builder.Services.AddSingleton<KitchenKeeper>();
 builder.Services.AddSingleton<PantryKeeper>();
 builder.Services.AddSingleton<Planner>();
+builder.Services.AddSingleton<DayBoard>();
 builder.Services.AddSingleton<DoseMemories>();
 // Writing the API's document at build starts nothing and touches no store.
 builder.Services.AddSingleton<ScaleFeed>();
@@ -80,6 +82,7 @@ app.UseStaticFiles(new StaticFileOptions
 app.MapOpenApi("/openapi/{documentName}.json");
 app.MapScalarApiReference("/docs/api");
 app.MapToday();
+app.MapDay();
 app.MapKitchen();
 app.MapPantry();
 app.MapDoughs();

@@ -1,4 +1,5 @@
 // What can happen in a bake. The log of these is append-only; names and fields are part of the open formats.
+using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
@@ -20,6 +21,7 @@ namespace JollyKnot.Core.Bakes;
 [JsonDerivedType(typeof(PlaceMeasured), "place-measured")]
 [JsonDerivedType(typeof(Reviewed), "reviewed")]
 [JsonDerivedType(typeof(AlarmsHushed), "alarms-hushed")]
+[JsonDerivedType(typeof(Arranged), "arranged")]
 [JsonDerivedType(typeof(Stopped), "stopped")]
 [JsonDerivedType(typeof(Undone), "undone")]
 public abstract record BakeEvent
@@ -89,6 +91,11 @@ public sealed record Reviewed(string Step, int Stars, string Note) : StepEvent(S
 
 /// <summary>Whatever was calling then was heard.</summary>
 public sealed record AlarmsHushed : BakeEvent;
+
+/// <summary>The day was laid out anew around this bake; the last one counts.</summary>
+/// <param name="NotBefore">Steps with the time they are held to.</param>
+/// <param name="HotFrom">Ovens that another bake has heated before, by id: to what.</param>
+public sealed record Arranged(ImmutableDictionary<string, DateTimeOffset> NotBefore, ImmutableDictionary<string, Temperature> HotFrom) : BakeEvent;
 
 /// <summary>The bake was given up.</summary>
 public sealed record Stopped : BakeEvent;

@@ -10,6 +10,9 @@ public static class BakeRules
     /// <summary>How far back a thing may be told to have happened.</summary>
     public static TimeSpan LongestAgo { get; } = TimeSpan.FromHours(48);
 
+    /// <summary>How far ahead a step may be held.</summary>
+    public static TimeSpan LongestAhead { get; } = TimeSpan.FromDays(15);
+
     // Clocks of two devices differ by a little.
     private static readonly TimeSpan ClockSkew = TimeSpan.FromSeconds(5);
 
@@ -39,6 +42,8 @@ public static class BakeRules
                 new("unknown", "number", $"There are {state.Plan.Spec.Parts} parts, from 1."),
             PartWeighed part => Weight(part.Mass, "mass"),
             ProbeRead probe => Probed(state, probe, at),
+            Arranged e when e.NotBefore is null || e.HotFrom is null || e.NotBefore.Keys.Any(s => state.Timetable[s] is null) => new("unknown", "notBefore", "This bake has no such step."),
+            Arranged e when e.NotBefore.Values.Any(t => t > now + LongestAhead) => new("out-of-range", "notBefore", $"Up to {LongestAhead.TotalDays:0} days ahead."),
             PlaceMeasured place when !state.Chain.Batches.Any(b => b.Batch.Step("start-proof") == place.Proof) => new("unknown", "proof", "Nothing is set to proof by this step."),
             PlaceMeasured { Heat.Celsius: < -5 or > 120 } => new("out-of-range", "heat", "From −5 to 120 °C is a place for dough, or an oven cooling down."),
             _ => null,

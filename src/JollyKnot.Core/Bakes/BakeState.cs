@@ -47,7 +47,7 @@ public sealed record BakeState(
         var standing = log.Standing();
         var status = standing.Any(e => e.Event is Stopped) ? BakeStatus.Stopped
             : !table.Slots[^1].IsOpen ? BakeStatus.Finished
-            : standing.Any(e => e.Event is not (Undone or AlarmsHushed)) ? BakeStatus.UnderWay
+            : standing.Any(e => e.Event is not (Undone or AlarmsHushed or Arranged)) ? BakeStatus.UnderWay
             : BakeStatus.Planned;
         var over = status is BakeStatus.Finished or BakeStatus.Stopped;
         var hushed = standing.Where(e => e.Event is AlarmsHushed).Select(e => e.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
@@ -76,7 +76,7 @@ public sealed record BakeState(
     }
 
     /// <summary>The last thing told that still stands and can be taken back: the one an undo button means.</summary>
-    public Entry? LastTold => Log.Standing().LastOrDefault(e => e.Event is not (AlarmsHushed or Undone));
+    public Entry? LastTold => Log.Standing().LastOrDefault(e => e.Event is not (AlarmsHushed or Undone or Arranged));
 
     /// <summary>The last undo that stands, which a redo takes back; null once something newer was told.</summary>
     public Entry? LastUndone => Log.Standing().LastOrDefault() is { Event: Undone } undo ? undo : null;

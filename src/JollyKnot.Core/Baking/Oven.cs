@@ -56,7 +56,7 @@ public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double
 
     /// <summary>From one temperature to another with the oven empty: heating and settling, or cooling with the door ajar.</summary>
     public TimeSpan Change(Temperature from, Temperature to) =>
-        to > from ? TimeSpan.FromMinutes((to.Celsius - from.Celsius) / DegreesPerMinute) + Settling / 2
+        to == from ? TimeSpan.Zero : to > from ? TimeSpan.FromMinutes((to.Celsius - from.Celsius) / DegreesPerMinute) + Settling / 2
         : TimeSpan.FromMinutes((from.Celsius - to.Celsius) / AjarPerMinute);
 
     // Cooling with the door ajar, °C/min. Bakers' usage.

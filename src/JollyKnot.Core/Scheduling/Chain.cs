@@ -83,7 +83,7 @@ public static class Chain
         {
             steps.Fork(forecast.Batch, forecast.Batch.Step("start-proof"));
             SecondProof(steps, spec, soFar, forecast);
-            Heat(steps, spec, forecast, forecasts);
+            Heat(steps, spec, soFar, forecast, forecasts);
             Oven(steps, spec, forecast, batches);
         }
         SideJobs(steps, spec);
@@ -325,7 +325,7 @@ public static class Chain
     // The first batch in the same oven.
     private static Batch FirstIn(Batch batch, ImmutableArray<Batch> batches) => batches.First(b => !b.Bread.OnGriddle && b.Bread.Oven == batch.Bread.Oven);
 
-    private static void Heat(Steps steps, BakeSpec spec, Forecast forecast, ImmutableArray<Forecast> forecasts)
+    private static void Heat(Steps steps, BakeSpec spec, SoFar soFar, Forecast forecast, ImmutableArray<Forecast> forecasts)
     {
         var (batch, batches) = (forecast.Batch, spec.Batches);
         var own = spec.OvenOf(batch.Bread);
@@ -341,8 +341,13 @@ public static class Chain
             var after = forecasts[0].Proof.OutOfOven is not null && batch.Bread.Oven is null ? ImmutableArray.Create(new Link("clear-oven", Edge.End)) : [];
             var about = new About(own.Name, Heat: batch.Bread.Heat);
             var on = HeatStep("oven-on", batch, batches);
-            steps.InTime(on, StepKind.OvenOn, batch.Step("load"), Moment, after, oven, about, calls: true);
-            steps.InTime(HeatStep("preheat", batch, batches), StepKind.Preheat, batch.Step("load"), own.Preheat(batch.Bread.Heat, spec.Room, batch.Bread.Pan?.IsStone == true), [new(on, Edge.End)], oven, about);
+            // Another bake may have heated it before.
+            TimeSpan? change = soFar.Arranged.HotFrom.TryGetValue(own.Id, out var hot) ? own.Change(hot, batch.Bread.Heat) : null;
+            if (change is not null) about = about with { From = hot };
+            if (change != TimeSpan.Zero)
+                steps.InTime(on, StepKind.OvenOn, batch.Step("load"), Moment, after, oven, about, calls: true);
+            steps.InTime(HeatStep("preheat", batch, batches), StepKind.Preheat, batch.Step("load"), change ?? own.Preheat(batch.Bread.Heat, spec.Room, batch.Bread.Pan?.IsStone == true),
+                change == TimeSpan.Zero ? [] : [new(on, Edge.End)], oven, about);
         }
         if (!batch.Bread.Family.Bathed || batches.First(b => b.Bread.Family.Bathed).Index != batch.Index) return;
         var (pot, bath) = (new Resource(ResourceKind.Pot, spec.Pot.Id), batch.Step("bath"));

@@ -87,6 +87,9 @@ public sealed record Kitchen(
     [JsonIgnore]
     public IEnumerable<Family> Families => Griddle is null ? Shaping.Families.ForOven : Shaping.Families.All;
 
+    /// <summary>When somebody is up; always when null.</summary>
+    public Awake? Awake { get; init; }
+
     /// <summary>Bowls and pans weighed empty; empty when none were.</summary>
     public ImmutableArray<Vessel> Vessels { get; init; } = [];
 
@@ -172,6 +175,7 @@ public sealed record Kitchen(
             Wrong(p.Across.Millimetres is < 80 or > 600, "pot.across", "From 8 to 60 cm.");
             Wrong(p.Litres is not (>= .2 and <= 50), "pot.litres", "From 0.2 to 50 litres.");
         });
+        Wrong(kitchen.Awake is { IsDay: false }, "awake", "From one time of the day to another.");
         Wrong(kitchen.ScaleStep is { Grams: < .01 or > 50 }, "scaleStep", "From 0.01 to 50 g.");
         Wrong(kitchen.Tolerance is { } t && (t.Least.Grams is < 0 or > 50 || t.Part.Fraction is < 0 or > .2), "tolerance", "Up to 50 g, and up to 20 %.");
         Wrong(kitchen.Hob is { Watts: < 100 or > 10_000 }, "hob", "From 100 to 10,000 W.");

@@ -36,6 +36,9 @@ public sealed record SoFar(
     /// <summary>How long it was decided to let the dough rise in a bowl; null when nothing was said.</summary>
     public TimeSpan? Bulk { get; init; }
 
+    /// <summary>What the day holds this bake to.</summary>
+    public Arrangement Arranged { get; init; } = Arrangement.Free;
+
     /// <summary>Probe readings by the step that loaded, in order.</summary>
     public ImmutableArray<(string Load, DateTimeOffset At, Temperature Core)> Probes { get; init; } = [];
 

@@ -180,7 +180,7 @@ public enum Ending
 /// <summary>The figures a step is about; null where it has none.</summary>
 public sealed record About(
     string? Thing = null, Mass? Mass = null, Mass? Running = null, Temperature? Heat = null, int? Count = null,
-    TimeSpan? Length = null, Shaping.Aim? Aim = null, Machines.Spot? Spot = null);
+    TimeSpan? Length = null, Shaping.Aim? Aim = null, Machines.Spot? Spot = null, Temperature? From = null);
 
 /// <summary>One step of a bake.</summary>
 /// <param name="Id">Unique within the bake and stable while it runs, such as <c>weigh-3</c>.</param>

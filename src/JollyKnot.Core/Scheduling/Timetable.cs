@@ -68,13 +68,14 @@ public sealed record Timetable(ImmutableArray<Slot> Slots)
         {
             var from = step.After.Where(l => slots.ContainsKey(l.Step))
                 .Select(l => (l.Edge == Edge.Start ? slots[l.Step].Start : slots[l.Step].End) + l.Lag)
-                .DefaultIfEmpty(step.InTimeFor is null ? start : DateTimeOffset.MinValue).Max();
+                .DefaultIfEmpty(step.InTimeFor is not null ? DateTimeOffset.MinValue : soFar.Arranged.NotBefore.GetValueOrDefault(step.Id, start)).Max();
             if (step.InTimeFor is { } target && wanted is not null && !chains[target].Any(c => step.After.Any(l => l.Step == c.Id)))
             {
                 // The first of its chain: as late as it can be, the target's time less all that follows on it.
-                var latest = wanted[target].Start - Whole(step, chains[target]);
+                var latest = soFar.Arranged.NotBefore.TryGetValue(step.Id, out var at) ? at : wanted[target].Start - Whole(step, chains[target]);
                 if (from < latest) from = latest;
             }
+            else if (soFar.Arranged.NotBefore.TryGetValue(step.Id, out var held) && from < held) from = held;
             slots[step.Id] = Place(step, from, soFar, overtaken);
         }
         return slots;

@@ -207,6 +207,7 @@ public sealed record BenchView(
             ProofLooked e => $"{Short(e.Step)}: {Words.Of(e.Seen)}",
             StepSkipped e => $"Skipped: {Short(e.Step)}",
             StepEvent e => Short(e.Step),
+            Arranged => "The day laid out anew",
             Stopped => "Bake stopped",
             AlarmsHushed => "Heard",
             Undone e => $"Taken back: no. {e.Position}",

@@ -104,8 +104,8 @@ public sealed class Words(HouseholdUnits units)
                 "Size decides, not the clock.", "Seen"),
             StepKind.ClearOven => new(
                 "Dough out of the oven", $"Take the dough out of the {Lower(thing)} first.", "It goes on rising on the counter while the oven heats.", "It is out"),
-            StepKind.OvenOn when step.InTimeFor is null => new(
-                $"Oven to {Dial(batch, spec)}", $"Turn the {Lower(thing)} to {Dial(batch, spec)}.", batch.WaitsFor(spec.Batches, spec.OvenOf(bread).Racks) is { } hotter && bread.Heat < hotter.Bread.Heat ? "Leave the door ajar until it is there." : "", "Turned",
+            StepKind.OvenOn when step.InTimeFor is null || about.From is not null => new(
+                $"Oven to {Dial(batch, spec)}", $"Turn the {Lower(thing)} to {Dial(batch, spec)}.", bread.Heat < (about.From ?? batch.WaitsFor(spec.Batches, spec.OvenOf(bread).Racks)?.Bread.Heat) ? "Leave the door ajar until it is there." : "", "Turned",
                 DialFigure(batch, spec)),
             StepKind.OvenOn => new(
                 $"{(spec.Batches.Any(b => b.Bread.Oven != bread.Oven) ? thing : "Oven")} on, {Dial(batch, spec)}", $"Switch the {Lower(thing)} on: {Dial(batch, spec)}.",

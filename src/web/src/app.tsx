@@ -8,6 +8,7 @@ import { startLive, useLive } from './api/live';
 import { Alarms } from './bench/Alarms';
 import { useUnits } from './parts/units';
 import { tokens, useDark } from './theme';
+import { BenchOfTheDay } from './day/BenchOfTheDay';
 import { Today } from './today/Today';
 
 const Doughs = lazy(() => import('./doughs/Doughs'));
@@ -17,6 +18,8 @@ const LoadPage = lazy(() => import('./load/LoadPage'));
 const PlaitsPage = lazy(() => import('./shaping/PlaitsPage'));
 const KitchenPage = lazy(() => import('./kitchen/KitchenPage'));
 const PantryPage = lazy(() => import('./kitchen/PantryPage'));
+const DayPage = lazy(() => import('./day/DayPage'));
+const BenchSheet = lazy(() => import('./day/BenchSheet'));
 const LayOut = lazy(() => import('./layout/LayOut'));
 const Bench = lazy(() => import('./bench/Bench'));
 const Labels = lazy(() => import('./oven/Labels'));
@@ -48,6 +51,9 @@ export function App() {
                 <Route path="plaits" element={<PlaitsPage />} />
                 <Route path="kitchen" element={<KitchenPage />} />
                 <Route path="kitchen/pantry" element={<PantryPage />} />
+                <Route path="day" element={<DayPage />} />
+                <Route path="day/sheet" element={<BenchSheet />} />
+                <Route path="bench" element={<BenchOfTheDay />} />
                 <Route path="lay-out" element={<LayOut />} />
                 <Route path="bench/:id" element={<Bench />} />
                 <Route path="labels/:id" element={<Labels />} />

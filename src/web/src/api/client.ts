@@ -25,6 +25,7 @@ export const benchKey = (id: string) => ['get', '/api/bakes/{id}', { params: { p
 export function bakesChanged() {
   for (const path of [
     '/api/today',
+    '/api/day',
     '/api/today/picture',
     '/api/bakes/{id}',
     '/api/bakes/{id}/picture',

@@ -52,6 +52,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every open bake together: what is wrong, a better day, hands and ovens. */
+        post: operations["day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/arrange": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Holds every bake to the better day. */
+        post: operations["arrangeDay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The day as a calendar with alarms, to be subscribed to. */
+        get: operations["dayCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen": {
         parameters: {
             query?: never;
@@ -714,6 +765,23 @@ export interface components {
              */
             flour?: null | number;
         };
+        ArrangeAnswer: {
+            /** Format: int32 */
+            moved: number;
+        };
+        Awake: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            to: number;
+            isDay?: boolean;
+        };
         BakeChoice: {
             machineId: string;
             ovenId: string;
@@ -737,10 +805,20 @@ export interface components {
             after?: null | components["schemas"]["AfterCycle"];
             ways?: null | components["schemas"]["Ways"];
         };
-        BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
+        BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventArranged"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
         BakeEventAlarmsHushed: {
             /** @enum {string} */
             type: "alarms-hushed";
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventArranged: {
+            /** @enum {string} */
+            type: "arranged";
+            notBefore: {
+                [key: string]: string;
+            };
+            hotFrom: Record<string, never>;
             /** Format: date-time */
             at?: null | string;
         };
@@ -1269,6 +1347,32 @@ export interface components {
             rings: null | components["schemas"]["RingsView"];
             pans: components["schemas"]["PanView"][];
         };
+        DayBakeView: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            what: string;
+            /** Format: date-time */
+            start: string;
+            /** Format: date-time */
+            ready: string;
+            /** Format: date-time */
+            wanted: null | string;
+            status: components["schemas"]["BakeStatus"];
+            allergens: string;
+            why: components["schemas"]["WhyLine"][];
+        };
+        /** @enum {unknown} */
+        DayTrouble: "hands" | "away" | "machine" | "oven-heat" | "racks" | "dough-in-oven" | "over" | "late";
+        DayView: {
+            bakes: components["schemas"]["DayBakeView"][];
+            findings: components["schemas"]["FindingLine"][];
+            proposal: null | components["schemas"]["Proposal"];
+            hands: components["schemas"]["HandsLine"][];
+            ovens: components["schemas"]["OvenLine"][];
+            cautions: string[];
+            picture: null | components["schemas"]["Picture"];
+        };
         /**
          * @default celsius5
          * @enum {unknown}
@@ -1401,6 +1505,13 @@ export interface components {
             value: string;
             unit: string;
         };
+        FindingLine: {
+            trouble: components["schemas"]["DayTrouble"];
+            impossible: boolean;
+            /** Format: date-time */
+            at: string;
+            text: string;
+        };
         FinishView: {
             what: string;
             /** Format: date-time */
@@ -1518,6 +1629,22 @@ export interface components {
             slim: boolean;
             /** Format: int32 */
             utcOffsetMinutes: number;
+        };
+        HandsLine: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            length: number;
+            /** Format: uuid */
+            bake: string;
+            title: string;
+            step: string;
+            text: string;
+            detail: string;
+            figure: null | components["schemas"]["Figure"];
         };
         HandsMark: {
             /** Format: double */
@@ -1668,6 +1795,7 @@ export interface components {
             tins?: components["schemas"]["Tin"][];
             places?: components["schemas"]["Place"][];
             griddle?: null | components["schemas"]["Tin"];
+            awake?: null | components["schemas"]["Awake"];
             vessels?: components["schemas"]["Vessel"][];
         };
         KitchenPrices: {
@@ -2105,6 +2233,16 @@ export interface components {
             rightwards?: boolean;
             crossings?: null | components["schemas"]["Crossing"][];
         };
+        MoveLine: {
+            /** Format: uuid */
+            bake: string;
+            title: string;
+            text: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+        };
         NewBake: {
             /** Format: uuid */
             id: string;
@@ -2141,6 +2279,14 @@ export interface components {
             marks?: components["schemas"]["DialMarks"];
             /** Format: double */
             dialStep?: number;
+        };
+        OvenLine: {
+            oven: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            text: string;
         };
         OvenView: {
             id: string;
@@ -2485,6 +2631,11 @@ export interface components {
             trouble: null | string;
             /** Format: double */
             width: number;
+        };
+        Proposal: {
+            moves: components["schemas"]["MoveLine"][];
+            left: components["schemas"]["FindingLine"][];
+            key: string;
         };
         PutOnScale: {
             /**
@@ -2981,6 +3132,17 @@ export interface components {
              */
             running: number;
         };
+        WhyLine: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            length: number;
+            text: string;
+            held: boolean;
+        };
         WindowMark: {
             /** Format: double */
             early: number;
@@ -3064,6 +3226,68 @@ export interface operations {
             };
             /** @description No Content */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FrameRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    arrangeDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrangeAnswer"];
+                };
+            };
+        };
+    };
+    dayCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -6,6 +6,7 @@ import { Loading } from '../parts/Loading';
 import { percent, useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
+import { Troubles } from '../day/Troubles';
 
 export function Today() {
   const { data, error, refetch } = api.useQuery('get', '/api/today', undefined, {
@@ -19,8 +20,12 @@ export function Today() {
     <>
       {first ? <DayPicture bakes={data.bakes} /> : null}
       {first ? <DayBar bake={first} /> : <Empty />}
+      {data.bakes.length > 1 && <Troubles />}
       {others.length > 0 && (
         <section className="card" aria-label="Also under way">
+          <Link to="/day" className="button small quiet" style={{ float: 'right' }}>
+            The day in full
+          </Link>
           <ul className="lines">
             {others.map((b) => (
               <li key={b.id}>

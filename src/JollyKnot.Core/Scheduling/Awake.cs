@@ -1,0 +1,34 @@
+// When there are hands: the hours somebody is up, day by day.
+using System.Collections.Immutable;
+
+namespace JollyKnot.Core.Scheduling;
+
+/// <summary>When the baker is up and about, by the clock on the wall.</summary>
+/// <param name="From">Since midnight.</param>
+/// <param name="To">Since midnight; before <paramref name="From"/> for those who stay up past midnight.</param>
+public sealed record Awake(TimeSpan From, TimeSpan To)
+{
+    private static readonly TimeSpan Day = TimeSpan.FromDays(1);
+
+    /// <summary>Whether these are times of a day, and leave time to be up.</summary>
+    public bool IsDay => From >= TimeSpan.Zero && To >= TimeSpan.Zero && From < Day && To <= Day && From != To;
+
+    /// <summary>When nobody is there, from a day before to so many days ahead. A night when the clocks change is as long as it is.</summary>
+    /// <param name="now">The time now.</param>
+    /// <param name="zone">The household's time zone.</param>
+    /// <param name="days">Ahead; 1 or more.</param>
+    public ImmutableArray<TimeBand> Away(DateTimeOffset now, TimeZoneInfo zone, int days)
+    {
+        ArgumentNullException.ThrowIfNull(zone);
+        var today = TimeZoneInfo.ConvertTime(now, zone).Date;
+        DateTimeOffset At(DateTime day, TimeSpan clock)
+        {
+            var local = day + clock;
+            // An hour that the clocks skip is the one after it.
+            if (zone.IsInvalidTime(local)) local += TimeSpan.FromHours(1);
+            return new(local, zone.GetUtcOffset(local));
+        }
+        var up = From < To;
+        return [.. Enumerable.Range(-1, days + 2).Select(d => today.AddDays(d)).Select(d => new TimeBand(At(d, To), At(up ? d.AddDays(1) : d, From)))];
+    }
+}

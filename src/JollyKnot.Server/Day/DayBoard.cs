@@ -1,0 +1,175 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Strands;
+using JollyKnot.Server.Bakes;
+using JollyKnot.Server.Clock;
+using JollyKnot.Server.Kitchens;
+using JollyKnot.Store;
+
+namespace JollyKnot.Server.Day;
+
+/// <summary>Something wrong with the day.</summary>
+/// <param name="Impossible">It cannot be done so.</param>
+/// <param name="At">When.</param>
+/// <param name="Text">What.</param>
+public sealed record FindingLine(DayTrouble Trouble, bool Impossible, DateTimeOffset At, string Text);
+
+/// <summary>A change the day proposes.</summary>
+public sealed record MoveLine(Guid Bake, string Title, string Text, DateTimeOffset From, DateTimeOffset To);
+
+/// <summary>A better day.</summary>
+/// <param name="Moves">What would move by more than a few minutes.</param>
+/// <param name="Left">What would still be wrong.</param>
+/// <param name="Key">The same proposal has the same key.</param>
+public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<FindingLine> Left, string Key);
+
+/// <summary>A step of the chain that decides.</summary>
+/// <param name="Held">It begins when the rest of the day lets it.</param>
+public sealed record WhyLine(DateTimeOffset At, TimeSpan Length, string Text, bool Held);
+
+/// <summary>A bake of the day.</summary>
+public sealed record DayBakeView(Guid Id, string Title, string What, DateTimeOffset Start, DateTimeOffset Ready, DateTimeOffset? Wanted, BakeStatus Status, string Allergens, ImmutableArray<WhyLine> Why);
+
+/// <summary>What the hands do.</summary>
+public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, string Title, string Step, string Text, string Detail, Figure? Figure);
+
+/// <summary>What an oven does.</summary>
+public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset To, string Text);
+
+/// <summary>The day in full.</summary>
+public sealed record DayView(
+    ImmutableArray<DayBakeView> Bakes, ImmutableArray<FindingLine> Findings, Proposal? Proposal, ImmutableArray<HandsLine> Hands, ImmutableArray<OvenLine> Ovens,
+    ImmutableArray<string> Cautions, Picture? Picture);
+
+/// <summary>The day as it stands, and laid out better.</summary>
+public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock clock)
+{
+    // Moves under this nobody has to be told of. Ours.
+    private static readonly TimeSpan Matters = TimeSpan.FromMinutes(3);
+    // So many nights ahead are kept free of work.
+    private const int Nights = 14;
+
+    /// <summary>One bake of the board.</summary>
+    public sealed record Standing(Guid Id, StoredBake? Stored, DayBake Day);
+
+    /// <summary>Every open bake as it stands now.</summary>
+    public async Task<ImmutableArray<Standing>> Stand()
+    {
+        var now = clock.GetUtcNow();
+        return [.. (await book.Open()).Select(b => new Standing(b.Id, b, new(b.Plan.Spec, b.Log.SoFar(b.Plan.Spec, now), b.Plan.Start)))];
+    }
+
+    /// <summary>When nobody is there.</summary>
+    public async Task<ImmutableArray<TimeBand>> Away() => (await kitchens.Get()).Awake?.Away(clock.GetUtcNow(), TimeZoneInfo.Local, Nights) ?? [];
+
+    /// <summary>What is wrong with bakes as they are held.</summary>
+    public ImmutableArray<FindingLine> Wrong(ImmutableArray<Standing> bakes, ImmutableArray<TimeBand> away) =>
+        [.. DayCheck.Of([.. bakes.Select(b => b.Day)], clock.GetUtcNow(), away).Select(f => Line(f, bakes)).DistinctBy(f => (f.At, f.Text))];
+
+    /// <summary>The bakes as a plan holds them.</summary>
+    public static ImmutableArray<Standing> Held(ImmutableArray<Standing> bakes, DayPlan plan) =>
+        [.. bakes.Select((b, i) => b with { Day = b.Day with { SoFar = b.Day.SoFar with { Arranged = plan.Bakes[i] } } })];
+
+    /// <summary>The day, with a better one if there is.</summary>
+    /// <param name="frame">The picture's room; no picture without.</param>
+    public async Task<DayView> Look(Frame? frame)
+    {
+        var (bakes, away, words) = (await Stand(), await Away(), kitchens.Words);
+        var wrong = Wrong(bakes, away);
+        Proposal? proposal = null;
+        if (!wrong.IsEmpty && bakes.Length > 0)
+        {
+            var held = Held(bakes, DayPlan.Of([.. bakes.Select(b => b.Day)], clock.GetUtcNow(), away));
+            var left = Wrong(held, away);
+            if (Better(bakes, held, away)) proposal = new(Moves(bakes, held, words), left, string.Join(" ", Moves(bakes, held, words).Select(m => $"{m.Bake:N}{m.Text}{m.To:HHmm}")));
+        }
+        return new(
+            [.. bakes.Select(b => View(b, words))], wrong, proposal is { Moves.IsEmpty: true } ? null : proposal, HandsOf(bakes, words), OvensOf(bakes, words),
+            [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
+            frame is null || bakes.IsEmpty ? null : StrandLayout.Of([.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))], frame));
+    }
+
+    /// <summary>Holds every bake to the better day.</summary>
+    /// <returns>How many bakes moved.</returns>
+    public async Task<int> Arrange()
+    {
+        var (bakes, away, now, moved) = (await Stand(), await Away(), clock.GetUtcNow(), 0);
+        if (bakes.IsEmpty) return 0;
+        var plan = DayPlan.Of([.. bakes.Select(b => b.Day)], now, away);
+        for (var i = 0; i < bakes.Length; i++)
+        {
+            var (to, log) = (plan.Bakes[i], bakes[i].Stored!.Log);
+            if (Same(to, bakes[i].Day.SoFar.Arranged)) continue;
+            if (await book.Tell(bakes[i].Id, Guid.NewGuid(), log.Position, new Arranged(to.NotBefore, to.HotFrom), now) is Told.Kept) moved++;
+        }
+        return moved;
+    }
+
+    private bool Better(ImmutableArray<Standing> now, ImmutableArray<Standing> then, ImmutableArray<TimeBand> away)
+    {
+        (int Impossible, double Minutes) Cost(ImmutableArray<Standing> of)
+        {
+            var found = DayCheck.Of([.. of.Select(b => b.Day)], clock.GetUtcNow(), away);
+            return (found.Count(f => f.Impossible), found.Where(f => !f.Impossible).Sum(f => f.By.TotalMinutes));
+        }
+        var (a, b) = (Cost(now), Cost(then));
+        return b.Impossible < a.Impossible || (b.Impossible == a.Impossible && a.Minutes - b.Minutes > Matters.TotalMinutes);
+    }
+
+    private static bool Same(Arrangement a, Arrangement b) =>
+        a.NotBefore.Count == b.NotBefore.Count && a.NotBefore.All(n => b.NotBefore.TryGetValue(n.Key, out var t) && t == n.Value)
+        && a.HotFrom.Count == b.HotFrom.Count && a.HotFrom.All(h => b.HotFrom.TryGetValue(h.Key, out var t) && t == h.Value);
+
+    private static ImmutableArray<MoveLine> Moves(ImmutableArray<Standing> now, ImmutableArray<Standing> then, Words words)
+    {
+        var moves = ImmutableArray.CreateBuilder<MoveLine>();
+        for (var i = 0; i < now.Length; i++)
+        {
+            var (a, b, spec) = (now[i].Day.Timetable, then[i].Day.Timetable, now[i].Day.Spec);
+            // The beginning, the end, and what the baker is called to in between.
+            var key = a.Slots.Where(s => s.IsOpen && s.Step.IsBeat).Select(s => s.Step.Id).FirstOrDefault();
+            foreach (var slot in a.Slots.Where(s => s.IsOpen && s.Step.IsBeat && (s.Step.Id == key || s.Step.Calls) && !s.Step.Id.StartsWith("weigh-", StringComparison.Ordinal)))
+                if (b[slot.Step.Id] is { } moved && (moved.Start - slot.Start).Duration() > Matters && (slot.Step.Id == key || slot.Step.Kind is StepKind.TakeOut or StepKind.Shape or StepKind.Load or StepKind.OvenOn or StepKind.Bath or StepKind.Review))
+                    moves.Add(new(now[i].Id, spec.Dough.Name, words.Of(slot.Step, spec).Short, slot.Start, moved.Start));
+        }
+        return moves.ToImmutable();
+    }
+
+    private FindingLine Line(DayFinding f, ImmutableArray<Standing> bakes)
+    {
+        var words = kitchens.Words;
+        (string Text, DateTimeOffset At) Of(int bake, string step) => bakes[bake].Day is var b && b.Timetable[step] is { } slot
+            ? ($"{words.Of(slot.Step, b.Spec).Short} ({b.Spec.Dough.Name})", slot.Start) : (b.Spec.Dough.Name, clock.GetUtcNow());
+        var ((a, at), (other, then)) = (Of(f.Bake, f.Step), Of(f.Other, f.OtherStep));
+        var when = f.Trouble is DayTrouble.Late or DayTrouble.Over ? at : at > then ? at : then;
+        return new(f.Trouble, f.Impossible, when, f.Trouble switch
+        {
+            DayTrouble.Hands => $"Two things for one pair of hands: {a} and {other}.",
+            DayTrouble.Away => $"Nobody is up: {a}.",
+            DayTrouble.Machine => $"Two doughs for one machine: {bakes[f.Bake].Day.Spec.Dough.Name} and {bakes[f.Other].Day.Spec.Dough.Name}.",
+            DayTrouble.OvenHeat => $"One oven, two heats: {a} and {other}.",
+            DayTrouble.Racks => $"Too few racks: {a} and {other}.",
+            DayTrouble.DoughInOven => $"Dough rises in an oven that is wanted: {a} and {other}.",
+            DayTrouble.Over => $"Over-proofed by {Words.Span(f.By)}: {a}.",
+            _ => $"{bakes[f.Bake].Day.Spec.Dough.Name} {Words.Span(f.By)} later than wanted.",
+        });
+    }
+
+    private static DayBakeView View(Standing bake, Words words)
+    {
+        var (spec, table) = (bake.Day.Spec, bake.Day.Timetable);
+        var state = BakeState.Of(bake.Stored!.Plan, bake.Stored.Log, bake.Day.SoFar.Now);
+        return new(bake.Id, spec.Dough.Name, Words.Bread(spec), table.Start, table.Ready, spec.ReadyBy, state.Status, string.Join(", ", spec.Dough.Allergens),
+            [.. Deciding.Of(table).Where(d => d.Slot.Step.Kind != StepKind.WeighIn && (d.Slot.End > d.Slot.Start || d.Held)).Select(d => new WhyLine(d.Slot.Start, d.Slot.End - d.Slot.Start, words.Of(d.Slot.Step, spec).Short, d.Held))]);
+    }
+
+    private static ImmutableArray<HandsLine> HandsOf(ImmutableArray<Standing> bakes, Words words) =>
+        [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.Step.IsBeat && s.IsOpen && s.Step.Kind is not StepKind.WeighIn).Select(s =>
+            words.Of(s.Step, b.Day.Spec) is var phrase ? new HandsLine(s.Start, s.End - s.Start, b.Id, b.Day.Spec.Dough.Name, s.Step.Id, phrase.Short, phrase.Detail, phrase.Figure) : null!)).OrderBy(l => l.At)];
+
+    private static ImmutableArray<OvenLine> OvensOf(ImmutableArray<Standing> bakes, Words words) =>
+        [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.IsOpen && !s.Step.IsBeat && s.End > s.Start && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)).Select(s => new OvenLine(
+            b.Day.Spec.OvenOf(b.Day.Spec.Batches[s.Step.Batch ?? 0].Bread).Name, s.Start, s.End, $"{words.Of(s.Step, b.Day.Spec).Short} ({b.Day.Spec.Dough.Name}{(s.Step.About?.Heat is { } heat ? $", {words.Degree(heat)}" : "")})")))
+            .OrderBy(l => l.Oven, StringComparer.Ordinal).ThenBy(l => l.From)];
+}

@@ -1,0 +1,51 @@
+// The day on one page of paper, to be read at arm's length.
+import { calendarDay, clockTime } from '../api/clock';
+import { Loading } from '../parts/Loading';
+import { useDay } from './useDay';
+
+export default function BenchSheet() {
+  const { data, error, refetch } = useDay(800);
+  if (!data) return <Loading error={error} retry={() => void refetch()} />;
+  const [first] = data.hands;
+  return (
+    <article className={data.hands.length > 34 ? 'sheet tight' : 'sheet'}>
+      <header className="book-head">
+        <h1>{first ? calendarDay(first.at) : 'Nothing is planned'}</h1>
+        <button className="button do no-print" onClick={() => window.print()}>
+          Print
+        </button>
+      </header>
+      <p className="sheet-ready">
+        {data.bakes.map((b) => (
+          <span key={b.id}>
+            <b className="num">{clockTime(b.ready)}</b> {b.what} <small>({b.title})</small>
+          </span>
+        ))}
+      </p>
+      <ol className="sheet-hands">
+        {data.hands.map((h) => (
+          <li key={h.bake + h.step}>
+            <b className="num">{clockTime(h.at)}</b>
+            <span>
+              {h.text}
+              {data.bakes.length > 1 && <small> · {h.title}</small>}
+            </span>
+            <span className="num">{h.figure ? `${h.figure.value} ${h.figure.unit}` : ''}</span>
+          </li>
+        ))}
+      </ol>
+      <footer>
+        {data.bakes
+          .filter((b) => b.allergens)
+          .map((b) => (
+            <p key={b.id}>
+              <b>
+                {b.title} contains {b.allergens}.
+              </b>
+            </p>
+          ))}
+        <p>{data.cautions.join(' ')}</p>
+      </footer>
+    </article>
+  );
+}

@@ -1,0 +1,72 @@
+using System.Collections.Immutable;
+using CsCheck;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
+using static JollyKnot.Core.Tests.DemoFormulas;
+
+namespace JollyKnot.Core.Tests;
+
+/// <summary>Several doughs, one oven, one pair of hands.</summary>
+public sealed class DayRules
+{
+    private static readonly Kitchen Full = DemoFormulas.Kitchen with
+    {
+        Machines = [Blue, White],
+        Ovens = [DemoFormulas.Kitchen.Ovens[0] with { Racks = 2 }, new("table-top", "Table-top oven", new(Celsius(90), Celsius(230)), 7)],
+        Tins = [new("t1", "Tray", TinShape.Tray, Length.FromMillimetres(440), Length.FromMillimetres(340)), new("t2", "Tray", TinShape.Tray, Length.FromMillimetres(440), Length.FromMillimetres(340))],
+        Griddle = new("griddle", "Griddle", TinShape.Tray, Length.FromMillimetres(400), Length.FromMillimetres(260)),
+    };
+
+    private static readonly Dough Flat = Make("Washer flatbreads", ("strong white flour", 300), ("wholemeal flour", 100), ("water", 200), ("plain yogurt", 80), ("olive oil", 20), ("fine salt", 8), ("sugar", 5), ("instant yeast", 4));
+
+    private static readonly string[] Places = ["counter", "oven-light", "counter", "above-oven"];
+
+    private static DayBake Bake(Dough dough, DateTimeOffset? by, string machine, string place, params CutChoice[] cuts) =>
+        BakeSpec.Create(dough, new BakeChoice(machine, "wall", place, ReadyBy: by) { Cuts = [.. cuts] }, Full, Morning) is var made && made.Has(out var spec)
+            ? new(spec, SoFar.Nothing(Morning), Layout.Of(spec, Morning).Plan.Start) : throw new ArgumentException(string.Join(" ", made.Problems.Select(p => p.Field + ": " + p.Reason)));
+
+    /// <summary>The bakes as the plan holds them.</summary>
+    private static ImmutableArray<DayBake> Held(ImmutableArray<DayBake> bakes, DayPlan plan) =>
+        [.. bakes.Select((b, i) => new DayBake(b.Spec, b.SoFar with { Arranged = plan.Bakes[i] }, b.Start))];
+
+    private static string Said(IEnumerable<DayFinding> found) => string.Join("; ", found.Select(f => $"{f.Trouble} {f.Bake}:{f.Step} {f.Other}:{f.OtherStep} {f.By}"));
+
+    private static readonly ImmutableArray<DayBake> RepairCafe =
+    [
+        Bake(SoftRolls, Morning.AddHours(4.5), "blue", "counter", new CutChoice("pan-roll", 16)),
+        Bake(Flat, Morning.AddHours(4.5), "white", "counter", new CutChoice("pocket-flatbread", 8)),
+        Bake(PlaitDough, Morning.AddHours(7), "blue", "counter", new CutChoice("plait-3", 2)),
+    ];
+
+    [Fact]
+    public void Rolls_flatbreads_and_a_plait_for_the_repair_cafe()
+    {
+        DayCheck.Of(RepairCafe, Morning).ShouldContain(f => f.Impossible);
+        var plan = DayPlan.Of(RepairCafe, Morning);
+        var held = Held(RepairCafe, plan);
+        Said(DayCheck.Of(held, Morning)).ShouldBe("");
+        plan.Aims.Late.ShouldBe(0);
+        // The same day gives the same plan.
+        DayPlan.Of(RepairCafe, Morning).Bakes.SelectMany(b => b.NotBefore.OrderBy(n => n.Key)).ShouldBe(plan.Bakes.SelectMany(b => b.NotBefore.OrderBy(n => n.Key)));
+        // One oven at two temperatures: whoever comes second finds it hot and turns it.
+        held.Count(b => b.SoFar.Arranged.HotFrom.ContainsKey("wall")).ShouldBe(1);
+    }
+
+    [Fact]
+    public void Whatever_day_it_is_nothing_is_in_two_places()
+    {
+        string[] families = [ "pan-roll", "round-bun", "knot", "pretzel", "plait-3", "baton", "pocket-flatbread", "griddle-round", "crusty-roll"];
+        var bake = Gen.Select(Gen.Int[0, families.Length - 1], Gen.Int[4, 16], Gen.Int[0, 3], Gen.Bool, Gen.Int[150, 600], Gen.Int[0, 1]);
+        bake.Array[1, 3].Sample(wanted =>
+        {
+            ImmutableArray<DayBake> bakes = [.. wanted.Select(w => Bake(w.Item1 == 3 ? Pretzels : Flat, Morning.AddMinutes(w.Item5), w.Item4 || w.Item1 == 3 ? "blue" : "white",
+                Places[w.Item3],
+                w.Item6 == 0 ? [new CutChoice(families[w.Item1], families[w.Item1] == "plait-3" ? 2 : w.Item2)] : [new CutChoice(families[w.Item1]), new CutChoice("pan-roll", 4, Grams(50))]))];
+            var plan = DayPlan.Of(bakes, Morning);
+            var found = DayCheck.Of(Held(bakes, plan), Morning).Where(f => f.Impossible).ToList();
+            if (found.Count > 0) throw new InvalidOperationException(Said(found) + " | " + string.Join(", ", Held(bakes, plan).SelectMany((b, i) => plan.Bakes[i].NotBefore.Where(n => (b.Timetable[n.Key]!.Start - n.Value).Duration() > Minutes(.5)).Select(n => $"{i}:{n.Key} {n.Value:HH:mm:ss} {b.Timetable[n.Key]!.Start:HH:mm:ss}"))) + " | " + string.Join(" / ", bakes.Select(b => $"{b.Spec.Machine.Id} {b.Spec.Place.Id} {string.Join(",", b.Spec.Cuts.Select(c => $"{c.Pieces} {c.Bread?.Family.Id}"))} {b.Spec.ReadyBy:HH:mm}")));
+        }, iter: 2000, seed: "4Sqpv1vf9WB1");
+    }
+}
