@@ -102,11 +102,11 @@ public sealed class NothingIsLost
     }
 
     [Fact]
-    public async Task The_demo_has_a_bake_under_way_three_that_are_over_and_every_dough()
+    public async Task The_demo_has_a_bake_under_way_a_day_laid_out_three_that_are_over_and_every_dough()
     {
         using var house = new House();
         var day = (await house.Get("/api/today")).Body["bakes"]!.AsArray();
-        day.Select(b => b!["title"]!.ToString()).ShouldBe(["Spanner pretzels"]);
+        day.Select(b => b!["title"]!.ToString()).ShouldBe(["Spanner pretzels", "Workbench soft rolls", "Washer flatbreads", "Three-wire plait"]);
         day[0]!["beat"]!["isDue"]!.GetValue<bool>().ShouldBeFalse();
         (await house.Get("/api/logbook")).Body.AsArray().Count.ShouldBe(3);
         (await house.Get("/api/doughs")).Body["total"]!.GetValue<int>().ShouldBe(11);

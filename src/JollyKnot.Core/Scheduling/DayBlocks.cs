@@ -96,11 +96,13 @@ internal sealed record DayBlocks(
     /// <summary>Whether a step keeps the hands busy, so that no other such step can be done meanwhile.</summary>
     public static bool KeepsHands(Step step) => step.Occupies.Contains(Resource.Hands) && !IsGlance(step) && step.Length > TimeSpan.Zero;
 
+    /// <summary>The minute that minutes are counted from.</summary>
+    public static DateTimeOffset ZeroOf(DateTimeOffset now) => new(now.Ticks - now.Ticks % TimeSpan.TicksPerMinute, now.Offset);
+
     /// <summary>Cuts a day into blocks.</summary>
     public static DayBlocks Of(ImmutableArray<DayBake> bakes, DateTimeOffset now)
     {
-        var zero = new DateTimeOffset(now.Ticks - now.Ticks % TimeSpan.TicksPerMinute, now.Offset);
-        var cutter = new Cutter(zero);
+        var cutter = new Cutter(ZeroOf(now));
         for (var i = 0; i < bakes.Length; i++) cutter.Add(i, bakes[i]);
         return cutter.Made(bakes);
     }

@@ -71,9 +71,10 @@ public enum Anchor
 }
 
 /// <summary>A label.</summary>
+/// <param name="Row">Text under the picture stands in this row, 0 for the first, so that no two lie on one another.</param>
 public sealed record Label(
     LabelKind Kind, double X, double Y, Anchor Anchor, string? Text = null, Mass? Mass = null, Temperature? Heat = null,
-    int? Count = null, DateTimeOffset? At = null, DateTimeOffset? Until = null);
+    int? Count = null, DateTimeOffset? At = null, DateTimeOffset? Until = null, int Row = 0);
 
 /// <summary>One dough's strand.</summary>
 /// <param name="Name">The dough.</param>

@@ -54,8 +54,42 @@ public static class StrandLayout
             // Several doughs share a lane: a window's times would lie on another's strand.
             labels.AddRange(LabelsOf(bake, X, boxes, Middle, strand.Thickness, frame.Slim).Where(l => l.Kind != LabelKind.Window || bakes.Length == 1));
         }
-        return new(frame.Width, lanes[^1].Top + lanes[^1].Height + (frame.Slim ? 16 : 26), left, right, from, to,
+        labels = Apart(labels, frame);
+        var under = labels.Where(l => l.Kind == LabelKind.Ready).Max(l => l.Row);
+        return new(frame.Width, lanes[^1].Top + lanes[^1].Height + (frame.Slim ? 16 : 26) + under * RowHeight(frame), left, right, from, to,
             lanes, Ticks(from, to, right - left, frame), [.. strands], [.. heats], [.. Merge(hands)], [.. windows], [.. labels]);
+    }
+
+    // Room that a label's words take, pixels.
+    private const double OvenWords = 132, TimeWords = 48;
+
+    private static double RowHeight(Frame frame) => frame.Slim ? 13 : 18;
+
+    // Words that would lie on one another go to rows of their own: the oven's upwards in its lane, the times downwards under the picture.
+    private static List<Label> Apart(List<Label> labels, Frame frame)
+    {
+        var (wide, apart) = (frame.Slim ? .8 : 1, new List<Label>(labels.Count));
+        var rows = new Dictionary<LabelKind, List<double>>();
+        foreach (var label in labels.OrderBy(l => l.X))
+        {
+            if (label.Kind is not (LabelKind.OvenOn or LabelKind.Ready))
+            {
+                apart.Add(label);
+                continue;
+            }
+            // The right end of the last words in each row.
+            var ends = rows.TryGetValue(label.Kind, out var known) ? known : rows[label.Kind] = [];
+            var (from, to) = label.Kind == LabelKind.OvenOn ? (label.X - OvenWords * wide, label.X) : (label.X - TimeWords * wide / 2, label.X + TimeWords * wide / 2);
+            var row = ends.FindIndex(e => e <= from);
+            if (row < 0)
+            {
+                row = ends.Count;
+                ends.Add(to);
+            }
+            else ends[row] = to;
+            apart.Add(label.Kind == LabelKind.OvenOn ? label with { Y = label.Y - row * RowHeight(frame) } : label with { Row = row });
+        }
+        return apart;
     }
 
     private static double MarksRoom(Frame frame) => frame.Slim ? 6 : 14;

@@ -6,7 +6,6 @@ using JollyKnot.Core.Strands;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
-using JollyKnot.Server.Layouts;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 

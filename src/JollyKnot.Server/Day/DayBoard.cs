@@ -24,6 +24,14 @@ public sealed record MoveLine(Guid Bake, string Title, string Text, DateTimeOffs
 /// <param name="Key">The same proposal has the same key.</param>
 public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<FindingLine> Left, string Key);
 
+/// <summary>How a bake that is being laid out goes with the rest.</summary>
+/// <param name="Clashes">What would be in its way as it is.</param>
+/// <param name="Start">When it would begin with the whole day laid out around it.</param>
+/// <param name="Ready">When it would be ready then.</param>
+/// <param name="Left">What would still be wrong.</param>
+/// <param name="Moves">What of the others would move.</param>
+public sealed record BesideView(ImmutableArray<FindingLine> Clashes, DateTimeOffset Start, DateTimeOffset Ready, ImmutableArray<FindingLine> Left, ImmutableArray<MoveLine> Moves);
+
 /// <summary>A step of the chain that decides.</summary>
 /// <param name="Held">It begins when the rest of the day lets it.</param>
 public sealed record WhyLine(DateTimeOffset At, TimeSpan Length, string Text, bool Held);
@@ -88,6 +96,22 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             [.. bakes.Select(b => View(b, words))], wrong, proposal is { Moves.IsEmpty: true } ? null : proposal, HandsOf(bakes, words), OvensOf(bakes, words),
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
             frame is null || bakes.IsEmpty ? null : StrandLayout.Of([.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))], frame));
+    }
+
+    /// <summary>How one more bake goes with those that are open; null when none is.</summary>
+    /// <param name="plan">The bake as it is alone.</param>
+    public async Task<BesideView?> Beside(BakePlan plan)
+    {
+        var (others, away, now) = (await Stand(), await Away(), clock.GetUtcNow());
+        if (others.IsEmpty) return null;
+        var bakes = others.Add(new(Guid.Empty, null, new(plan.Spec, SoFar.Nothing(now), plan.Start)));
+        var held = Held(bakes, DayPlan.Of([.. bakes.Select(b => b.Day)], now, away));
+        var table = held[^1].Day.Timetable;
+        return new(Of(bakes), table.Start, table.Ready, Of(held), Moves([.. bakes.SkipLast(1)], [.. held.SkipLast(1)], kitchens.Words));
+
+        // What has to do with it.
+        ImmutableArray<FindingLine> Of(ImmutableArray<Standing> of) =>
+            [.. DayCheck.Of([.. of.Select(b => b.Day)], now, away).Where(f => f.Bake == of.Length - 1 || f.Other == of.Length - 1).Select(f => Line(f, of)).DistinctBy(f => (f.At, f.Text))];
     }
 
     /// <summary>Holds every bake to the better day.</summary>

@@ -1,4 +1,4 @@
-using JollyKnot.Server.Layouts;
+using JollyKnot.Server.Bakes;
 
 namespace JollyKnot.Server.Day;
 

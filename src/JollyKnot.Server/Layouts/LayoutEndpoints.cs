@@ -10,6 +10,7 @@ using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
+using JollyKnot.Server.Day;
 using JollyKnot.Server.Doughs;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
@@ -26,15 +27,6 @@ namespace JollyKnot.Server.Layouts;
 /// <param name="ScaleToCuts">Scale the dough to what the pinned cuts want altogether.</param>
 /// <param name="Frame">The picture's room; no picture without.</param>
 public sealed record LayoutRequest(Guid DoughId, BakeChoice Choice, bool ScaleToFit = false, bool ScaleToCuts = false, FrameRequest? Frame = null);
-
-/// <summary>The room a picture has.</summary>
-/// <param name="Width">Pixels, 200 to 4000.</param>
-/// <param name="Slim">A strip for a phone.</param>
-/// <param name="UtcOffsetMinutes">Of the screen's clock.</param>
-public sealed record FrameRequest(double Width, bool Slim, int UtcOffsetMinutes)
-{
-    internal Frame ToFrame() => new(Math.Clamp(Width, 200, 4000), Slim, TimeSpan.FromMinutes(Math.Clamp(UtcOffsetMinutes, -14 * 60, 14 * 60)));
-}
 
 /// <summary>A row of the weigh-in list.</summary>
 public sealed record WeighInRow(string Ingredient, Mass Mass, Mass Running);
@@ -90,15 +82,17 @@ public sealed record CautionLine(string Step, string Text);
 /// <param name="Scaled">The factor the dough was scaled by to fit; 1 when it was not.</param>
 /// <param name="LateBy">How much later than wanted; 0 when in time.</param>
 /// <param name="Before">What was added at the check before, and how the dough felt.</param>
+/// <param name="Beside">How it goes with what is planned already; null when nothing is.</param>
 public sealed record LayoutView(
     Mass Dough, ImmutableArray<CutView> Cuts, double Scaled, DateTimeOffset Start, DateTimeOffset Ready, TimeSpan LateBy, Temperature Room, FormulaView Formula,
     ImmutableArray<WeighInRow> WeighIn, ImmutableArray<string> AddIns, ImmutableArray<PartShare> SideJobs, ImmutableArray<string> Before,
-    ImmutableArray<StepLine> Steps, ImmutableArray<CautionLine> Cautions, Picture? Picture);
+    ImmutableArray<StepLine> Steps, ImmutableArray<CautionLine> Cautions, BesideView? Beside, Picture? Picture);
 
 /// <summary>A bake to be kept: laid out the same way.</summary>
 /// <param name="Id">Made by the screen; a repeat changes nothing.</param>
 /// <param name="Layout">What was chosen.</param>
-public sealed record NewBake(Guid Id, LayoutRequest Layout);
+/// <param name="Arrange">Lay the whole day out around it.</param>
+public sealed record NewBake(Guid Id, LayoutRequest Layout, bool Arrange = false);
 
 /// <summary>Laying a bake out over HTTP.</summary>
 public static class LayoutEndpoints
@@ -106,20 +100,23 @@ public static class LayoutEndpoints
     /// <summary>Maps layouts.</summary>
     public static void MapLayouts(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/layouts", async Task<Results<Ok<LayoutView>, ProblemHttpResult>> (LayoutRequest request, Planner planner, KitchenKeeper keeper, PantryKeeper pantries, DoseMemories memories) =>
+        app.MapPost("/api/layouts", async Task<Results<Ok<LayoutView>, ProblemHttpResult>> (LayoutRequest request, Planner planner, KitchenKeeper keeper, PantryKeeper pantries, DoseMemories memories, DayBoard board) =>
             await planner.LayOut(request) is var (layout, factor, problem) && problem is null
-                ? TypedResults.Ok(View(layout!, factor, keeper.Words, await pantries.Get(), await keeper.Get(), await memories.For(layout!.Plan.Spec), request.Frame?.ToFrame())) : problem)
+                ? TypedResults.Ok(View(layout!, factor, keeper.Words, await pantries.Get(), await keeper.Get(), await memories.For(layout!.Plan.Spec), await board.Beside(layout!.Plan), request.Frame?.ToFrame())) : problem)
             .WithName("layOut").WithSummary("Lays a bake out; nothing is kept.");
-        app.MapPost("/api/bakes", async Task<Results<Ok<BenchView>, ProblemHttpResult>> (NewBake request, Planner planner, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
+        app.MapPost("/api/bakes", async Task<Results<Ok<BenchView>, ProblemHttpResult>> (NewBake request, Planner planner, BakeBook book, HouseClock clock, KitchenKeeper keeper, DayBoard board) =>
         {
             if (request.Id == Guid.Empty) return Problems.Bad(new Problem("empty", "id", "A new id is wanted here."));
             if (await book.Find(request.Id) is { } there) return TypedResults.Ok(BakeEndpoints.View(there, clock, keeper.Words));
             var (layout, _, problem) = await planner.LayOut(request.Layout, "layout.");
-            return problem is not null ? problem : TypedResults.Ok(BakeEndpoints.View(await book.Add(request.Id, layout!.Plan, clock.GetUtcNow()), clock, keeper.Words));
+            if (problem is not null) return problem;
+            await book.Add(request.Id, layout!.Plan, clock.GetUtcNow());
+            if (request.Arrange) await board.Arrange();
+            return TypedResults.Ok(BakeEndpoints.View((await book.Find(request.Id))!, clock, keeper.Words));
         }).WithName("addBake");
     }
 
-    private static LayoutView View(Layout layout, double scaled, Words words, HouseholdPantry pantry, Kitchen kitchen, DoseMemory memory, Frame? frame)
+    private static LayoutView View(Layout layout, double scaled, Words words, HouseholdPantry pantry, Kitchen kitchen, DoseMemory memory, BesideView? beside, Frame? frame)
     {
         var (spec, table) = (layout.Plan.Spec, layout.Timetable);
         var dough = spec.ExpectedDough;
@@ -132,7 +129,7 @@ public static class LayoutEndpoints
             [.. spec.Dough.Parts.Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces)))], words.Of(memory, spec.Formula.Flour),
             [.. table.Slots.Where(s => s.Step.IsBeat && s.State != StepState.Passed).OrderBy(s => s.Start).Select(s => new StepLine(s.Step.Id, words.Of(s.Step, spec).Short, s.Step.Ending, s.State, s.Start, s.End, null))],
             [.. CautionRules.Of(spec, layout.Steps).Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec))).DistinctBy(c => c.Text)],
-            frame is null ? null : StrandLayout.Of([new(spec, layout.Steps, table, dough)], frame));
+            beside, frame is null ? null : StrandLayout.Of([new(spec, layout.Steps, table, dough)], frame));
     }
 
     // Two schools for the same bread lie about so far to either side. Bakers' usage.

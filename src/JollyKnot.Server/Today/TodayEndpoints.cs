@@ -4,7 +4,6 @@ using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Kitchens;
-using JollyKnot.Server.Layouts;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 

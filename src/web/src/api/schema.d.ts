@@ -1852,6 +1852,11 @@ export interface components {
             at?: null | string;
             /** Format: date-time */
             until?: null | string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            row: number;
         };
         /** @enum {unknown} */
         LabelKind: "dough" | "dough-beside" | "oven-on" | "window" | "ready";

@@ -90,6 +90,24 @@ function Editor({
           {num('Above the sea, m', 'altitude', k.altitude ?? 0, (v) => change({ altitude: v }), 1000)}
         </div>
         <div className="kit">
+          <Checkbox
+            checked={k.awake != null}
+            onChange={(e) => change({ awake: e.target.checked ? { from: 6 * 3600, to: 22 * 3600 } : null })}
+          >
+            Nothing to do at night
+          </Checkbox>
+          {k.awake && (
+            <>
+              {num('Up from, h', 'awake', k.awake.from / 3600, (v) =>
+                change({ awake: { from: (v ?? 6) * 3600, to: k.awake?.to ?? 79200 } }),
+              )}
+              {num('until, h', 'awake', k.awake.to / 3600, (v) =>
+                change({ awake: { to: (v ?? 22) * 3600, from: k.awake?.from ?? 21600 } }),
+              )}
+            </>
+          )}
+        </div>
+        <div className="kit">
           <Choice
             label="Mass"
             value={units.mass}

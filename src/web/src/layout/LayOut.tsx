@@ -66,8 +66,8 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
 
   const machine = kitchen.machines.find((m) => m.id === choice.machineId);
 
-  async function keep() {
-    const { data, error } = await http.POST('/api/bakes', { body: { id: bakeId, layout: request } });
+  async function keep(arrange: boolean) {
+    const { data, error } = await http.POST('/api/bakes', { body: { id: bakeId, layout: request, arrange } });
     if (!data)
       return setFailed(
         (error as Trouble | undefined)?.title ?? 'The kitchen server does not answer. Try again; nothing is lost.',
@@ -254,8 +254,9 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
             layout={layout}
             later={ways.later ?? 'wait'}
             setLater={(later) => setWays({ later })}
+            beside={layout.beside}
             go={choice.readyBy ? `Plan it: start at ${clockTime(layout.start)}` : 'Start this bake'}
-            keep={() => void keep()}
+            keep={(arrange) => void keep(arrange)}
           />
         )}
         {failed && (
@@ -287,18 +288,49 @@ function MachineLine({ machine, program }: { machine: Schemas['MachineView']; pr
   );
 }
 
+// In the way of what is planned already: said, and the whole day laid out around it in one touch.
+function Beside({ beside, keep }: { beside: Schemas['BesideView']; keep: () => void }) {
+  return (
+    <section aria-label="Beside the rest of the day" className="beside">
+      <ul className="lines">
+        {beside.clashes.map((c) => (
+          <li key={c.at + c.text} className={c.impossible ? 'late' : ''}>
+            <b className="num">{clockTime(c.at)}</b> {c.text}
+          </li>
+        ))}
+      </ul>
+      {beside.moves.length > 0 && (
+        <p className="muted">
+          Would move: {beside.moves.map((m) => `${m.text} (${m.title}) ${clockTime(m.from)} → ${clockTime(m.to)}`).join(', ')}.
+        </p>
+      )}
+      {beside.left.length > 0 && (
+        <p className="muted">Still: {beside.left.map((f) => `${clockTime(f.at)} ${f.text}`).join(' ')}</p>
+      )}
+      <button className="button do" onClick={keep}>
+        Lay the day out around it
+        <small>
+          start {clockTime(beside.start)}, ready {clockTime(beside.ready)}
+        </small>
+      </button>
+    </section>
+  );
+}
+
 function Result({
   layout,
   later,
   setLater,
+  beside,
   go,
   keep,
 }: {
   layout: Schemas['LayoutView'];
+  beside: Schemas['BesideView'] | null;
   later: Schemas['LaterLoads'];
   setLater: (later: Schemas['LaterLoads']) => void;
   go: string;
-  keep: () => void;
+  keep: (arrange: boolean) => void;
 }) {
   const { mass, length } = useUnits();
   const baked = layout.cuts.filter((c) => c.familyId);
@@ -362,7 +394,8 @@ function Result({
             options={laters.map(([value, label]) => ({ value, label }))}
           />
         )}
-        <button className="button do" onClick={keep}>
+        {beside && beside.clashes.length > 0 && <Beside beside={beside} keep={() => keep(true)} />}
+        <button className={beside?.clashes.some((c) => c.impossible) ? 'button' : 'button do'} onClick={() => keep(false)}>
           {go}
         </button>
       </section>

@@ -135,7 +135,7 @@ function PictureLabel({ label, slim, bottom, width }: { label: Schemas['Label'];
         </text>
         <text
           x={Math.min(label.x, width - (slim ? 18 : 24))}
-          y={bottom + (slim ? 13 : 19)}
+          y={bottom + (slim ? 13 : 19) + (label.row ?? 0) * (slim ? 13 : 18)}
           fontSize={slim ? 12 : 15}
           fontWeight={700}
           textAnchor="middle"
