@@ -8,7 +8,9 @@ const wanted = async (server, title) => {
 
 test('the repair café: seen whole, explained, taken along', async ({ page }) => {
   await page.visit('/day');
-  await expect(page.getByRole('img', { name: /The day: Spanner pretzels, Workbench soft rolls, Washer flatbreads/ })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /The day: Spanner pretzels, Workbench soft rolls, Washer flatbreads/ }),
+  ).toBeVisible();
   const hands = page.getByRole('region', { name: 'What the hands do' }).getByRole('row');
   await expect(hands.filter({ hasText: 'Through the soda bath · Spanner pretzels' })).toBeVisible();
   const ovens = page.getByRole('region', { name: 'What the ovens do' });

@@ -201,7 +201,7 @@ internal sealed record DayBlocks(
             var slot = table[step.Id]!;
             if (slot.State is StepState.Done or StepState.Passed or StepState.Skipped) return slot.End - zero + link.Lag;
             var before = step.After.Select(l => FromNow(l, table)).DefaultIfEmpty(TimeSpan.Zero).Max();
-            return (before > TimeSpan.Zero ? before : TimeSpan.Zero) + step.Length + link.Lag;
+            return before + step.Length + link.Lag;
         }
 
         private void Places(int bake, DayBake of, Timetable table)

@@ -79,6 +79,23 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     public static ImmutableArray<Standing> Held(ImmutableArray<Standing> bakes, DayPlan plan) =>
         [.. bakes.Select((b, i) => b with { Day = b.Day with { SoFar = b.Day.SoFar with { Arranged = plan.Bakes[i] } } })];
 
+    // The best plan for these bakes; the quick one until it is found. Remembered while nothing was told and the minute lasts.
+    private DayPlan PlanFor(ImmutableArray<Standing> bakes, ImmutableArray<TimeBand> away)
+    {
+        var now = clock.GetUtcNow();
+        var days = bakes.Select(b => b.Day).ToImmutableArray();
+        var key = $"{now.UtcTicks / TimeSpan.TicksPerMinute} {string.Join(" ", bakes.Select(b => $"{b.Id:N}{b.Stored?.Log.Position}"))} {away.Length}";
+        lock (@lock)
+        {
+            if (known?.Key == key) return known.Value.Best.IsCompletedSuccessfully ? known.Value.Best.Result : known.Value.Quick;
+            known = (key, DayPlan.Of(days, now, away), Task.Run(() => DayPlan.Best(days, now, away)));
+            return known.Value.Quick;
+        }
+    }
+
+    private readonly Lock @lock = new();
+    private (string Key, DayPlan Quick, Task<DayPlan> Best)? known;
+
     /// <summary>The day, with a better one if there is.</summary>
     /// <param name="frame">The picture's room; no picture without.</param>
     public async Task<DayView> Look(Frame? frame)
@@ -88,13 +105,13 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         Proposal? proposal = null;
         if (!wrong.IsEmpty && bakes.Length > 0)
         {
-            var held = Held(bakes, DayPlan.Of([.. bakes.Select(b => b.Day)], clock.GetUtcNow(), away));
+            var held = Held(bakes, PlanFor(bakes, away));
             var left = Wrong(held, away);
             if (Better(bakes, held, away)) proposal = new(Moves(bakes, held, words), left, string.Join(" ", Moves(bakes, held, words).Select(m => $"{m.Bake:N}{m.Text}{m.To:HHmm}")));
         }
         return new(
             [.. bakes.Select(b => View(b, words))], wrong, proposal is { Moves.IsEmpty: true } ? null : proposal, HandsOf(bakes, words), OvensOf(bakes, words),
-            [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
+            [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
             frame is null || bakes.IsEmpty ? null : StrandLayout.Of([.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))], frame));
     }
 
@@ -115,12 +132,14 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     }
 
     /// <summary>Holds every bake to the better day.</summary>
+    /// <param name="quick">The quick plan does.</param>
     /// <returns>How many bakes moved.</returns>
-    public async Task<int> Arrange()
+    public async Task<int> Arrange(bool quick = false)
     {
         var (bakes, away, now, moved) = (await Stand(), await Away(), clock.GetUtcNow(), 0);
         if (bakes.IsEmpty) return 0;
-        var plan = DayPlan.Of([.. bakes.Select(b => b.Day)], now, away);
+        var days = bakes.Select(b => b.Day).ToImmutableArray();
+        var plan = quick ? DayPlan.Of(days, now, away) : await Task.Run(() => DayPlan.Best(days, now, away));
         for (var i = 0; i < bakes.Length; i++)
         {
             var (to, log) = (plan.Bakes[i], bakes[i].Stored!.Log);

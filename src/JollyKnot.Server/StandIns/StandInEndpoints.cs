@@ -1,6 +1,6 @@
 using JollyKnot.Core.Baking;
-using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Scheduling;
 using JollyKnot.Devices;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;

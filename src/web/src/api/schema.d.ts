@@ -1054,6 +1054,15 @@ export interface components {
             firstRise: null | components["schemas"]["FirstRise"];
             display: null | components["schemas"]["DisplayShows"];
         };
+        BesideView: {
+            clashes: components["schemas"]["FindingLine"][];
+            /** Format: date-time */
+            start: string;
+            /** Format: date-time */
+            ready: string;
+            left: components["schemas"]["FindingLine"][];
+            moves: components["schemas"]["MoveLine"][];
+        };
         CautionLine: {
             step: string;
             text: string;
@@ -1928,6 +1937,7 @@ export interface components {
             before: string[];
             steps: components["schemas"]["StepLine"][];
             cautions: components["schemas"]["CautionLine"][];
+            beside: null | components["schemas"]["BesideView"];
             picture: null | components["schemas"]["Picture"];
         };
         LearnedWord: {
@@ -2252,6 +2262,8 @@ export interface components {
             /** Format: uuid */
             id: string;
             layout: components["schemas"]["LayoutRequest"];
+            /** @default false */
+            arrange: boolean;
         };
         Oven: {
             id: string;
