@@ -103,6 +103,27 @@ public sealed class BakeBook : IDisposable
         return (await Find(id))!;
     }
 
+    /// <summary>Changes the plan of a bake that has not begun.</summary>
+    /// <returns>Whether it was changed: false when it has begun, is over, or is not there.</returns>
+    public async Task<bool> Replan(Guid id, BakePlan plan, DateTimeOffset now)
+    {
+        await writing.WaitAsync();
+        try
+        {
+            await using var db = await dbs.CreateDbContextAsync();
+            if (await Load(db, id) is not { } stored || BakeState.Of(stored.Plan, stored.Log, now).Status != BakeStatus.Planned) return false;
+            (await db.Bakes.SingleAsync(b => b.Id == id)).Document = JsonSerializer.Serialize(plan, Json.Documents);
+            await db.SaveChangesAsync();
+            read[id] = stored with { Plan = plan };
+        }
+        finally
+        {
+            writing.Release();
+        }
+        Changed?.Invoke(id);
+        return true;
+    }
+
     /// <summary>Tells an event. It is on disk before this returns <see cref="Told.Kept"/>.</summary>
     /// <param name="bake">The bake.</param>
     /// <param name="id">Made by whoever tells it; a repeat changes nothing.</param>

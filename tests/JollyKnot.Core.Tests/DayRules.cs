@@ -70,7 +70,7 @@ public sealed class DayRules
     private static void NothingImpossible(ImmutableArray<DayBake> bakes, DateTimeOffset now)
     {
         var found = DayCheck.Of(bakes, now).Where(f => f.Impossible).ToList();
-        if (found.Count > 0) throw new InvalidOperationException(Said(found) + " | " + string.Join(" / ", bakes.Select(b => $"{b.Spec.Machine.Id} {b.Spec.Place.Id} {string.Join(",", b.Spec.Cuts.Select(c => $"{c.Pieces} {c.Bread?.Family.Id}"))} {b.Spec.ReadyBy:HH:mm}")));
+        if (found.Count > 0) throw new InvalidOperationException(Said(found) + " | " + string.Join(", ", bakes.SelectMany((b, i) => b.SoFar.Arranged.NotBefore.Where(n => b.Timetable[n.Key] is not { } s || (s.Start - n.Value).Duration() > Minutes(.5)).Select(n => $"{i}:{n.Key} {n.Value:HH:mm:ss} {b.Timetable[n.Key]?.Start:HH:mm:ss}"))) + " | " + string.Join(" / ", bakes.Select(b => $"{b.Spec.Machine.Id} {b.Spec.Place.Id} {string.Join(",", b.Spec.Cuts.Select(c => $"{c.Pieces} {c.Bread?.Family.Id}"))} {b.Spec.ReadyBy:HH:mm}")));
     }
 
     [Fact]
@@ -89,5 +89,63 @@ public sealed class DayRules
             if (best.Proven) Interlocked.Increment(ref proven);
         }, iter: 40, seed: "0002Sqpv1vf9");
         proven.ShouldBeGreaterThan(30);
+    }
+
+    [Fact]
+    public void A_day_that_cannot_be_done_names_the_one_change_that_would_do()
+    {
+        var by = Morning.AddMinutes(240);
+        ImmutableArray<DayBake> two = [Bake(Flat, by, "blue", "counter", new CutChoice("pan-roll", 12)), Bake(Flat, by, "blue", "counter", new CutChoice("pocket-flatbread", 8))];
+        var least = DayPlan.Best(two, Morning);
+        least.Aims.Late.ShouldBeGreaterThan(15);
+        NothingImpossible(Held(two, least), Morning);
+        DayCheck.Of(Held(two, least), Morning).ShouldContain(f => f.Trouble == DayTrouble.Late);
+        var fixes = DayFix.Of(two, Full, Morning);
+        fixes[0].ShouldSatisfyAllConditions(f => f.Kind.ShouldBe(FixKind.Machine), f => f.Spec.Machine.ShouldBe(White));
+        fixes.Select(f => f.Kind).ShouldContain(FixKind.Later);
+        DayPlan.Of(two.SetItem(fixes[0].Bake, two[fixes[0].Bake] with { Spec = fixes[0].Spec }), Morning).Aims.Late.ShouldBe(0);
+        // A day that can be done needs no change, and what has begun is not offered.
+        var begun = two.Select(b => b with { SoFar = b.SoFar with { Steps = b.SoFar.Steps.Add("paddle", new(Morning, false)) } }).ToImmutableArray();
+        DayFix.Of(begun, Full, Morning).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void While_it_runs_what_has_happened_is_fixed_and_the_rest_is_laid_out_anew() =>
+        Gen.Select(Gen.Int[20, 330], Gen.Int[0, 6]).Sample((minutes, slow) =>
+        {
+            var held = Held(RepairCafe, DayPlan.Of(RepairCafe, Morning));
+            var now = Morning.AddMinutes(minutes);
+            ImmutableArray<DayBake> running = [.. held.Select(b => b with
+            {
+                SoFar = b.SoFar with { Now = now, Steps = b.Timetable.Slots.Where(s => s.Step.IsBeat && s.End.AddMinutes(slow) <= now).ToImmutableDictionary(s => s.Step.Id, s => new Happened(s.End.AddMinutes(slow), false)) },
+            })];
+            var anew = Held(running, DayPlan.Of(running, now));
+            NothingImpossible(anew, now);
+            foreach (var (was, then) in running.Zip(anew))
+                foreach (var slot in was.Timetable.Slots.Where(s => s.Step.IsBeat && s.State == StepState.Done)) then.Timetable[slot.Step.Id]!.End.ShouldBe(slot.End);
+        }, iter: 150, seed: "0002Sqpv1vf9");
+
+    [Fact]
+    public void Why_a_bake_begins_when_it_does_is_a_chain_without_a_gap()
+    {
+        var held = Held(RepairCafe, DayPlan.Of(RepairCafe, Morning));
+        foreach (var bake in held)
+        {
+            var chain = Deciding.Of(bake.Timetable);
+            chain[0].Slot.Step.Kind.ShouldBe(StepKind.Paddle);
+            chain[^1].Slot.Step.Kind.ShouldBe(StepKind.Review);
+            foreach (var (before, after) in chain.Zip(chain.Skip(1)))
+                if (!after.Held) (after.Slot.Start - before.Slot.End).ShouldBeLessThan(Minutes(10));
+        }
+    }
+
+    [Theory]
+    [InlineData("2026-03-28T20:00+01:00", 6, 22, 7), InlineData("2026-10-24T20:00+02:00", 6, 22, 9), InlineData("2028-02-28T20:00+01:00", 6, 22, 8), InlineData("2026-06-01T12:00+02:00", 10, 2, 8)]
+    public void A_night_is_as_long_as_its_clocks_make_it(string now, int from, int to, double hours)
+    {
+        var away = new Awake(TimeSpan.FromHours(from), TimeSpan.FromHours(to)).Away(DateTimeOffset.Parse(now, System.Globalization.CultureInfo.InvariantCulture), TimeZoneInfo.FindSystemTimeZoneById("Europe/Berlin"), 3);
+        away.Length.ShouldBe(5);
+        (away[1].To - away[1].From).TotalHours.ShouldBe(hours);
+        away.Zip(away.Skip(1)).ShouldAllBe(n => n.First.To < n.Second.From);
     }
 }

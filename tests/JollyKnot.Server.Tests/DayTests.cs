@@ -84,4 +84,29 @@ public sealed class DayTests : IDisposable
         (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
         Texts((await Day())["findings"]).ShouldContain(t => t.StartsWith("Nobody is up", StringComparison.Ordinal));
     }
+
+    [Fact]
+    public async Task One_change_that_would_do_is_offered_and_made_or_is_gone()
+    {
+        // So soon that two doughs in one machine cannot both be ready.
+        var soon = DateTimeOffset.UtcNow.AddMinutes(245);
+        foreach (var bake in (await Day())["bakes"]!.AsArray().Where(b => (string)b!["status"]! == "planned")) await Stop((Guid)bake!["id"]!);
+        foreach (var family in new[] { "pocket-flatbread", "pan-roll" })
+        {
+            var choice = House.Choice(family: family, readyBy: soon.ToString("O"));
+            (await house.Post("/api/bakes", new { id = Guid.NewGuid(), layout = House.Layout("00000004-4a4b-4442-8000-000000000004", choice) })).Status.ShouldBe(200);
+        }
+        var fixes = (await Day())["fixes"]!.AsArray();
+        Texts(fixes).ShouldContain("Washer flatbreads in the Small white");
+        var (status, after) = await house.Post("/api/day/fix", fixes[0]!);
+        status.ShouldBe(200, after.ToString());
+        Texts(after["findings"]).ShouldNotContain(t => t.Contains("later than wanted", StringComparison.Ordinal));
+        (await house.Post("/api/day/fix", fixes[0]!)).Status.ShouldBe(409);
+
+        async Task Stop(Guid id)
+        {
+            var position = (int)(await house.Get($"/api/bakes/{id}")).Body["position"]!;
+            (await house.Post($"/api/bakes/{id}/events", new { id = Guid.NewGuid(), basedOn = position, @event = new { type = "stopped" } })).Status.ShouldBe(200);
+        }
+    }
 }

@@ -92,7 +92,7 @@ try {
   const pretzels = today.bakes[0].id;
   const book = await api('/api/logbook');
   await shot('today', '/');
-  await shot('today-dark', '/', { dark: true });
+  await shot('bench-sheet', '/day/sheet', { full: true });
   await shot('lay-out', `/lay-out?dough=${rolls}`, {
     before: async (page) => {
       await page.getByLabel('Pieces').fill('8');
@@ -194,7 +194,12 @@ try {
   );
   await api('/api/scale/put', { mass: 64 });
   await shot('scale-station', `/bench/${id}`);
-  await shot('scale-station-phone', `/bench/${id}`, { size: [390, 844] });
+  await tell(id, { type: 'stopped' });
+  // Two more wanted at the very same time.
+  const { bakes } = await api('/api/day', { width: 900, slim: false, utcOffsetMinutes: 0 });
+  const lunch = bakes.find((b) => b.title === 'Workbench soft rolls').wanted;
+  await make('round-bun', 9, '00000005-4a4b-4442-8000-000000000005', { readyBy: lunch });
+  await shot('day-impossible', '/day', { dark: true });
 } finally {
   await browser.close();
   await server.stop();

@@ -11,8 +11,18 @@ namespace JollyKnot.Core.Scheduling;
 /// <param name="Start">When its first step is planned.</param>
 public sealed record DayBake(BakeSpec Spec, SoFar SoFar, DateTimeOffset Start)
 {
+    // Worked out once for each pair of what was decided and what has happened; a copy with another of either works out its own.
+    private (BakeSpec Spec, SoFar SoFar, ChainOfSteps Chain)? made;
+
     /// <summary>Its steps.</summary>
-    public ChainOfSteps Chain { get; } = Scheduling.Chain.Of(Spec, SoFar);
+    public ChainOfSteps Chain
+    {
+        get
+        {
+            if (made is not { } m || !ReferenceEquals(m.Spec, Spec) || !ReferenceEquals(m.SoFar, SoFar)) made = m = (Spec, SoFar, Scheduling.Chain.Of(Spec, SoFar));
+            return m.Chain;
+        }
+    }
 
     /// <summary>Its steps in time, as things stand.</summary>
     public Timetable Timetable => Timetable.Of(Chain.Steps, SoFar, Start);

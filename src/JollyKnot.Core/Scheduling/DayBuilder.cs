@@ -11,7 +11,10 @@ internal sealed class DayBuilder(DayBlocks day, ImmutableArray<(int From, int To
     // How far a bake is begun earlier or later to fit in, and how finely, min. So many orders of bakes are tried. Ours.
     private const int Earlier = 8 * 60, Later = 16 * 60, Fineness = 3, Orders = 24, Horizon = 7 * 24 * 60;
 
-    private readonly int[] starts = [.. day.Blocks.Select(b => b.Fixed ?? -1)];
+    // What is not there yet; what has begun may have begun before the minute now.
+    private const int Nowhere = int.MinValue;
+
+    private readonly int[] starts = [.. day.Blocks.Select(b => b.Fixed ?? Nowhere)];
     private readonly List<int> placed = [];
 
     /// <summary>The start of each block.</summary>
@@ -20,7 +23,7 @@ internal sealed class DayBuilder(DayBlocks day, ImmutableArray<(int From, int To
         (int[] Starts, DayAims Aims)? best = null;
         foreach (var order in OrdersOf())
         {
-            Array.Fill(starts, -1);
+            Array.Fill(starts, Nowhere);
             placed.Clear();
             // What has begun is there first.
             for (var b = 0; b < day.Blocks.Length; b++)
@@ -41,7 +44,7 @@ internal sealed class DayBuilder(DayBlocks day, ImmutableArray<(int From, int To
         {
             var ready = day.Ready[bake].Max(r => starts[r.Block] + r.Minutes);
             var wanted = day.Wanted[bake] ?? ready;
-            if (day.Wanted[bake] is null) late += ready;
+            if (day.Wanted[bake] is null) waits += ready;
             late += Math.Max(0, ready - wanted);
             waits += Math.Max(0, wanted - ready);
             last = Math.Max(last, Math.Max(ready, wanted));
@@ -118,7 +121,7 @@ internal sealed class DayBuilder(DayBlocks day, ImmutableArray<(int From, int To
     // How many minutes of patience are broken.
     private int Broken(List<int> blocks, int[] at) => blocks.Sum(b => day.Blocks[b].Patience is { } patience ? Math.Max(0, at[b] - Earliest(b, at) - patience) : 0);
 
-    private int Earliest(int block, int[] at) => day.Blocks[block].Waits.Where(w => at[w.Block] >= 0).Select(w => at[w.Block] + w.Least).Append(day.Blocks[block].From).Max();
+    private int Earliest(int block, int[] at) => day.Blocks[block].Waits.Where(w => at[w.Block] != Nowhere).Select(w => at[w.Block] + w.Least).Append(day.Blocks[block].From).Max();
 
     // The bake begun then, each block as soon as it can be; null when one cannot within its patience.
     private int[]? Try(List<int> blocks, int begin, bool force = false)
@@ -129,7 +132,7 @@ internal sealed class DayBuilder(DayBlocks day, ImmutableArray<(int From, int To
         {
             var block = day.Blocks[b];
             if (block.InTime) continue;
-            var earliest = Math.Max(Earliest(b, at), block.Waits.IsEmpty || block.Waits.All(w => at[w.Block] < 0) ? begin : 0);
+            var earliest = Math.Max(Earliest(b, at), block.Waits.IsEmpty || block.Waits.All(w => at[w.Block] == Nowhere) ? begin : 0);
             var t = earliest;
             for (; t < Horizon; t++)
             {
@@ -208,7 +211,7 @@ internal sealed class DayBuilder(DayBlocks day, ImmutableArray<(int From, int To
         int? next = null;
         foreach (var other in day.Stays)
         {
-            if (other == stay || other.Oven.Id != stay.Oven.Id || at[other.From] < 0 || at[other.Out] < 0 || !(placed.Contains(other.From) || own.Contains(other.From))) continue;
+            if (other == stay || other.Oven.Id != stay.Oven.Id || at[other.From] == Nowhere || at[other.Out] == Nowhere || !(placed.Contains(other.From) || own.Contains(other.From))) continue;
             var (goesIn, comesOut) = (at[other.From] + other.In, at[other.Out] + 1);
             if (other.Heat is not null && other.Heat == stay.Heat)
             {
@@ -234,5 +237,5 @@ internal sealed class DayBuilder(DayBlocks day, ImmutableArray<(int From, int To
     private bool Ovens(int[] at, List<int> own) => day.Stays.Where(s => own.Contains(s.Out)).All(s => NextOven(s, at[s.From] + s.In, s.From == s.Out ? at[s.From] + day.Blocks[s.From].Minutes : at[s.Out] + 1, at, own) is null);
 
     private bool Machines(int[] at, List<int> own) => day.Machines.Where(m => own.Contains(m.From) || own.Contains(m.To)).All(m =>
-        day.Machines.All(o => o == m || o.Machine != m.Machine || at[o.From] < 0 || at[o.To] < 0 || at[o.To] + o.After <= at[m.From] || at[m.To] + m.After <= at[o.From]));
+        day.Machines.All(o => o == m || o.Machine != m.Machine || at[o.From] == Nowhere || at[o.To] == Nowhere || at[o.To] + o.After <= at[m.From] || at[m.To] + m.After <= at[o.From]));
 }

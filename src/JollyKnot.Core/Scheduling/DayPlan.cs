@@ -16,7 +16,7 @@ public sealed record Arrangement(ImmutableDictionary<string, DateTimeOffset> Not
 /// <summary>How good a day is: what matters most comes first. Whole minutes over all bakes.</summary>
 /// <param name="Late">After the time wanted.</param>
 /// <param name="Over">Dough past its window.</param>
-/// <param name="Waits">Bread cool before it is wanted.</param>
+/// <param name="Waits">Bread cool before it is wanted; and until bread that is wanted as soon as can be.</param>
 /// <param name="Awake">From the first thing to do until the last bread is wanted.</param>
 public sealed record DayAims(int Late, int Over, int Waits, int Awake) : IComparable<DayAims>
 {

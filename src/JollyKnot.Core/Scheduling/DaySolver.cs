@@ -82,7 +82,7 @@ internal static class DaySolver
             if (block.Waits.Length == 1 && block.From == 0) model.Add(at[b] <= at[block.Waits[0].Block] + block.Waits[0].Least + patience);
             else
             {
-                var soonest = model.NewIntVar(0, horizon, $"e{b}");
+                var soonest = model.NewIntVar(-10_000, horizon, $"e{b}");
                 model.AddMaxEquality(soonest, block.Waits.Select(w => at[w.Block] + w.Least).Append(LinearExpr.Constant(block.From)));
                 model.Add(at[b] <= soonest + patience);
             }
@@ -133,7 +133,7 @@ internal static class DaySolver
                     waits.Add(Over(wanted - ready, "wait"));
                     model.Add(last >= wanted);
                 }
-                else lates.Add(ready);
+                else waits.Add(ready);
                 model.Add(last >= ready);
             }
             var overs = day.Proofs.Select(p => Over(at[p.To] - at[p.From] - p.Late, "over")).ToList();

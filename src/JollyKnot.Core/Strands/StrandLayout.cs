@@ -92,6 +92,9 @@ public static class StrandLayout
         return apart;
     }
 
+    // Lanes that several bakes share are higher, but the sentence under the picture stays in sight.
+    private const double GrowsTo = 1.3;
+
     private static double MarksRoom(Frame frame) => frame.Slim ? 6 : 14;
 
     private static ImmutableArray<LaneBox> Lanes(bool slim, int bakes)
@@ -100,7 +103,7 @@ public static class StrandLayout
         (Lane Lane, double Height)[] heights = slim
             ? [(Lane.Machine, 22), (Lane.Hands, 28), (Lane.Proof, 26), (Lane.Oven, 26), (Lane.Rack, 20), (Lane.Table, 18)]
             : [(Lane.Machine, 58), (Lane.Hands, 74), (Lane.Proof, 84), (Lane.Oven, 84), (Lane.Rack, 58), (Lane.Table, 40)];
-        var (top, gap, grow) = (slim ? 14d : 30d, slim ? 2d : 4d, 1 + (bakes - 1) * .2);
+        var (top, gap, grow) = (slim ? 14d : 30d, slim ? 2d : 4d, Math.Min(GrowsTo, 1 + (bakes - 1) * .15));
         var boxes = ImmutableArray.CreateBuilder<LaneBox>();
         foreach (var (lane, height) in heights)
         {

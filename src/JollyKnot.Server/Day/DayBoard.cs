@@ -32,6 +32,10 @@ public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<Fin
 /// <param name="Moves">What of the others would move.</param>
 public sealed record BesideView(ImmutableArray<FindingLine> Clashes, DateTimeOffset Start, DateTimeOffset Ready, ImmutableArray<FindingLine> Left, ImmutableArray<MoveLine> Moves);
 
+/// <summary>One change after which the day can be done.</summary>
+/// <param name="At">When it is wanted then; null where that stays.</param>
+public sealed record FixLine(Guid Bake, FixKind Kind, string Text, DateTimeOffset? At);
+
 /// <summary>A step of the chain that decides.</summary>
 /// <param name="Held">It begins when the rest of the day lets it.</param>
 public sealed record WhyLine(DateTimeOffset At, TimeSpan Length, string Text, bool Held);
@@ -47,7 +51,7 @@ public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset T
 
 /// <summary>The day in full.</summary>
 public sealed record DayView(
-    ImmutableArray<DayBakeView> Bakes, ImmutableArray<FindingLine> Findings, Proposal? Proposal, ImmutableArray<HandsLine> Hands, ImmutableArray<OvenLine> Ovens,
+    ImmutableArray<DayBakeView> Bakes, ImmutableArray<FindingLine> Findings, Proposal? Proposal, ImmutableArray<FixLine> Fixes, ImmutableArray<HandsLine> Hands, ImmutableArray<OvenLine> Ovens,
     ImmutableArray<string> Cautions, Picture? Picture);
 
 /// <summary>The day as it stands, and laid out better.</summary>
@@ -73,7 +77,12 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
 
     /// <summary>What is wrong with bakes as they are held.</summary>
     public ImmutableArray<FindingLine> Wrong(ImmutableArray<Standing> bakes, ImmutableArray<TimeBand> away) =>
-        [.. DayCheck.Of([.. bakes.Select(b => b.Day)], clock.GetUtcNow(), away).Select(f => Line(f, bakes)).DistinctBy(f => (f.At, f.Text))];
+        Lines(DayCheck.Of([.. bakes.Select(b => b.Day)], clock.GetUtcNow(), away), bakes);
+
+    // The first of its kind between two bakes stands for all.
+    private ImmutableArray<FindingLine> Lines(IEnumerable<DayFinding> found, ImmutableArray<Standing> bakes) =>
+        [.. found.GroupBy(f => (f.Trouble, f.Bake, f.Other)).Select(g => g.Select(f => Line(f, bakes)).OrderBy(l => l.At).First() is var first && g.Count() > 1
+            ? first with { Text = $"{first.Text} {g.Count()} times in all." } : first).OrderByDescending(l => l.Impossible).ThenBy(l => l.At)];
 
     /// <summary>The bakes as a plan holds them.</summary>
     public static ImmutableArray<Standing> Held(ImmutableArray<Standing> bakes, DayPlan plan) =>
@@ -110,7 +119,8 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             if (Better(bakes, held, away)) proposal = new(Moves(bakes, held, words), left, string.Join(" ", Moves(bakes, held, words).Select(m => $"{m.Bake:N}{m.Text}{m.To:HHmm}")));
         }
         return new(
-            [.. bakes.Select(b => View(b, words))], wrong, proposal is { Moves.IsEmpty: true } ? null : proposal, HandsOf(bakes, words), OvensOf(bakes, words),
+            [.. bakes.Select(b => View(b, words))], wrong, proposal is { Moves.IsEmpty: true } ? null : proposal,
+            (proposal?.Left ?? wrong).IsEmpty ? [] : [.. (await Fixes(bakes, away)).Select(f => new FixLine(bakes[f.Bake].Id, f.Kind, FixText(f), f.Kind == FixKind.Later ? f.Spec.ReadyBy : null))], HandsOf(bakes, words), OvensOf(bakes, words),
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
             frame is null || bakes.IsEmpty ? null : StrandLayout.Of([.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))], frame));
     }
@@ -128,7 +138,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
 
         // What has to do with it.
         ImmutableArray<FindingLine> Of(ImmutableArray<Standing> of) =>
-            [.. DayCheck.Of([.. of.Select(b => b.Day)], now, away).Where(f => f.Bake == of.Length - 1 || f.Other == of.Length - 1).Select(f => Line(f, of)).DistinctBy(f => (f.At, f.Text))];
+            Lines(DayCheck.Of([.. of.Select(b => b.Day)], now, away).Where(f => f.Bake == of.Length - 1 || f.Other == of.Length - 1), of);
     }
 
     /// <summary>Holds every bake to the better day.</summary>
@@ -147,6 +157,32 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             if (await book.Tell(bakes[i].Id, Guid.NewGuid(), log.Position, new Arranged(to.NotBefore, to.HotFrom), now) is Told.Kept) moved++;
         }
         return moved;
+    }
+
+    // More than these nobody reads. Ours.
+    private const int MostFixes = 4;
+
+    private async Task<ImmutableArray<DayFix>> Fixes(ImmutableArray<Standing> bakes, ImmutableArray<TimeBand> away) =>
+        [.. DayFix.Of([.. bakes.Select(b => b.Day)], await kitchens.Get(), clock.GetUtcNow(), away).Take(MostFixes)];
+
+    private static string FixText(DayFix fix) => fix.Kind switch
+    {
+        FixKind.Machine => $"{fix.Spec.Dough.Name} in the {fix.Spec.Machine.Name}",
+        FixKind.Oven => $"{fix.Spec.Dough.Name} in the {fix.Spec.Oven.Name}",
+        _ => $"{fix.Spec.Dough.Name} later, for",
+    };
+
+    /// <summary>Makes one of the changes offered, and lays the day out around it.</summary>
+    /// <param name="line">As offered.</param>
+    /// <returns>Whether it could still be made.</returns>
+    public async Task<bool> Fix(FixLine line)
+    {
+        var (bakes, away, now) = (await Stand(), await Away(), clock.GetUtcNow());
+        var fixes = await Fixes(bakes, away);
+        if (fixes.FirstOrDefault(f => bakes[f.Bake].Id == line.Bake && f.Kind == line.Kind && FixText(f) == line.Text) is not { } fix) return false;
+        if (!await book.Replan(line.Bake, Layout.Of(fix.Spec, now).Plan, now)) return false;
+        await Arrange();
+        return true;
     }
 
     private bool Better(ImmutableArray<Standing> now, ImmutableArray<Standing> then, ImmutableArray<TimeBand> away)

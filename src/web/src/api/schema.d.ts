@@ -86,6 +86,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/fix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes one of the changes offered, and lays the day out around it. */
+        post: operations["fixDay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/day.ics": {
         parameters: {
             query?: never;
@@ -1377,6 +1394,7 @@ export interface components {
             bakes: components["schemas"]["DayBakeView"][];
             findings: components["schemas"]["FindingLine"][];
             proposal: null | components["schemas"]["Proposal"];
+            fixes: components["schemas"]["FixLine"][];
             hands: components["schemas"]["HandsLine"][];
             ovens: components["schemas"]["OvenLine"][];
             cautions: string[];
@@ -1556,6 +1574,16 @@ export interface components {
              * @description A number of seconds.
              */
             toDoubled: null | number;
+        };
+        /** @enum {unknown} */
+        FixKind: "machine" | "oven" | "later";
+        FixLine: {
+            /** Format: uuid */
+            bake: string;
+            kind: components["schemas"]["FixKind"];
+            text: string;
+            /** Format: date-time */
+            at: null | string;
         };
         Footprint: {
             /**
@@ -3290,6 +3318,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ArrangeAnswer"];
+                };
+            };
+        };
+    };
+    fixDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FixLine"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
                 };
             };
         };

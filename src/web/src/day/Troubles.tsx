@@ -21,6 +21,12 @@ export function TroublesOf({ day }: { day: Schemas['DayView'] }) {
     setBusy(false);
     bakesChanged();
   }
+  async function fix(line: Schemas['FixLine']) {
+    setBusy(true);
+    await http.POST('/api/day/fix', { body: line });
+    setBusy(false);
+    bakesChanged();
+  }
   return (
     <section className="card troubles" aria-label="In one another’s way">
       <ul className="lines">
@@ -62,8 +68,15 @@ export function TroublesOf({ day }: { day: Schemas['DayView'] }) {
           </div>
         </div>
       )}
-      {!offered && !proposal && (
-        <p className="muted">There is no better order. Another oven, machine, place or time would help.</p>
+      {day.fixes.length > 0 && (
+        <div className="choices" role="group" aria-label="One change that would do">
+          <span>One change that would do:</span>
+          {day.fixes.map((f) => (
+            <button key={f.bake + f.text} className="button" disabled={busy} onClick={() => void fix(f)}>
+              {f.text} {f.at && clockTime(f.at)}
+            </button>
+          ))}
+        </div>
       )}
     </section>
   );
