@@ -6,6 +6,11 @@ using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Server.Demo;
 
+if (args is ["days"])
+{
+    Days.Run();
+    return;
+}
 var now = new DateTimeOffset(2026, 11, 28, 8, 0, 0, TimeSpan.Zero);
 var spec = BakeSpec.Create(DemoWorld.Doughs[0].Dough, new("blue", "wall", "oven-light") { Cuts = [new("pan-roll", 16)] }, DemoWorld.Kitchen, now).Value;
 var conditions = RiseConditions.Of(spec.Formula, Mass.FromGrams(57), spec.Room);

@@ -131,7 +131,7 @@ public sealed class Words(HouseholdUnits units)
                 : new("Flip them", "Flip the flatbreads.", "", "Flipped"),
             StepKind.FirstLook => new(Marked("First look", batch, spec), "Take a first look at the colour.",
                 $"Through the glass, light on.{(family.Bake.Length >= BakeWindow.Tented ? " Brown already? Lay foil over, loosely." : "")}", "Looked"),
-            StepKind.Unload when bread.OnGriddle => new(Marked("Off the griddle", batch, spec), $"Take the last of {The(batch, spec)} off the griddle.", "Under a cloth they stay soft.", "They are off"),
+            StepKind.Unload when bread.OnGriddle => new(Marked("Off the griddle", batch, spec), $"Take the last of {The(batch, spec)} off the griddle.", "Under a cloth they stay soft. Doughy inside: a few minutes in an oven at 160 °C finish them.", "They are off"),
             StepKind.Unload => new(Marked("Out of the oven", batch, spec), $"Take {The(batch, spec)} out if they are brown and sound hollow.", $"Off the hot tray at once, or the base goes soggy. {Of(Keeping.Of(spec.Formula, family, about.Mass ?? family.Usual, false, spec.Way.Cooling).Cooling)}", "They are out"),
             StepKind.Review => new("Ready to eat", $"{Sentence(Bread(spec))}: ready. How were they?", "Break one open and look.", "Keep"),
             StepKind.Cycle => new("Dough cycle", "", "", ""),

@@ -24,6 +24,7 @@ export default function DayPage() {
           To the bench
         </Link>
       </div>
+      {data && <TroublesOf day={data} />}
       <div className="picture-box" ref={ref}>
         {data?.picture && (
           <StrandPicture picture={data.picture} title={`The day: ${data.bakes.map((b) => b.title).join(', ')}`} />
@@ -31,7 +32,6 @@ export default function DayPage() {
         {!data && <Loading error={error} retry={() => void refetch()} />}
       </div>
       {data?.bakes.length === 0 && <p className="card">Nothing is planned. Lay a bake out first.</p>}
-      {data && <TroublesOf day={data} />}
       {data && data.bakes.length > 0 && (
         <div className="columns">
           <section className="card" aria-label="What the hands do">

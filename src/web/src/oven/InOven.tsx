@@ -1,19 +1,29 @@
 // Bread in the oven: the middle as reckoned, what the probe says, and a colour card for whoever has none.
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { http, type BakeEvent, type BenchView, type Schemas } from '../api/client';
-import { clockTime, useNow } from '../api/clock';
+import { clockTime, houseSpeed, useNow } from '../api/clock';
 import { useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
 
 export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEvent) => void }) {
   const oven = bake.inOven;
   const [typed, setTyped] = useState('');
-  if (!oven) return null;
-  const read = (core: number) => Number.isFinite(core) && tell({ type: 'probe-read', load: oven.load, core });
+  const [follows, setFollows] = useState(false);
+  const read = (core: number) => oven && Number.isFinite(core) && tell({ type: 'probe-read', load: oven.load, core });
   const take = async () => {
     const { data } = await http.GET('/api/bakes/{id}/thermometers', { params: { path: { id: bake.id } } });
     if (data?.probe != null) read(data.probe);
   };
+  const latest = useRef<() => void>(() => undefined);
+  useEffect(() => {
+    if (!follows) return;
+    const timer = setInterval(() => latest.current(), 60_000 / houseSpeed());
+    return () => clearInterval(timer);
+  }, [follows]);
+  useEffect(() => {
+    latest.current = () => void take();
+  });
+  if (!oven) return null;
   return (
     <section aria-label="In the oven" className="in-oven">
       <CoreCurve oven={oven} />
@@ -35,6 +45,9 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
         <button className="button small" onClick={() => void take()}>
           Read the stand-in probe
         </button>
+        <label>
+          <input type="checkbox" checked={follows} onChange={(e) => setFollows(e.target.checked)} /> every minute
+        </label>
         <span className="muted">
           {oven.done
             ? `Done inside at ${clockTime(oven.done)}${Date.parse(oven.done) < Date.parse(oven.firstLook) ? `; the crust is looked at from ${clockTime(oven.firstLook)}` : ''}.`
