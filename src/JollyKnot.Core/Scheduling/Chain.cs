@@ -462,7 +462,7 @@ public static class Chain
                 target, calls ? null : target, calls, usefulFor, calls ? target : null, about));
 
         public void Beside(string id, StepKind kind, TimeSpan length, Link after, string endedBy) =>
-            Add(new(id, kind, length, [after], EndedBy: endedBy));
+            Add(new(id, kind, length, [after], EndedBy: endedBy, Occupies: []));
 
         private void Add(Step step) => made.Add(step with { Batch = batch });
 

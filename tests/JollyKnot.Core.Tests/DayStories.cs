@@ -1,0 +1,117 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
+using static JollyKnot.Core.Tests.DemoFormulas;
+
+namespace JollyKnot.Core.Tests;
+
+/// <summary>Six days, and what must be true of each.</summary>
+public sealed class DayStories
+{
+    private static readonly Dough Flat = Make("Washer flatbreads", ("strong white flour", 300), ("wholemeal flour", 100), ("water", 200), ("plain yogurt", 80), ("olive oil", 20), ("fine salt", 8), ("sugar", 5), ("instant yeast", 4));
+
+    private static readonly Kitchen Home = DemoFormulas.Kitchen with
+    {
+        Machines = [Blue, White],
+        Ovens = [DemoFormulas.Kitchen.Ovens[0] with { Racks = 2 }],
+        Tins = [Tray("t1"), Tray("t2")],
+        Griddle = Tray("griddle"),
+    };
+
+    private static Tin Tray(string id) => new(id, "Tray", TinShape.Tray, Length.FromMillimetres(440), Length.FromMillimetres(340));
+
+    private static DayBake Bake(Dough dough, string family, double hours, string machine = "blue", string place = "counter", TimeSpan? cold = null, int? pieces = null, Kitchen? kitchen = null, DateTimeOffset? now = null)
+    {
+        var at = now ?? Morning;
+        var spec = BakeSpec.Create(dough, new BakeChoice(machine, "wall", place, ReadyBy: at.AddHours(hours)) { Cuts = [new(family, pieces)], Cold = cold }, kitchen ?? Home, at).Value;
+        return new(spec, SoFar.Nothing(at), Layout.Of(spec, at).Plan.Start);
+    }
+
+    private static ImmutableArray<Timetable> Laid(DateTimeOffset now, ImmutableArray<TimeBand> away, params DayBake[] bakes)
+    {
+        ImmutableArray<DayBake> day = [.. bakes];
+        var plan = DayPlan.Best(day, now, away);
+        ImmutableArray<DayBake> held = [.. day.Select((b, i) => b with { SoFar = b.SoFar with { Arranged = plan.Bakes[i] } })];
+        DayCheck.Of(held, now, away).Where(f => f.Impossible).ShouldBeEmpty();
+        return [.. held.Select(b => b.Timetable)];
+    }
+
+    private static bool Meet(Slot a, Slot b) => a.Start < b.End.AddMinutes(-1) && b.Start < a.End.AddMinutes(-1);
+
+    [Fact]
+    public void Dough_is_out_of_the_oven_before_anybody_heats_it()
+    {
+        var day = Laid(Morning, [], Bake(SoftRolls, "pan-roll", 5, place: "oven-light"), Bake(Flat, "pocket-flatbread", 5.5, "white"));
+        var clear = day[0]["clear-oven"]!;
+        foreach (var heats in day.SelectMany(t => t.Slots).Where(s => s.Step.Kind is StepKind.Preheat or StepKind.Bake && s.End > s.Start))
+            (heats.Start >= clear.Start || heats.End <= day[0]["proof"]!.Start).ShouldBeTrue($"{heats.Step.Id} {heats.Start} {clear.Start}");
+    }
+
+    [Fact]
+    public void Nobody_shapes_while_pretzels_are_in_the_pot()
+    {
+        var day = Laid(Morning, [], Bake(Pretzels, "pretzel", 5), Bake(Flat, "round-bun", 5, "white"));
+        var bath = day[0]["bath"]!;
+        foreach (var busy in day[1].Slots.Where(s => s.Step.Kind is StepKind.Shape or StepKind.Divide or StepKind.TakeOut or StepKind.WeighDough)) Meet(bath, busy).ShouldBeFalse(busy.Step.Id);
+    }
+
+    [Fact]
+    public void What_wants_the_same_heat_shares_the_racks_and_one_rack_is_taken_in_turn()
+    {
+        var (rolls, buns) = (Bake(SoftRolls, "pan-roll", 5, pieces: 8), Bake(Flat, "round-bun", 5, "white", pieces: 6));
+        Laid(Morning, [], rolls, buns).ShouldAllBe(t => t.Ready <= Morning.AddHours(5).AddMinutes(1));
+        var narrow = Home with { Ovens = [Home.Ovens[0] with { Racks = 1 }] };
+        var turns = Laid(Morning, [], Bake(SoftRolls, "pan-roll", 5, pieces: 8, kitchen: narrow), Bake(Flat, "round-bun", 5, "white", pieces: 6, kitchen: narrow));
+        Meet(turns[0]["bake"]!, turns[1]["bake"]!).ShouldBeFalse();
+    }
+
+    [Fact]
+    public void Over_midnight_and_a_night_in_the_fridge_nobody_gets_up()
+    {
+        var evening = Morning.AddHours(9);
+        var zone = TimeZoneInfo.Utc;
+        var away = new Awake(TimeSpan.FromHours(7), TimeSpan.FromHours(22)).Away(evening, zone, 3);
+        var day = Laid(evening, away, Bake(SoftRolls, "pan-roll", 19, cold: TimeSpan.FromHours(10), now: evening), Bake(Flat, "pocket-flatbread", 19.5, "white", now: evening));
+        // Made in the evening, out of the fridge after breakfast.
+        day[0]["start-proof"]!.End.ShouldBeLessThanOrEqualTo(away[1].From);
+        day[0]["warm-up"]!.Start.ShouldBeGreaterThanOrEqualTo(away[1].To);
+        day[0].Ready.ShouldBeLessThanOrEqualTo(evening.AddHours(19).AddMinutes(1));
+    }
+
+    [Fact]
+    public void At_the_griddle_the_hands_stay()
+    {
+        var day = Laid(Morning, [], Bake(Flat, "griddle-flatbread", 5, "white"), Bake(SoftRolls, "pan-roll", 5));
+        var (griddle, rolls) = (day[0]["bake"]!, day[1]);
+        foreach (var busy in rolls.Slots.Where(s => DayKeeps(s.Step))) Meet(griddle, busy).ShouldBeFalse(busy.Step.Id);
+
+        static bool DayKeeps(Step step) => step.Kind is StepKind.Divide or StepKind.Shape or StepKind.Brush or StepKind.Load or StepKind.Unload or StepKind.TakeOut;
+    }
+
+    [Fact]
+    public void One_machine_is_washed_out_between_two_doughs()
+    {
+        var day = Laid(Morning, [], Bake(SoftRolls, "pan-roll", 6), Bake(Pretzels, "pretzel", 8));
+        var (first, second) = day[0].Start < day[1].Start ? (day[0], day[1]) : (day[1], day[0]);
+        second.Start.ShouldBeGreaterThanOrEqualTo(first["take-out"]!.End.AddMinutes(9));
+    }
+
+    [Fact]
+    public void What_cannot_be_is_refused_or_said()
+    {
+        // In the past.
+        BakeSpec.Create(SoftRolls, new BakeChoice("blue", "wall", "counter", ReadyBy: Morning.AddHours(-1)) { Cuts = [new("pan-roll")] }, Home, Morning).Problems.Single().Code.ShouldBe("past");
+        // Nobody there at all.
+        ImmutableArray<DayBake> alone = [Bake(SoftRolls, "pan-roll", 5)];
+        ImmutableArray<TimeBand> never = [new(Morning.AddDays(-1), Morning.AddDays(30))];
+        var plan = DayPlan.Of(alone, Morning, never);
+        DayCheck.Of([alone[0] with { SoFar = alone[0].SoFar with { Arranged = plan.Bakes[0] } }], Morning, never).ShouldContain(f => f.Trouble == DayTrouble.Away || f.Trouble == DayTrouble.Late);
+        // A hundred trays.
+        var trays = Home with { Tins = [.. Enumerable.Range(0, 100).Select(i => Tray($"t{i}"))] };
+        Laid(Morning, [], Bake(SoftRolls, "pan-roll", 5, kitchen: trays)).Single().Ready.ShouldBeLessThanOrEqualTo(Morning.AddHours(5).AddMinutes(1));
+        // Nothing at all.
+        DayPlan.Of([], Morning).Bakes.ShouldBeEmpty();
+    }
+}
