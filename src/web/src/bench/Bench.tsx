@@ -37,8 +37,17 @@ export default function Bench() {
   if (!data.beat) return <Over bake={data} />;
   // A fresh beat starts with fresh fields.
   return (
-    <AtTheBench key={data.beat.step} bake={data} beat={data.beat} chosen={step} choose={setStep} all={all} setAll={setAll} />
+    <>
+      <AtTheBench key={data.beat.step} bake={data} beat={data.beat} chosen={step} choose={setStep} setAll={setAll} />
+      <AllSteps bake={data} choose={setStep} open={all} setOpen={setAll} />
+    </>
   );
+}
+
+// Beside the beat, not in it: a touch is not lost when the beat changes under the finger.
+function AllSteps(list: Omit<Parameters<typeof StepList>[0], 'send'>) {
+  const { send } = useSend(list.bake, () => undefined);
+  return <StepList {...list} send={send} />;
 }
 
 function Over({ bake }: { bake: BenchView }) {
@@ -74,14 +83,12 @@ function AtTheBench({
   beat,
   chosen,
   choose,
-  all,
   setAll,
 }: {
   bake: BenchView;
   beat: Beat;
   chosen: string | null;
   choose: (step: string | null) => void;
-  all: boolean;
   setAll: (open: boolean) => void;
 }) {
   const back = useCallback(() => choose(null), [choose]);
@@ -332,7 +339,13 @@ function AtTheBench({
             <Drift ready={bake.ready} planned={bake.plannedReady} />
           </span>
         </div>
-        <StepList bake={bake} choose={choose} send={send} open={all} setOpen={setAll} />
+        <button
+          className="button"
+          style={{ marginTop: 14, width: '100%', background: 'var(--card)' }}
+          onClick={() => setAll(true)}
+        >
+          All steps
+        </button>
         {(beat.ending === 'parts' || beat.ending === 'mass') && open && (
           <ScaleHands
             target={divide.piece && bake.station ? divide.piece.target * bake.station.scale.grams : (beat.expected ?? null)}

@@ -27,63 +27,50 @@ export function StepList({
 }) {
   const [sure, setSure] = useState(false);
   return (
-    <>
-      <button
-        className="button"
-        style={{ marginTop: 14, width: '100%', background: 'var(--card)' }}
-        onClick={() => setOpen(true)}
-      >
-        All steps
-      </button>
-      <Modal open={open} onCancel={() => setOpen(false)} footer={null} title={`${bake.title}: all steps`} width={720}>
-        <ul className="lines steps">
-          {bake.steps.map((s) => (
-            <li key={s.step} className={s.state}>
-              <span className="num">
-                {clockTime(s.state === 'done' ? s.end : s.start)}
-                {s.planned && clockTime(s.planned) !== clockTime(s.start) ? (
-                  <small className="muted"> plan {clockTime(s.planned)}</small>
-                ) : null}
-              </span>
+    <Modal open={open} onCancel={() => setOpen(false)} footer={null} title={`${bake.title}: all steps`} width={720}>
+      <ul className="lines steps">
+        {bake.steps.map((s) => (
+          <li key={s.step} className={s.state}>
+            <span className="num">
+              {clockTime(s.state === 'done' ? s.end : s.start)}
+              {s.planned && clockTime(s.planned) !== clockTime(s.start) ? (
+                <small className="muted"> plan {clockTime(s.planned)}</small>
+              ) : null}
+            </span>
+            <span>
+              {s.short} <small className="muted">{stateWords[s.state]}</small>
+            </span>
+            {s.state === 'done' || s.state === 'skipped' ? null : (
               <span>
-                {s.short} <small className="muted">{stateWords[s.state]}</small>
+                <button
+                  className="button"
+                  style={{ minHeight: 44 }}
+                  onClick={() => {
+                    choose(s.step);
+                    setOpen(false);
+                  }}
+                >
+                  Do<span className="sr"> {s.short}</span>
+                </button>{' '}
+                <button className="button" style={{ minHeight: 44 }} onClick={() => send({ type: 'step-skipped', step: s.step })}>
+                  Skip<span className="sr"> {s.short}</span>
+                </button>
               </span>
-              {s.state === 'done' || s.state === 'skipped' ? null : (
-                <span>
-                  <button
-                    className="button"
-                    style={{ minHeight: 44 }}
-                    onClick={() => {
-                      choose(s.step);
-                      setOpen(false);
-                    }}
-                  >
-                    Do<span className="sr"> {s.short}</span>
-                  </button>{' '}
-                  <button
-                    className="button"
-                    style={{ minHeight: 44 }}
-                    onClick={() => send({ type: 'step-skipped', step: s.step })}
-                  >
-                    Skip<span className="sr"> {s.short}</span>
-                  </button>
-                </span>
-              )}
-            </li>
-          ))}
-        </ul>
-        <p style={{ marginTop: 20 }}>
-          {sure ? (
-            <button className="button" onClick={() => send({ type: 'stopped' })}>
-              Yes, give this bake up
-            </button>
-          ) : (
-            <button className="link" style={{ minHeight: 44 }} onClick={() => setSure(true)}>
-              Give this bake up …
-            </button>
-          )}
-        </p>
-      </Modal>
-    </>
+            )}
+          </li>
+        ))}
+      </ul>
+      <p style={{ marginTop: 20 }}>
+        {sure ? (
+          <button className="button" onClick={() => send({ type: 'stopped' })}>
+            Yes, give this bake up
+          </button>
+        ) : (
+          <button className="link" style={{ minHeight: 44 }} onClick={() => setSure(true)}>
+            Give this bake up …
+          </button>
+        )}
+      </p>
+    </Modal>
   );
 }
