@@ -1,4 +1,4 @@
-// Times whole days: seeded random ones of so many doughs, by the quick plan and by the solver.
+// Times whole days: seeded random ones of so many doughs, ordinary and tight, by the quick plan and by the solver.
 using System.Collections.Immutable;
 using System.Diagnostics;
 using JollyKnot.Core.Scheduling;
@@ -9,46 +9,54 @@ internal static class Days
     private static readonly (int Dough, string Family)[] Breads =
         [(0, "pan-roll"), (1, "pretzel"), (2, "plait-3"), (3, "pocket-flatbread"), (4, "round-bun"), (5, "crusty-roll"), (8, "knot"), (9, "coil")];
 
-    public static void Run()
+    private static readonly DateTimeOffset Now = new(2026, 11, 28, 6, 0, 0, TimeSpan.Zero);
+    private static readonly double[] Looks = [.1, 1, 10];
+
+    /// <summary>Times days of these sizes; a large day is improved for at most so long.</summary>
+    public static void Run(int[] sizes, int days, double seconds)
     {
-        var now = new DateTimeOffset(2026, 11, 28, 6, 0, 0, TimeSpan.Zero);
-        DayPlan.Best(Day(new(0), 3, now), now);
-        Console.WriteLine("doughs | first plan ms, median and worst | solver ms, median and worst | proven | late min first, best | over min first, best");
-        foreach (var (doughs, days) in new[] { (1, 40), (3, 40), (6, 20), (12, 8) })
-        {
-            var random = new Random(doughs);
-            var (first, best, proven, late, over) = (new List<double>(), new List<double>(), 0, (First: 0, Best: 0), (First: 0, Best: 0));
-            for (var i = 0; i < days; i++)
+        DayPlan.Best(Day(new(0), 3, 90), Now);
+        Console.WriteLine("doughs | days | first plan ms, median and worst | proven in 1 s | late, over, under, waiting min a day: first plan | " + string.Join(" | ", Looks.Select(l => $"off the best known at {l} s")) + " | best known");
+        foreach (var doughs in sizes)
+            foreach (var (kind, minutes) in new[] { ("ordinary", 90), ("tight", 45) })
             {
-                var day = Day(random, doughs, now);
-                var (quick, took) = Timed(() => DayPlan.Of(day, now));
-                var (slow, longer) = Timed(() => DayPlan.Best(day, now));
-                first.Add(took);
-                best.Add(longer);
-                proven += slow.Proven ? 1 : 0;
-                late = (late.First + quick.Aims.Late, late.Best + slow.Aims.Late);
-                over = (over.First + quick.Aims.Over, over.Best + slow.Aims.Over);
+                var random = new Random(doughs);
+                var runs = Enumerable.Range(0, days).Select(_ => Timed(Day(random, doughs, minutes), seconds)).ToList();
+                var first = runs.Select(r => r.Plans[0].At).Order().ToList();
+                Console.WriteLine($"{doughs} | {days} {kind} | {first[first.Count / 2]:0.0}, {first[^1]:0} | {runs.Count(r => r.Proven <= 1000)} | {Mean(runs.Select(r => r.Plans[0].Aims))} | "
+                    + string.Join(" | ", Looks.Select(l => Off(runs, l * 1000))) + $" | {Mean(runs.Select(r => r.Plans[^1].Aims))}");
             }
-            Console.WriteLine($"{doughs} | {Middle(first):0.0}, {first.Max():0} | {Middle(best):0}, {best.Max():0} | {proven} of {days} | {late.First}, {late.Best} | {over.First}, {over.Best}");
-        }
     }
 
-    private static double Middle(List<double> of) => of.Order().ElementAt(of.Count / 2);
+    private sealed record Timing(List<(double At, DayAims Aims)> Plans, double Proven);
 
-    private static (DayPlan Plan, double Milliseconds) Timed(Func<DayPlan> run)
+    private static Timing Timed(ImmutableArray<DayBake> day, double seconds)
     {
         var from = Stopwatch.GetTimestamp();
-        var plan = run();
-        return (plan, Stopwatch.GetElapsedTime(from).TotalMilliseconds);
+        double Since() => Stopwatch.GetElapsedTime(from).TotalMilliseconds;
+        var plans = new List<(double, DayAims)>();
+        var first = DayPlan.Of(day, Now);
+        plans.Add((Since(), first.Aims));
+        using var until = new CancellationTokenSource(TimeSpan.FromSeconds(seconds));
+        var best = DayPlan.Best(day, Now, better: p => plans.Add((Since(), p.Aims)), until: until.Token);
+        var proven = best.Proven ? Since() : double.MaxValue;
+        plans.Add((Since(), best.Aims));
+        return new(plans, proven);
     }
 
-    // Wanted at any time from four hours on, an hour and a half more for each further dough.
-    private static ImmutableArray<DayBake> Day(Random random, int doughs, DateTimeOffset now) =>
+    private static string Mean(IEnumerable<DayAims> of) =>
+        of.ToList() is var all ? string.Join(", ", new Func<DayAims, int>[] { a => a.Late, a => a.Over, a => a.Under, a => a.Waits }.Select(f => all.Average(f).ToString("0.0"))) : "";
+
+    private static string Off(List<Timing> runs, double at) => string.Join(", ", new Func<DayAims, int>[] { a => a.Late, a => a.Over, a => a.Under, a => a.Waits }
+        .Select(f => runs.Average(r => f(r.Plans.Last(p => p.At <= at || p == r.Plans[0]).Aims) - f(r.Plans[^1].Aims)).ToString("0.0")));
+
+    // Wanted at any time from four hours on, so many minutes more for each further dough.
+    private static ImmutableArray<DayBake> Day(Random random, int doughs, int minutes) =>
         [.. Enumerable.Range(0, doughs).Select(_ =>
         {
             var (dough, family) = Breads[random.Next(Breads.Length)];
-            var choice = new BakeChoice(dough == 3 && random.Next(2) == 0 ? "white" : "blue", "wall", random.Next(3) == 0 ? "oven-light" : "counter", ReadyBy: now.AddMinutes(240 + random.Next(90 * doughs))) { Cuts = [new(family)] };
-            var spec = BakeSpec.Create(DemoWorld.Doughs[dough].Dough, choice, DemoWorld.Kitchen, now).Value;
-            return new DayBake(spec, SoFar.Nothing(now), Layout.Of(spec, now).Plan.Start);
+            var choice = new BakeChoice(dough == 3 && random.Next(2) == 0 ? "white" : "blue", "wall", random.Next(3) == 0 ? "oven-light" : "counter", ReadyBy: Now.AddMinutes(240 + random.Next(minutes * doughs))) { Cuts = [new(family)] };
+            var spec = BakeSpec.Create(DemoWorld.Doughs[dough].Dough, choice, DemoWorld.Kitchen, Now).Value;
+            return new DayBake(spec, SoFar.Nothing(Now), Layout.Of(spec, Now).Plan.Start);
         })];
 }

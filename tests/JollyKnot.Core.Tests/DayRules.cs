@@ -99,7 +99,7 @@ public sealed class DayRules
         var by = Morning.AddMinutes(240);
         ImmutableArray<DayBake> two = [Bake(Flat, by, "blue", "counter", new CutChoice("pan-roll", 12)), Bake(Flat, by, "blue", "counter", new CutChoice("pocket-flatbread", 8))];
         var least = DayPlan.Best(two, Morning);
-        least.Aims.Late.ShouldBeGreaterThan(15);
+        least.Aims.Late.ShouldBeGreaterThan(5);
         NothingImpossible(Held(two, least), Morning);
         DayCheck.Of(Held(two, least), Morning).ShouldContain(f => f.Trouble == DayTrouble.Late);
         var fixes = DayFix.Of(two, Full, Morning);
@@ -145,7 +145,7 @@ public sealed class DayRules
     [InlineData("2026-03-28T20:00+01:00", 6, 22, 7), InlineData("2026-10-24T20:00+02:00", 6, 22, 9), InlineData("2028-02-28T20:00+01:00", 6, 22, 8), InlineData("2026-06-01T12:00+02:00", 10, 2, 8)]
     public void A_night_is_as_long_as_its_clocks_make_it(string now, int from, int to, double hours)
     {
-        var away = new Awake(TimeSpan.FromHours(from), TimeSpan.FromHours(to)).Away(DateTimeOffset.Parse(now, System.Globalization.CultureInfo.InvariantCulture), TimeZoneInfo.FindSystemTimeZoneById("Europe/Berlin"), 3);
+        var away = new OpenHours(TimeSpan.FromHours(from), TimeSpan.FromHours(to)).Shut(DateTimeOffset.Parse(now, System.Globalization.CultureInfo.InvariantCulture), TimeZoneInfo.FindSystemTimeZoneById("Europe/Berlin"), 3);
         away.Length.ShouldBe(5);
         (away[1].To - away[1].From).TotalHours.ShouldBe(hours);
         away.Zip(away.Skip(1)).ShouldAllBe(n => n.First.To < n.Second.From);

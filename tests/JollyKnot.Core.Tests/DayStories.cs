@@ -29,12 +29,12 @@ public sealed class DayStories
         return new(spec, SoFar.Nothing(at), Layout.Of(spec, at).Plan.Start);
     }
 
-    private static ImmutableArray<Timetable> Laid(DateTimeOffset now, ImmutableArray<TimeBand> away, params DayBake[] bakes)
+    private static ImmutableArray<Timetable> Laid(DateTimeOffset now, Closed? closed, params DayBake[] bakes)
     {
         ImmutableArray<DayBake> day = [.. bakes];
-        var plan = DayPlan.Best(day, now, away);
+        var plan = DayPlan.Best(day, now, closed);
         ImmutableArray<DayBake> held = [.. day.Select((b, i) => b with { SoFar = b.SoFar with { Arranged = plan.Bakes[i] } })];
-        DayCheck.Of(held, now, away).Where(f => f.Impossible).ShouldBeEmpty();
+        DayCheck.Of(held, now, closed).Where(f => f.Impossible).ShouldBeEmpty();
         return [.. held.Select(b => b.Timetable)];
     }
 
@@ -43,7 +43,7 @@ public sealed class DayStories
     [Fact]
     public void Dough_is_out_of_the_oven_before_anybody_heats_it()
     {
-        var day = Laid(Morning, [], Bake(SoftRolls, "pan-roll", 5, place: "oven-light"), Bake(Flat, "pocket-flatbread", 5.5, "white"));
+        var day = Laid(Morning, null, Bake(SoftRolls, "pan-roll", 5, place: "oven-light"), Bake(Flat, "pocket-flatbread", 5.5, "white"));
         var clear = day[0]["clear-oven"]!;
         foreach (var heats in day.SelectMany(t => t.Slots).Where(s => s.Step.Kind is StepKind.Preheat or StepKind.Bake && s.End > s.Start))
             (heats.Start >= clear.Start || heats.End <= day[0]["proof"]!.Start).ShouldBeTrue($"{heats.Step.Id} {heats.Start} {clear.Start}");
@@ -52,7 +52,7 @@ public sealed class DayStories
     [Fact]
     public void Nobody_shapes_while_pretzels_are_in_the_pot()
     {
-        var day = Laid(Morning, [], Bake(Pretzels, "pretzel", 5), Bake(Flat, "round-bun", 5, "white"));
+        var day = Laid(Morning, null, Bake(Pretzels, "pretzel", 5), Bake(Flat, "round-bun", 5, "white"));
         var bath = day[0]["bath"]!;
         foreach (var busy in day[1].Slots.Where(s => s.Step.Kind is StepKind.Shape or StepKind.Divide or StepKind.TakeOut or StepKind.WeighDough)) Meet(bath, busy).ShouldBeFalse(busy.Step.Id);
     }
@@ -61,9 +61,9 @@ public sealed class DayStories
     public void What_wants_the_same_heat_shares_the_racks_and_one_rack_is_taken_in_turn()
     {
         var (rolls, buns) = (Bake(SoftRolls, "pan-roll", 5, pieces: 8), Bake(Flat, "round-bun", 5, "white", pieces: 6));
-        Laid(Morning, [], rolls, buns).ShouldAllBe(t => t.Ready <= Morning.AddHours(5).AddMinutes(1));
+        Laid(Morning, null, rolls, buns).ShouldAllBe(t => t.Ready <= Morning.AddHours(5).AddMinutes(1));
         var narrow = Home with { Ovens = [Home.Ovens[0] with { Racks = 1 }] };
-        var turns = Laid(Morning, [], Bake(SoftRolls, "pan-roll", 5, pieces: 8, kitchen: narrow), Bake(Flat, "round-bun", 5, "white", pieces: 6, kitchen: narrow));
+        var turns = Laid(Morning, null, Bake(SoftRolls, "pan-roll", 5, pieces: 8, kitchen: narrow), Bake(Flat, "round-bun", 5, "white", pieces: 6, kitchen: narrow));
         Meet(turns[0]["bake"]!, turns[1]["bake"]!).ShouldBeFalse();
     }
 
@@ -72,8 +72,8 @@ public sealed class DayStories
     {
         var evening = Morning.AddHours(9);
         var zone = TimeZoneInfo.Utc;
-        var away = new Awake(TimeSpan.FromHours(7), TimeSpan.FromHours(22)).Away(evening, zone, 3);
-        var day = Laid(evening, away, Bake(SoftRolls, "pan-roll", 19, cold: TimeSpan.FromHours(10), now: evening), Bake(Flat, "pocket-flatbread", 19.5, "white", now: evening));
+        var away = new OpenHours(TimeSpan.FromHours(7), TimeSpan.FromHours(22)).Shut(evening, zone, 3);
+        var day = Laid(evening, new(away, []), Bake(SoftRolls, "pan-roll", 19, cold: TimeSpan.FromHours(10), now: evening), Bake(Flat, "pocket-flatbread", 19.5, "white", now: evening));
         // Made in the evening, out of the fridge after breakfast.
         day[0]["start-proof"]!.End.ShouldBeLessThanOrEqualTo(away[1].From);
         day[0]["warm-up"]!.Start.ShouldBeGreaterThanOrEqualTo(away[1].To);
@@ -83,7 +83,7 @@ public sealed class DayStories
     [Fact]
     public void At_the_griddle_the_hands_stay()
     {
-        var day = Laid(Morning, [], Bake(Flat, "griddle-flatbread", 5, "white"), Bake(SoftRolls, "pan-roll", 5));
+        var day = Laid(Morning, null, Bake(Flat, "griddle-flatbread", 5, "white"), Bake(SoftRolls, "pan-roll", 5));
         var (griddle, rolls) = (day[0]["bake"]!, day[1]);
         foreach (var busy in rolls.Slots.Where(s => DayKeeps(s.Step))) Meet(griddle, busy).ShouldBeFalse(busy.Step.Id);
 
@@ -93,7 +93,7 @@ public sealed class DayStories
     [Fact]
     public void One_machine_is_washed_out_between_two_doughs()
     {
-        var day = Laid(Morning, [], Bake(SoftRolls, "pan-roll", 6), Bake(Pretzels, "pretzel", 8));
+        var day = Laid(Morning, null, Bake(SoftRolls, "pan-roll", 6), Bake(Pretzels, "pretzel", 8));
         var (first, second) = day[0].Start < day[1].Start ? (day[0], day[1]) : (day[1], day[0]);
         second.Start.ShouldBeGreaterThanOrEqualTo(first["take-out"]!.End.AddMinutes(9));
     }
@@ -105,12 +105,12 @@ public sealed class DayStories
         BakeSpec.Create(SoftRolls, new BakeChoice("blue", "wall", "counter", ReadyBy: Morning.AddHours(-1)) { Cuts = [new("pan-roll")] }, Home, Morning).Problems.Single().Code.ShouldBe("past");
         // Nobody there at all.
         ImmutableArray<DayBake> alone = [Bake(SoftRolls, "pan-roll", 5)];
-        ImmutableArray<TimeBand> never = [new(Morning.AddDays(-1), Morning.AddDays(30))];
+        var never = new Closed([new(Morning.AddDays(-1), Morning.AddDays(30))], []);
         var plan = DayPlan.Of(alone, Morning, never);
         DayCheck.Of([alone[0] with { SoFar = alone[0].SoFar with { Arranged = plan.Bakes[0] } }], Morning, never).ShouldContain(f => f.Trouble == DayTrouble.Away || f.Trouble == DayTrouble.Late);
         // A hundred trays.
         var trays = Home with { Tins = [.. Enumerable.Range(0, 100).Select(i => Tray($"t{i}"))] };
-        Laid(Morning, [], Bake(SoftRolls, "pan-roll", 5, kitchen: trays)).Single().Ready.ShouldBeLessThanOrEqualTo(Morning.AddHours(5).AddMinutes(1));
+        Laid(Morning, null, Bake(SoftRolls, "pan-roll", 5, kitchen: trays)).Single().Ready.ShouldBeLessThanOrEqualTo(Morning.AddHours(5).AddMinutes(1));
         // Nothing at all.
         DayPlan.Of([], Morning).Bakes.ShouldBeEmpty();
     }

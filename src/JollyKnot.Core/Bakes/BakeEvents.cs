@@ -4,6 +4,7 @@ using System.Text.Json.Serialization;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Proofing;
+using JollyKnot.Core.Scheduling;
 
 namespace JollyKnot.Core.Bakes;
 
@@ -95,7 +96,24 @@ public sealed record AlarmsHushed : BakeEvent;
 /// <summary>The day was laid out anew around this bake; the last one counts.</summary>
 /// <param name="NotBefore">Steps with the time they are held to.</param>
 /// <param name="HotFrom">Ovens that another bake has heated before, by id: to what.</param>
-public sealed record Arranged(ImmutableDictionary<string, DateTimeOffset> NotBefore, ImmutableDictionary<string, Temperature> HotFrom) : BakeEvent;
+public sealed record Arranged(ImmutableDictionary<string, DateTimeOffset> NotBefore, ImmutableDictionary<string, Temperature> HotFrom) : BakeEvent
+{
+    /// <summary>Steps the baker wants at a time of their own; none when null.</summary>
+    public ImmutableDictionary<string, DateTimeOffset>? Pins { get; init; }
+
+    /// <summary>Stretches cut short, with their ends; none when null.</summary>
+    public ImmutableDictionary<string, DateTimeOffset>? Until { get; init; }
+
+    /// <summary>An arrangement, told.</summary>
+    public static Arranged Of(Arrangement to)
+    {
+        ArgumentNullException.ThrowIfNull(to);
+        return new(to.NotBefore, to.HotFrom) { Pins = to.Pins.IsEmpty ? null : to.Pins, Until = to.Until.IsEmpty ? null : to.Until };
+    }
+
+    /// <summary>What it holds the bake to.</summary>
+    internal Arrangement ToArrangement() => new(NotBefore, HotFrom) { Pins = Pins ?? Arrangement.Free.Pins, Until = Until ?? Arrangement.Free.Until };
+}
 
 /// <summary>The bake was given up.</summary>
 public sealed record Stopped : BakeEvent;

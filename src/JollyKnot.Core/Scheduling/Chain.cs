@@ -295,7 +295,8 @@ public static class Chain
         }
         else
         {
-            steps.Stretch(batch.Step("proof"), StepKind.Proof, Longer(best - cold, Moment), Lane.Proof, first, null, new(place.Name));
+            steps.Stretch(batch.Step("proof"), StepKind.Proof, Longer(best - cold, Moment), Lane.Proof, first, null, new(place.Name),
+                least: proof.Window is { } window && forecast.First is null ? Longer(best - (window.Best - window.Early), Moment) : null);
             Looks();
         }
 
@@ -447,9 +448,9 @@ public static class Chain
             spine = [id];
         }
 
-        public void Stretch(string id, StepKind kind, TimeSpan length, Lane holds, string endedBy, Resource? occupies, About? about)
+        public void Stretch(string id, StepKind kind, TimeSpan length, Lane holds, string endedBy, Resource? occupies, About? about, TimeSpan? least = null)
         {
-            Add(new(id, kind, length, AfterSpine(default), null, holds, occupies is null ? [] : [occupies], EndedBy: endedBy, About: about));
+            Add(new(id, kind, length, AfterSpine(default), null, holds, occupies is null ? [] : [occupies], EndedBy: endedBy, About: about) { Least = least });
             spine = [id];
         }
 

@@ -43,7 +43,8 @@ internal sealed record Wait(int Block, int Least);
 /// <param name="Patience">Minutes it may start after it can; null when it does not mind.</param>
 /// <param name="Fixed">When it began, if it has.</param>
 /// <param name="From">Not before this minute.</param>
-internal sealed record Block(int Bake, ImmutableArray<string> Steps, StepKind Kind, int Minutes, bool Hands, ImmutableArray<Wait> Waits, int? Patience, int? Fixed, int From)
+/// <param name="Pin">The minute the baker wants it at; null anywhere.</param>
+internal sealed record Block(int Bake, ImmutableArray<string> Steps, StepKind Kind, int Minutes, bool Hands, ImmutableArray<Wait> Waits, int? Patience, int? Fixed, int From, int? Pin)
 {
     /// <summary>Whether it is done as late as it can be, instead of as soon.</summary>
     public bool InTime => Kind is StepKind.MakePart;
@@ -65,9 +66,10 @@ internal sealed record OvenStay(int Bake, Oven Oven, int From, int In, int Out, 
 /// <param name="Batch">Which batch.</param>
 /// <param name="From">The block that ends with setting it to proof.</param>
 /// <param name="To">The block that ends it.</param>
-/// <param name="Best">Minutes from the start of <paramref name="From"/> to the start of <paramref name="To"/> at its best.</param>
+/// <param name="Early">Minutes from the start of <paramref name="From"/> to the start of <paramref name="To"/> when it can go in.</param>
+/// <param name="Best">The same at its best.</param>
 /// <param name="Late">The same when it begins to be over.</param>
-internal sealed record ProofSpan(int Bake, int Batch, int From, int To, int Best, int Late);
+internal sealed record ProofSpan(int Bake, int Batch, int From, int To, int Early, int Best, int Late);
 
 /// <summary>A machine is taken from one block to the next, and emptied.</summary>
 internal sealed record MachineStay(string Machine, int From, int To, int After);
@@ -80,9 +82,12 @@ internal sealed record MachineStay(string Machine, int From, int To, int After);
 /// <param name="Machines">In the machines.</param>
 /// <param name="Ready">For each bake: block and minutes from its start until all is cool, for each of its batches.</param>
 /// <param name="Wanted">For each bake: when it is wanted; null as soon as can be.</param>
+/// <param name="Quiet">When no machine may run.</param>
+/// <param name="Away">When there are no hands.</param>
 internal sealed record DayBlocks(
     DateTimeOffset Zero, ImmutableArray<Block> Blocks, ImmutableArray<OvenStay> Stays, ImmutableArray<ProofSpan> Proofs, ImmutableArray<MachineStay> Machines,
-    ImmutableArray<ImmutableArray<(int Block, int Minutes)>> Ready, ImmutableArray<int?> Wanted)
+    ImmutableArray<ImmutableArray<(int Block, int Minutes)>> Ready, ImmutableArray<int?> Wanted,
+    ImmutableArray<(int From, int To)> Quiet, ImmutableArray<(int From, int To)> Away)
 {
     // A machine is washed out after the dough, min. Bakers' usage.
     private const int Emptying = 10;
@@ -110,11 +115,14 @@ internal sealed record DayBlocks(
     public static DateTimeOffset ZeroOf(DateTimeOffset now) => new(now.Ticks - now.Ticks % TimeSpan.TicksPerMinute, now.Offset);
 
     /// <summary>Cuts a day into blocks.</summary>
-    public static DayBlocks Of(ImmutableArray<DayBake> bakes, DateTimeOffset now)
+    /// <param name="bakes">The bakes.</param>
+    /// <param name="now">The time now.</param>
+    /// <param name="closed">When hands and machines are not to be had.</param>
+    public static DayBlocks Of(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed closed)
     {
         var cutter = new Cutter(ZeroOf(now));
         for (var i = 0; i < bakes.Length; i++) cutter.Add(i, bakes[i]);
-        return cutter.Made(bakes);
+        return cutter.Made(bakes, closed);
     }
 
     private sealed class Cutter(DateTimeOffset zero)
@@ -129,8 +137,10 @@ internal sealed record DayBlocks(
         private Dictionary<string, (int Block, TimeSpan Start, TimeSpan End)> at = [];
         private Dictionary<string, Step> steps = [];
 
-        public DayBlocks Made(ImmutableArray<DayBake> bakes) => new(zero, [.. blocks], [.. stays], [.. proofs], [.. machines], [.. ready],
-            [.. bakes.Select(b => b.Spec.ReadyBy is { } by ? (int?)Floor(by - zero) : null)]);
+        public DayBlocks Made(ImmutableArray<DayBake> bakes, Closed closed) => new(zero, [.. blocks], [.. stays], [.. proofs], [.. machines], [.. ready],
+            [.. bakes.Select(b => b.Spec.ReadyBy is { } by ? (int?)Floor(by - zero) : null)], Minutes(closed.Machines), Minutes(closed.Hands));
+
+        private ImmutableArray<(int, int)> Minutes(ImmutableArray<TimeBand> bands) => [.. bands.Where(b => b.To > zero).Select(b => (Floor(b.From - zero), Ceiling(b.To - zero)))];
 
         public void Add(int bake, DayBake of)
         {
@@ -158,7 +168,8 @@ internal sealed record DayBlocks(
                     .Where(w => w.Block is not null).GroupBy(w => w.Block!.Value).Select(g => new Wait(g.Key, Ceiling(g.Max(w => w.Lag)))).ToImmutableArray();
                 // What heats for it and has not begun wants its time from now on.
                 var from = group.Select((s, i) => (int)Math.Ceiling((s.After.Select(l => FromNow(l, table)).DefaultIfEmpty(TimeSpan.Zero).Max() - at[s.Id].Start).TotalMinutes)).Max();
-                blocks.Add(new(bake, [.. group.Select(s => s.Id)], first.Kind, minutes, group.Any(KeepsHands), waits, PatienceOf(first), begun, Math.Max(0, from)));
+                var pin = group.Where(s => of.SoFar.Arranged.Pins.ContainsKey(s.Id)).Select(s => (int?)Floor(of.SoFar.Arranged.Pins[s.Id] - zero - at[s.Id].Start)).FirstOrDefault();
+                blocks.Add(new(bake, [.. group.Select(s => s.Id)], first.Kind, minutes, group.Any(KeepsHands), waits, PatienceOf(first), begun, Math.Max(0, from), begun is null ? pin : null));
             }
             // What is made in time for a block holds that block back.
             foreach (var part in of.Chain.Steps.Where(s => s is { InTimeFor: not null, Kind: StepKind.MakePart } && at.ContainsKey(s.Id)))
@@ -240,7 +251,9 @@ internal sealed record DayBlocks(
                 var ends = of.Chain.Steps.First(s => s.Id == batch.Step("bath") || s.Id == batch.Step("brush") || s.Id == batch.Step("score") || s.Id == batch.Step("load"));
                 if (spec.Way.WashesFirst || spec.Way.ScoresFirst) ends = steps[blocks[load.Block].Steps[0]];
                 var best = blocks[load.Block].Waits.Where(w => w.Block == proof.Block).Select(w => w.Least).DefaultIfEmpty(0).Max();
-                proofs.Add(new(bake, batch.Index, proof.Block, load.Block, best, Math.Max(best, Floor(proof.End + window.Late - at[ends.Id].Start - (at[batch.Step("load")].Start - at[ends.Id].Start)))));
+                // What stands in the oven or the cold has its own end.
+                var sooner = steps[batch.Step("proof")] is { Least: { } least } whole ? Floor(whole.Length - least) : 0;
+                proofs.Add(new(bake, batch.Index, proof.Block, load.Block, best - sooner, best, Math.Max(best, Floor(proof.End + window.Late - at[ends.Id].Start - (at[batch.Step("load")].Start - at[ends.Id].Start)))));
             }
             ready.Add(cool.ToImmutable());
         }

@@ -12,12 +12,16 @@ public enum DayTrouble
     Away,
     /// <summary>A machine is wanted by two doughs.</summary>
     Machine,
+    /// <summary>A machine runs when none may.</summary>
+    Quiet,
     /// <summary>An oven is wanted at two temperatures, or has no time to get from one to the other.</summary>
     OvenHeat,
     /// <summary>An oven has too few racks.</summary>
     Racks,
     /// <summary>Dough proofs in an oven that heats or is hot.</summary>
     DoughInOven,
+    /// <summary>What the baker pinned cannot be then.</summary>
+    Pinned,
     /// <summary>Dough is past its window.</summary>
     Over,
     /// <summary>Later than wanted.</summary>
@@ -34,7 +38,7 @@ public enum DayTrouble
 public sealed record DayFinding(DayTrouble Trouble, int Bake, string Step, int Other, string OtherStep, TimeSpan By)
 {
     /// <summary>It cannot be done at all, rather than not as well as wanted.</summary>
-    public bool Impossible => Trouble is not (DayTrouble.Over or DayTrouble.Late);
+    public bool Impossible => Trouble is not (DayTrouble.Pinned or DayTrouble.Over or DayTrouble.Late);
 }
 
 /// <summary>Checks days.</summary>
@@ -48,9 +52,10 @@ public static class DayCheck
     /// <summary>Everything wrong with a day from now on.</summary>
     /// <param name="bakes">The bakes as they stand.</param>
     /// <param name="now">The time now.</param>
-    /// <param name="away">When there are no hands.</param>
-    public static ImmutableArray<DayFinding> Of(ImmutableArray<DayBake> bakes, DateTimeOffset now, ImmutableArray<TimeBand> away = default)
+    /// <param name="closed">When hands and machines are not to be had; never when null.</param>
+    public static ImmutableArray<DayFinding> Of(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed = null)
     {
+        closed ??= Closed.Never;
         var found = ImmutableArray.CreateBuilder<DayFinding>();
         var tables = bakes.Select(b => b.Timetable).ToImmutableArray();
         var slots = tables.SelectMany((t, i) => t.Slots.Where(s => s.IsOpen && s.End > now).Select(s => new Span(i, s, s.Start, s.End))).ToList();
@@ -60,7 +65,7 @@ public static class DayCheck
         for (var i = 0; i < hands.Count; i++)
         {
             for (var k = i + 1; k < hands.Count && hands[k].From < hands[i].To; k++) Overlap(DayTrouble.Hands, hands[i], hands[k]);
-            foreach (var a in away.IsDefault ? [] : away)
+            foreach (var a in closed.Hands)
                 if (Shared(hands[i].From, hands[i].To, a.From, a.To) is var by && by > Grain) found.Add(new(DayTrouble.Away, hands[i].Bake, hands[i].Slot.Step.Id, hands[i].Bake, hands[i].Slot.Step.Id, by));
         }
 
@@ -68,6 +73,9 @@ public static class DayCheck
         var machines = bakes.Select((b, i) => (Bake: i, b.Spec.Machine, Table: tables[i])).Where(m => !m.Machine.ByHand && m.Table["take-out"] is { IsOpen: true })
             .Select(m => (m.Machine.Id, Span: new Span(m.Bake, m.Table["take-out"]!, m.Table.Slots.First(s => s.Step.Holds == Lane.Machine).Start, m.Table["take-out"]!.End + Emptying))).ToList();
         foreach (var (a, b) in Pairs(machines)) if (a.Id == b.Id) Overlap(DayTrouble.Machine, a.Span, b.Span);
+        foreach (var m in machines)
+            foreach (var q in closed.Machines)
+                if (Shared(m.Span.From, m.Span.Slot.Start, q.From, q.To) is var by && by > Grain) found.Add(new(DayTrouble.Quiet, m.Span.Bake, m.Span.Slot.Step.Id, m.Span.Bake, m.Span.Slot.Step.Id, by));
 
         // Ovens.
         var ovens = new List<(Baking.Oven Oven, Batch Batch, Span Span)>();
@@ -107,6 +115,9 @@ public static class DayCheck
         }
         foreach (var (a, b) in Pairs(proofs)) if (a.Oven == b.Oven) Overlap(DayTrouble.DoughInOven, a.Span, b.Span);
 
+        for (var i = 0; i < bakes.Length; i++)
+            foreach (var (step, at) in bakes[i].SoFar.Arranged.Pins)
+                if (tables[i][step] is { IsOpen: true } slot && (slot.Start - at).Duration() is var off && off > Grain && at > now) found.Add(new(DayTrouble.Pinned, i, step, i, step, off));
         for (var i = 0; i < bakes.Length; i++)
             if (tables[i].Ready - bakes[i].Spec.ReadyBy is { } late && late > Grain) found.Add(new(DayTrouble.Late, i, "review", i, "review", late));
         return [.. found.OrderBy(f => f.Trouble)];

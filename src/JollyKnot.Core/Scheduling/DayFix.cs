@@ -30,12 +30,12 @@ public sealed record DayFix(int Bake, FixKind Kind, BakeSpec Spec)
     /// <param name="bakes">The bakes.</param>
     /// <param name="kitchen">What there is.</param>
     /// <param name="now">The time now.</param>
-    /// <param name="away">When there are no hands.</param>
-    public static ImmutableArray<DayFix> Of(ImmutableArray<DayBake> bakes, Kitchen kitchen, DateTimeOffset now, ImmutableArray<TimeBand> away = default)
+    /// <param name="closed">When hands and machines are not to be had; never when null.</param>
+    public static ImmutableArray<DayFix> Of(ImmutableArray<DayBake> bakes, Kitchen kitchen, DateTimeOffset now, Closed? closed = null)
     {
         ArgumentNullException.ThrowIfNull(kitchen);
-        var late = DayPlan.Of(bakes, now, away).Aims.Late;
-        return [.. Candidates(bakes, kitchen, TimeSpan.FromMinutes(late)).OrderBy(f => f.Kind).Where(f => Does(bakes.SetItem(f.Bake, bakes[f.Bake] with { Spec = f.Spec }), now, away))];
+        var late = DayPlan.Of(bakes, now, closed).Aims.Late;
+        return [.. Candidates(bakes, kitchen, TimeSpan.FromMinutes(late)).OrderBy(f => f.Kind).Where(f => Does(bakes.SetItem(f.Bake, bakes[f.Bake] with { Spec = f.Spec }), now, closed))];
     }
 
     private static IEnumerable<DayFix> Candidates(ImmutableArray<DayBake> bakes, Kitchen kitchen, TimeSpan late)
@@ -51,10 +51,10 @@ public sealed record DayFix(int Bake, FixKind Kind, BakeSpec Spec)
         }
     }
 
-    private static bool Does(ImmutableArray<DayBake> bakes, DateTimeOffset now, ImmutableArray<TimeBand> away)
+    private static bool Does(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed)
     {
-        var plan = DayPlan.Of(bakes, now, away);
+        var plan = DayPlan.Of(bakes, now, closed);
         return plan.Aims is { Late: <= Nothing, Over: <= Nothing }
-            && !DayCheck.Of([.. bakes.Select((b, i) => b with { SoFar = b.SoFar with { Arranged = plan.Bakes[i] } })], now, away).Any(f => f.Impossible);
+            && !DayCheck.Of([.. bakes.Select((b, i) => b with { SoFar = b.SoFar with { Arranged = plan.Bakes[i] } })], now, closed).Any(f => f.Impossible);
     }
 }

@@ -9,37 +9,29 @@ namespace JollyKnot.Core.Scheduling;
 /// <param name="HotFrom">Ovens, by id, that another bake has heated before: to what.</param>
 public sealed record Arrangement(ImmutableDictionary<string, DateTimeOffset> NotBefore, ImmutableDictionary<string, Temperature> HotFrom)
 {
+    /// <summary>Steps the baker wants at a time of their own.</summary>
+    public ImmutableDictionary<string, DateTimeOffset> Pins { get; init; } = ImmutableDictionary<string, DateTimeOffset>.Empty;
+
+    /// <summary>Stretches cut short: each ends then, if it may.</summary>
+    public ImmutableDictionary<string, DateTimeOffset> Until { get; init; } = ImmutableDictionary<string, DateTimeOffset>.Empty;
+
     /// <summary>Held to nothing.</summary>
     public static Arrangement Free { get; } = new(ImmutableDictionary<string, DateTimeOffset>.Empty, ImmutableDictionary<string, Temperature>.Empty);
-}
-
-/// <summary>How good a day is: what matters most comes first. Whole minutes over all bakes.</summary>
-/// <param name="Late">After the time wanted.</param>
-/// <param name="Over">Dough past its window.</param>
-/// <param name="Waits">Bread cool before it is wanted; and until bread that is wanted as soon as can be.</param>
-/// <param name="Awake">From the first thing to do until the last bread is wanted.</param>
-public sealed record DayAims(int Late, int Over, int Waits, int Awake) : IComparable<DayAims>
-{
-    /// <inheritdoc/>
-    public int CompareTo(DayAims? other) => other is null ? 1 : (Late, Over, Waits, Awake).CompareTo((other.Late, other.Over, other.Waits, other.Awake));
-
-    /// <summary>Worse than.</summary>
-    public static bool operator >(DayAims a, DayAims b) => a.CompareTo(b) > 0;
-
-    /// <summary>Better than.</summary>
-    public static bool operator <(DayAims a, DayAims b) => a.CompareTo(b) < 0;
-
-    /// <summary>Not better than.</summary>
-    public static bool operator >=(DayAims a, DayAims b) => a.CompareTo(b) >= 0;
-
-    /// <summary>Not worse than.</summary>
-    public static bool operator <=(DayAims a, DayAims b) => a.CompareTo(b) <= 0;
 }
 
 /// <summary>A stretch of time.</summary>
 /// <param name="From">Its start.</param>
 /// <param name="To">Its end.</param>
 public sealed record TimeBand(DateTimeOffset From, DateTimeOffset To);
+
+/// <summary>When hands and machines are not to be had.</summary>
+/// <param name="Hands">Nobody is there, or up.</param>
+/// <param name="Machines">No machine may run.</param>
+public sealed record Closed(ImmutableArray<TimeBand> Hands, ImmutableArray<TimeBand> Machines)
+{
+    /// <summary>Never.</summary>
+    public static Closed Never { get; } = new([], []);
+}
 
 /// <summary>A day laid out.</summary>
 /// <param name="Bakes">What each bake is held to, in the order given.</param>
@@ -53,43 +45,40 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
     /// <summary>Lays a day out at once: every bake of it, around what has happened.</summary>
     /// <param name="bakes">The bakes.</param>
     /// <param name="now">The time now.</param>
-    /// <param name="away">When there are no hands.</param>
-    public static DayPlan Of(ImmutableArray<DayBake> bakes, DateTimeOffset now, ImmutableArray<TimeBand> away = default)
+    /// <param name="closed">When hands and machines are not to be had; never when null.</param>
+    public static DayPlan Of(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed = null)
     {
-        var (day, gone) = (DayBlocks.Of(bakes, now), Gone(away, now));
-        var starts = new DayBuilder(day, gone).Build();
-        return Of(day, starts, bakes, false);
+        var day = DayBlocks.Of(bakes, now, closed ?? Closed.Never);
+        return Of(day, new DayBuilder(day).Build(), bakes, false);
     }
 
     /// <summary>Lays a day out as well as can be found: aim after aim, and what need not move stays. The same day with the same effort gives the same plan.</summary>
     /// <param name="bakes">The bakes.</param>
     /// <param name="now">The time now.</param>
-    /// <param name="away">When there are no hands.</param>
+    /// <param name="closed">When hands and machines are not to be had; never when null.</param>
     /// <param name="effort">Deterministic seconds for each aim; over 0.</param>
-    public static DayPlan Best(ImmutableArray<DayBake> bakes, DateTimeOffset now, ImmutableArray<TimeBand> away = default, double effort = UsualEffort)
+    /// <param name="better">Told of each plan that is better than the one before, while a large day is improved part by part; null when only the last counts.</param>
+    /// <param name="until">Stops improving a large day; what was found until then is given.</param>
+    public static DayPlan Best(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed = null, double effort = UsualEffort, Action<DayPlan>? better = null, CancellationToken until = default)
     {
-        var (day, gone) = (DayBlocks.Of(bakes, now), Gone(away, now));
-        var first = new DayBuilder(day, gone).Build();
+        var day = DayBlocks.Of(bakes, now, closed ?? Closed.Never);
+        var first = new DayBuilder(day).Build();
         // Where each block is held now.
         var before = day.Blocks.Select(b => bakes[b.Bake].SoFar.Arranged.NotBefore.TryGetValue(b.Steps[0], out var at) ? (int?)(at - day.Zero).TotalMinutes : null).ToArray();
-        var (starts, proven) = DaySolver.Improve(day, gone, first, before.Any(b => b is not null) ? before : null, effort);
-        return DayBuilder.AimsOf(day, starts) > DayBuilder.AimsOf(day, first) ? Of(day, first, bakes, false) : Of(day, starts, bakes, proven);
+        var (starts, proven) = DaySolver.Improve(day, first, before.Any(b => b is not null) ? before : null, effort, better is null ? null : s => better(Of(day, s, bakes, false)), until);
+        return DayAims.Of(day, starts) > DayAims.Of(day, first) ? Of(day, first, bakes, false) : Of(day, starts, bakes, proven);
     }
 
     private static DayPlan Of(DayBlocks day, int[] starts, ImmutableArray<DayBake> bakes, bool proven) =>
-        new([.. bakes.Select((b, i) => ArrangementOf(day, starts, bakes, i))], DayBuilder.AimsOf(day, starts), proven);
+        new([.. bakes.Select((b, i) => ArrangementOf(day, starts, b, i))], DayAims.Of(day, starts), proven);
 
-    private static ImmutableArray<(int, int)> Gone(ImmutableArray<TimeBand> away, DateTimeOffset now)
-    {
-        var zero = DayBlocks.ZeroOf(now);
-        return away.IsDefault ? [] : [.. away.Select(a => ((int)Math.Floor((a.From - zero).TotalMinutes), (int)Math.Ceiling((a.To - zero).TotalMinutes)))];
-    }
-
-    private static Arrangement ArrangementOf(DayBlocks day, int[] starts, ImmutableArray<DayBake> bakes, int bake)
+    private static Arrangement ArrangementOf(DayBlocks day, int[] starts, DayBake of, int bake)
     {
         var held = ImmutableDictionary.CreateBuilder<string, DateTimeOffset>();
         for (var b = 0; b < day.Blocks.Length; b++)
             if (day.Blocks[b] is { Fixed: null } block && block.Bake == bake) held[block.Steps[0]] = day.Zero.AddMinutes(starts[b]);
+        var until = day.Proofs.Where(p => p.Bake == bake && starts[p.To] - starts[p.From] < p.Best && day.Blocks[p.To].Fixed is null)
+            .ToImmutableDictionary(p => of.Chain.Batches[p.Batch].Batch.Step("proof"), p => day.Zero.AddMinutes(starts[p.To]));
         var hot = ImmutableDictionary.CreateBuilder<string, Temperature>();
         foreach (var own in day.Stays.Where(s => s.Bake == bake && s.Heat is not null).GroupBy(s => s.Oven.Id))
         {
@@ -100,6 +89,6 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
                 .MaxBy(s => starts[s.Out]);
             if (before is not null) hot[own.Key] = before.Heat!.Value;
         }
-        return new(held.ToImmutable(), hot.ToImmutable());
+        return new(held.ToImmutable(), hot.ToImmutable()) { Pins = of.SoFar.Arranged.Pins, Until = until };
     }
 }

@@ -1,5 +1,4 @@
 // A day made as good as can be by a constraint solver, one aim after the other, from the plan that is there.
-using System.Collections.Immutable;
 using System.Globalization;
 using Google.OrTools.Sat;
 
@@ -11,16 +10,44 @@ internal static class DaySolver
     // Beyond the plan that is there nothing is looked for farther than this, min. Ours.
     private const int Beyond = 60;
 
+    // More bakes than this are improved a few at a time, with so much effort each. After measured days.
+    private const int Whole = 6, AtATime = 3, ByChance = 60;
+    private const double EffortForSome = .1;
+
     /// <summary>The best starts found, and whether every aim is proven.</summary>
     /// <param name="day">The day.</param>
-    /// <param name="away">Minutes without hands.</param>
     /// <param name="first">Starts that keep every rule; or not, then they only give the horizon.</param>
     /// <param name="before">Where blocks were before, so that what need not move stays; null when nothing was.</param>
     /// <param name="effort">Deterministic seconds for each aim; over 0. The same effort gives the same plan.</param>
-    public static (int[] Starts, bool Proven) Improve(DayBlocks day, ImmutableArray<(int From, int To)> away, int[] first, int?[]? before, double effort)
+    /// <param name="better">Told of better starts on the way.</param>
+    /// <param name="until">Stops a large day.</param>
+    public static (int[] Starts, bool Proven) Improve(DayBlocks day, int[] first, int?[]? before, double effort, Action<int[]>? better, CancellationToken until)
     {
-        var model = new Day(day, away, first);
-        return model.Solve(first, before, effort);
+        var open = day.Blocks.Where(b => b.Fixed is null).Select(b => b.Bake).Distinct().ToList();
+        return open.Count <= Whole ? new Day(day, first, null).Solve(first, before, effort, better) : (InParts(day, open, first, before, better, until), false);
+    }
+
+    // Neighbours in time together, then any few together, again from the start when that helped.
+    private static int[] InParts(DayBlocks day, List<int> open, int[] starts, int?[]? before, Action<int[]>? better, CancellationToken until)
+    {
+        var random = new Random(open.Count);
+        var best = DayAims.Of(day, starts);
+        for (var helped = true; helped && !until.IsCancellationRequested;)
+        {
+            helped = false;
+            var inTime = open.OrderBy(i => Enumerable.Range(0, starts.Length).Where(b => day.Blocks[b].Bake == i).Min(b => starts[b])).ToArray();
+            var some = Enumerable.Range(0, open.Count - AtATime + 1).Select(i => inTime[i..(i + AtATime)])
+                .Concat(Enumerable.Range(0, ByChance).Select(_ => random.GetItems(inTime, AtATime).Distinct().ToArray()));
+            foreach (var free in some.TakeWhile(_ => !until.IsCancellationRequested))
+            {
+                var (found, _) = new Day(day, starts, free).Solve(starts, before, EffortForSome);
+                var aims = DayAims.Of(day, found);
+                if (aims >= best) continue;
+                (starts, best, helped) = (found, aims, true);
+                better?.Invoke(starts);
+            }
+        }
+        return starts;
     }
 
     private sealed class Day
@@ -30,44 +57,48 @@ internal static class DaySolver
         private readonly LinearExpr[] at;
         private readonly IntVar?[] free;
         private readonly int horizon;
-        private readonly LinearExpr late, over, waits, awake;
+        private readonly LinearExpr[] aims;
 
-        public Day(DayBlocks day, ImmutableArray<(int From, int To)> away, int[] first)
+        /// <param name="day">The day.</param>
+        /// <param name="first">Where blocks are.</param>
+        /// <param name="only">Only these bakes may move; all when null.</param>
+        public Day(DayBlocks day, int[] first, int[]? only)
         {
             this.day = day;
             horizon = Enumerable.Range(0, day.Blocks.Length).Select(b => first[b] + day.Blocks[b].Minutes)
                 .Concat(day.Ready.SelectMany(r => r).Select(r => first[r.Block] + r.Minutes)).Concat(day.Wanted.Select(w => w ?? 0)).Max() + Beyond;
-            free = [.. day.Blocks.Select((b, i) => b.Fixed is null ? model.NewIntVar(Math.Min(b.From, horizon), horizon, $"s{i}") : null)];
-            at = [.. day.Blocks.Select((b, i) => free[i] is { } v ? LinearExpr.Affine(v, 1, 0) : LinearExpr.Constant(b.Fixed!.Value))];
+            free = [.. day.Blocks.Select((b, i) => b.Fixed is null && only?.Contains(b.Bake) != false ? model.NewIntVar(Math.Min(b.From, horizon), horizon, $"s{i}") : null)];
+            at = [.. free.Select((v, i) => v is null ? LinearExpr.Constant(first[i]) : LinearExpr.Affine(v, 1, 0))];
 
             for (var b = 0; b < day.Blocks.Length; b++) Order(b);
-            Hands(away);
+            Hands(first);
             foreach (var machine in day.Machines.GroupBy(m => m.Machine))
-                model.AddNoOverlap(machine.Select(m => Between(at[m.From], at[m.To] + m.After, "m")));
-            foreach (var oven in day.Stays.GroupBy(s => s.Oven.Id)) Oven([.. oven]);
+                model.AddNoOverlap(machine.Select(m => Between(at[m.From], at[m.To] + m.After, "m")).Concat(Shut(day.Quiet)));
+            var ovens = day.Stays.GroupBy(s => s.Oven.Id).Select(o => o.ToArray()).ToList();
+            ovens.ForEach(Oven);
 
-            (late, over, waits, awake) = Aims();
+            aims = Aims(first, ovens);
         }
 
-        public (int[] Starts, bool Proven) Solve(int[] first, int?[]? before, double effort)
+        public (int[] Starts, bool Proven) Solve(int[] first, int?[]? before, double effort, Action<int[]>? better = null)
         {
-            var starts = first;
+            var (starts, proven) = (first, true);
             for (var b = 0; b < free.Length; b++) if (free[b] is { } v) model.AddHint(v, first[b]);
-            var proven = true;
-            var moved = before is null ? null : Moved(before);
-            foreach (var aim in new[] { late, over, waits, awake, moved })
+            foreach (var aim in before is null ? aims : aims.Append(Moved(before)))
             {
-                if (aim is null) continue;
                 model.Minimize(aim);
                 var solver = new CpSolver { StringParameters = string.Create(CultureInfo.InvariantCulture, $"num_workers:1 linearization_level:0 max_deterministic_time:{effort:0.0###}") };
                 var status = solver.Solve(model);
                 if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible)) return (starts, false);
                 proven &= status == CpSolverStatus.Optimal;
-                starts = [.. free.Select((v, b) => v is null ? day.Blocks[b].Fixed!.Value : (int)solver.Value(v))];
-                // The figure is reckoned from the plan, not read from the solver's floating point.
+                starts = [.. free.Select((v, b) => v is null ? first[b] : (int)solver.Value(v))];
+                better?.Invoke(starts);
+                // The figure is reckoned from the plan, not read from the solver's floating point; and the whole plan is the next aim's hint.
                 model.Add(aim <= (int)solver.Value(aim));
-                model.ClearHints();
-                for (var b = 0; b < free.Length; b++) if (free[b] is { } v) model.AddHint(v, starts[b]);
+                var all = new PartialVariableAssignment();
+                all.Vars.AddRange(Enumerable.Range(0, solver.Response!.Solution.Count));
+                all.Values.AddRange(solver.Response.Solution);
+                model.Model.SolutionHint = all;
             }
             return (starts, proven);
         }
@@ -76,9 +107,9 @@ internal static class DaySolver
         private void Order(int b)
         {
             var block = day.Blocks[b];
-            if (free[b] is null) return;
-            foreach (var wait in block.Waits) model.Add(at[b] >= at[wait.Block] + wait.Least);
-            if (block.Patience is not { } patience || block.Waits.IsEmpty) return;
+            foreach (var wait in block.Waits)
+                if (free[b] is not null || free[wait.Block] is not null) model.Add(at[b] >= at[wait.Block] + Least(b, wait));
+            if (free[b] is null || block.Pin is not null || block.Patience is not { } patience || block.Waits.IsEmpty) return;
             if (block.Waits.Length == 1 && block.From == 0) model.Add(at[b] <= at[block.Waits[0].Block] + block.Waits[0].Least + patience);
             else
             {
@@ -88,25 +119,31 @@ internal static class DaySolver
             }
         }
 
-        private void Hands(ImmutableArray<(int From, int To)> away)
+        // A proof may be cut short.
+        private int Least(int b, Wait wait) => day.Proofs.FirstOrDefault(p => p.To == b && p.From == wait.Block) is { } proof ? Math.Min(wait.Least, proof.Early) : wait.Least;
+
+        private void Hands(int[] first)
         {
             var busy = new List<IntervalVar>();
             for (var b = 0; b < day.Blocks.Length; b++)
-                if (day.Blocks[b].Hands && (free[b] is not null || day.Blocks[b].Fixed + day.Blocks[b].Minutes > 0)) busy.Add(model.NewFixedSizeIntervalVar(at[b], day.Blocks[b].Minutes, $"h{b}"));
-            foreach (var (from, to) in away)
-                if (to > from && from < horizon) busy.Add(model.NewFixedSizeIntervalVar(LinearExpr.Constant(from), to - from, "a"));
-            model.AddNoOverlap(busy);
+                if (day.Blocks[b].Hands && (free[b] is not null || first[b] + day.Blocks[b].Minutes > 0)) busy.Add(model.NewFixedSizeIntervalVar(at[b], day.Blocks[b].Minutes, $"h{b}"));
+            model.AddNoOverlap(busy.Concat(Shut(day.Away)));
         }
+
+        private IEnumerable<IntervalVar> Shut(IEnumerable<(int From, int To)> bands) =>
+            bands.Where(b => b.To > b.From && b.From < horizon).Select(b => model.NewFixedSizeIntervalVar(LinearExpr.Constant(b.From), b.To - b.From, "shut"));
+
+        private LinearExpr In(OvenStay s) => at[s.From] + s.In;
+        private LinearExpr Out(OvenStay s) => s.From == s.Out ? at[s.From] + day.Blocks[s.From].Minutes : at[s.Out] + 1;
+        private bool Moves(OvenStay s) => free[s.From] is not null || free[s.Out] is not null;
 
         private void Oven(OvenStay[] stays)
         {
-            LinearExpr In(OvenStay s) => at[s.From] + s.In;
-            LinearExpr Out(OvenStay s) => s.From == s.Out ? at[s.From] + day.Blocks[s.From].Minutes : at[s.Out] + 1;
             for (var i = 0; i < stays.Length; i++)
                 for (var k = i + 1; k < stays.Length; k++)
                 {
                     var (a, b) = (stays[i], stays[k]);
-                    if (a.Heat is not null && a.Heat == b.Heat) continue;
+                    if ((a.Heat is not null && a.Heat == b.Heat) || !(Moves(a) || Moves(b))) continue;
                     // Times between hold to the triangle rule, so pairs are enough.
                     var order = model.NewBoolVar($"o{i}.{k}");
                     model.Add(Out(a) + DayBuilder.Between(a, b) <= In(b)).OnlyEnforceIf(order);
@@ -119,7 +156,7 @@ internal static class DaySolver
             }
         }
 
-        private (LinearExpr Late, LinearExpr Over, LinearExpr Waits, LinearExpr Awake) Aims()
+        private LinearExpr[] Aims(int[] first, List<OvenStay[]> ovens)
         {
             var (lates, waits) = (new List<LinearExpr>(), new List<LinearExpr>());
             var last = model.NewIntVar(0, horizon, "last");
@@ -136,14 +173,47 @@ internal static class DaySolver
                 else waits.Add(ready);
                 model.Add(last >= ready);
             }
-            var overs = day.Proofs.Select(p => Over(at[p.To] - at[p.From] - p.Late, "over")).ToList();
             var begin = model.NewIntVar(0, horizon, "begin");
-            foreach (var v in free.OfType<IntVar>()) model.Add(begin <= v);
-            return (LinearExpr.Sum(lates), LinearExpr.Sum(overs), LinearExpr.Sum(waits), last - begin);
+            for (var b = 0; b < free.Length; b++)
+                if (day.Blocks[b].Fixed is null) model.Add(begin <= at[b]);
+            var pins = Enumerable.Range(0, free.Length).Where(b => day.Blocks[b].Pin is not null).SelectMany(b => Off(b, day.Blocks[b].Pin!.Value));
+            return
+            [
+                LinearExpr.Sum(pins), LinearExpr.Sum(lates), LinearExpr.Sum(day.Proofs.Select(p => Over(at[p.To] - at[p.From] - p.Late, "over"))),
+                LinearExpr.Sum(day.Proofs.Select(p => Over(at[p.From] - at[p.To] + p.Best, "under"))), LinearExpr.Sum(waits), last - begin,
+                LinearExpr.Sum(ovens.SelectMany(o => Heating([.. o.Where(s => s.Heat is not null)], first))),
+            ];
+        }
+
+        // From cold for each load, or hot since one before came out, whichever is shorter.
+        private IEnumerable<IntVar> Heating(OvenStay[] stays, int[] first)
+        {
+            for (var i = 0; i < stays.Length; i++)
+            {
+                if (day.Blocks[stays[i].From].Fixed is not null) continue;
+                var heats = model.NewIntVar(0, stays[i].FromCold, $"heat{i}");
+                var cold = model.NewBoolVar($"cold{i}");
+                model.Add(heats >= stays[i].FromCold).OnlyEnforceIf(cold);
+                var ways = new List<ILiteral> { cold };
+                for (var k = 0; k < stays.Length; k++)
+                {
+                    if (k == i) continue;
+                    // Fixed against fixed is known.
+                    if (!Moves(stays[i]) && !Moves(stays[k]) && first[stays[k].From] + stays[k].In > first[stays[i].From] + stays[i].In) continue;
+                    var hot = model.NewBoolVar($"hot{i}.{k}");
+                    model.Add(In(stays[k]) + (k < i ? 0 : 1) <= In(stays[i])).OnlyEnforceIf(hot);
+                    model.Add(heats >= In(stays[i]) - Out(stays[k])).OnlyEnforceIf(hot);
+                    ways.Add(hot);
+                }
+                model.AddExactlyOne(ways);
+                yield return heats;
+            }
         }
 
         private LinearExpr Moved(int?[] before) =>
-            LinearExpr.Sum(Enumerable.Range(0, free.Length).Where(b => free[b] is not null && before[b] is not null).SelectMany(b => new[] { Over(at[b] - before[b]!.Value, "later"), Over(before[b]!.Value - at[b], "sooner") }));
+            LinearExpr.Sum(Enumerable.Range(0, free.Length).Where(b => free[b] is not null && before[b] is not null).SelectMany(b => Off(b, before[b]!.Value)));
+
+        private IntVar[] Off(int b, int from) => [Over(at[b] - from, "later"), Over(from - at[b], "sooner")];
 
         // What something is over nothing.
         private IntVar Over(LinearExpr of, string name)

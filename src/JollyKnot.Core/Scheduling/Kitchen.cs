@@ -88,7 +88,22 @@ public sealed record Kitchen(
     public IEnumerable<Family> Families => Griddle is null ? Shaping.Families.ForOven : Shaping.Families.All;
 
     /// <summary>When somebody is up; always when null.</summary>
-    public Awake? Awake { get; init; }
+    public OpenHours? Awake { get; init; }
+
+    /// <summary>When machines may run; always when null.</summary>
+    public OpenHours? MachinesRun { get; init; }
+
+    /// <summary>When nobody is in, once.</summary>
+    public ImmutableArray<TimeBand> Gone { get; init; } = [];
+
+    // So many nights ahead are kept free of work: as far as bread is planned.
+    private const int Nights = 14;
+
+    /// <summary>When hands and machines are not to be had from now on.</summary>
+    /// <param name="now">The time now.</param>
+    /// <param name="zone">The household's time zone.</param>
+    public Closed Closed(DateTimeOffset now, TimeZoneInfo zone) =>
+        new([.. Awake?.Shut(now, zone, Nights) ?? [], .. Gone.Where(g => g.To > now)], MachinesRun?.Shut(now, zone, Nights) ?? []);
 
     /// <summary>Bowls and pans weighed empty; empty when none were.</summary>
     public ImmutableArray<Vessel> Vessels { get; init; } = [];
@@ -176,6 +191,8 @@ public sealed record Kitchen(
             Wrong(p.Litres is not (>= .2 and <= 50), "pot.litres", "From 0.2 to 50 litres.");
         });
         Wrong(kitchen.Awake is { IsDay: false }, "awake", "From one time of the day to another.");
+        Wrong(kitchen.MachinesRun is { IsDay: false }, "machinesRun", "From one time of the day to another.");
+        Wrong(kitchen.Gone.Length > Most || kitchen.Gone.Any(g => g.To <= g.From), "gone", $"From one time to a later one; up to {Most}.");
         Wrong(kitchen.ScaleStep is { Grams: < .01 or > 50 }, "scaleStep", "From 0.01 to 50 g.");
         Wrong(kitchen.Tolerance is { } t && (t.Least.Grams is < 0 or > 50 || t.Part.Fraction is < 0 or > .2), "tolerance", "Up to 50 g, and up to 20 %.");
         Wrong(kitchen.Hob is { Watts: < 100 or > 10_000 }, "hob", "From 100 to 10,000 W.");

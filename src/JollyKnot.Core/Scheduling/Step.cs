@@ -204,6 +204,9 @@ public sealed record Step(
     /// <summary>The batch it belongs to; null for what is done for the whole dough.</summary>
     public int? Batch { get; init; }
 
+    /// <summary>For a stretch that may be cut short: it takes at least so long.</summary>
+    public TimeSpan? Least { get; init; }
+
     /// <summary>Whether the baker does it, rather than it running by itself.</summary>
     public bool IsBeat => Ending is not null;
 }

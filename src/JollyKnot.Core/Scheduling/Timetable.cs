@@ -105,6 +105,8 @@ public sealed record Timetable(ImmutableArray<Slot> Slots)
             var ended = soFar.When(by) ?? (end < now ? end : now);
             return new(step, from < ended ? from : ended, end < ended ? end : ended, StepState.Done);
         }
+        // Cut short by the day, as far as it may be.
+        if (step.Least is { } least && soFar.Arranged.Until.TryGetValue(step.Id, out var until) && until < end) end = until > from + least ? until : from + least;
         return new(step, from, end, from <= now ? StepState.Open : StepState.Ahead);
     }
 

@@ -59,8 +59,6 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
 {
     // Moves under this nobody has to be told of. Ours.
     private static readonly TimeSpan Matters = TimeSpan.FromMinutes(3);
-    // So many nights ahead are kept free of work.
-    private const int Nights = 14;
 
     /// <summary>One bake of the board.</summary>
     public sealed record Standing(Guid Id, StoredBake? Stored, DayBake Day);
@@ -72,12 +70,12 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         return [.. (await book.Open()).Select(b => new Standing(b.Id, b, new(b.Plan.Spec, b.Log.SoFar(b.Plan.Spec, now), b.Plan.Start)))];
     }
 
-    /// <summary>When nobody is there.</summary>
-    public async Task<ImmutableArray<TimeBand>> Away() => (await kitchens.Get()).Awake?.Away(clock.GetUtcNow(), TimeZoneInfo.Local, Nights) ?? [];
+    /// <summary>When hands and machines are not to be had.</summary>
+    public async Task<Closed> Closed() => (await kitchens.Get()).Closed(clock.GetUtcNow(), TimeZoneInfo.Local);
 
     /// <summary>What is wrong with bakes as they are held.</summary>
-    public ImmutableArray<FindingLine> Wrong(ImmutableArray<Standing> bakes, ImmutableArray<TimeBand> away) =>
-        Lines(DayCheck.Of([.. bakes.Select(b => b.Day)], clock.GetUtcNow(), away), bakes);
+    public ImmutableArray<FindingLine> Wrong(ImmutableArray<Standing> bakes, Closed closed) =>
+        Lines(DayCheck.Of([.. bakes.Select(b => b.Day)], clock.GetUtcNow(), closed), bakes);
 
     // The first of its kind between two bakes stands for all.
     private ImmutableArray<FindingLine> Lines(IEnumerable<DayFinding> found, ImmutableArray<Standing> bakes) =>
@@ -89,15 +87,15 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         [.. bakes.Select((b, i) => b with { Day = b.Day with { SoFar = b.Day.SoFar with { Arranged = plan.Bakes[i] } } })];
 
     // The best plan for these bakes; the quick one until it is found. Remembered while nothing was told and the minute lasts.
-    private DayPlan PlanFor(ImmutableArray<Standing> bakes, ImmutableArray<TimeBand> away)
+    private DayPlan PlanFor(ImmutableArray<Standing> bakes, Closed closed)
     {
         var now = clock.GetUtcNow();
         var days = bakes.Select(b => b.Day).ToImmutableArray();
-        var key = $"{now.UtcTicks / TimeSpan.TicksPerMinute} {string.Join(" ", bakes.Select(b => $"{b.Id:N}{b.Stored?.Log.Position}"))} {away.Length}";
+        var key = $"{now.UtcTicks / TimeSpan.TicksPerMinute} {string.Join(" ", bakes.Select(b => $"{b.Id:N}{b.Stored?.Log.Position}"))} {closed.Hands.Length}.{closed.Machines.Length}";
         lock (@lock)
         {
             if (known?.Key == key) return known.Value.Best.IsCompletedSuccessfully ? known.Value.Best.Result : known.Value.Quick;
-            known = (key, DayPlan.Of(days, now, away), Task.Run(() => DayPlan.Best(days, now, away)));
+            known = (key, DayPlan.Of(days, now, closed), Task.Run(() => DayPlan.Best(days, now, closed)));
             return known.Value.Quick;
         }
     }
@@ -109,18 +107,18 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     /// <param name="frame">The picture's room; no picture without.</param>
     public async Task<DayView> Look(Frame? frame)
     {
-        var (bakes, away, words) = (await Stand(), await Away(), kitchens.Words);
-        var wrong = Wrong(bakes, away);
+        var (bakes, closed, words) = (await Stand(), await Closed(), kitchens.Words);
+        var wrong = Wrong(bakes, closed);
         Proposal? proposal = null;
         if (!wrong.IsEmpty && bakes.Length > 0)
         {
-            var held = Held(bakes, PlanFor(bakes, away));
-            var left = Wrong(held, away);
-            if (Better(bakes, held, away)) proposal = new(Moves(bakes, held, words), left, string.Join(" ", Moves(bakes, held, words).Select(m => $"{m.Bake:N}{m.Text}{m.To:HHmm}")));
+            var held = Held(bakes, PlanFor(bakes, closed));
+            var left = Wrong(held, closed);
+            if (Better(bakes, held, closed)) proposal = new(Moves(bakes, held, words), left, string.Join(" ", Moves(bakes, held, words).Select(m => $"{m.Bake:N}{m.Text}{m.To:HHmm}")));
         }
         return new(
             [.. bakes.Select(b => View(b, words))], wrong, proposal is { Moves.IsEmpty: true } ? null : proposal,
-            (proposal?.Left ?? wrong).IsEmpty ? [] : [.. (await Fixes(bakes, away)).Select(f => new FixLine(bakes[f.Bake].Id, f.Kind, FixText(f), f.Kind == FixKind.Later ? f.Spec.ReadyBy : null))], HandsOf(bakes, words), OvensOf(bakes, words),
+            (proposal?.Left ?? wrong).IsEmpty ? [] : [.. (await Fixes(bakes, closed)).Select(f => new FixLine(bakes[f.Bake].Id, f.Kind, FixText(f), f.Kind == FixKind.Later ? f.Spec.ReadyBy : null))], HandsOf(bakes, words), OvensOf(bakes, words),
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
             frame is null || bakes.IsEmpty ? null : StrandLayout.Of([.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))], frame));
     }
@@ -129,16 +127,16 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     /// <param name="plan">The bake as it is alone.</param>
     public async Task<BesideView?> Beside(BakePlan plan)
     {
-        var (others, away, now) = (await Stand(), await Away(), clock.GetUtcNow());
+        var (others, closed, now) = (await Stand(), await Closed(), clock.GetUtcNow());
         if (others.IsEmpty) return null;
         var bakes = others.Add(new(Guid.Empty, null, new(plan.Spec, SoFar.Nothing(now), plan.Start)));
-        var held = Held(bakes, DayPlan.Of([.. bakes.Select(b => b.Day)], now, away));
+        var held = Held(bakes, DayPlan.Of([.. bakes.Select(b => b.Day)], now, closed));
         var table = held[^1].Day.Timetable;
         return new(Of(bakes), table.Start, table.Ready, Of(held), Moves([.. bakes.SkipLast(1)], [.. held.SkipLast(1)], kitchens.Words));
 
         // What has to do with it.
         ImmutableArray<FindingLine> Of(ImmutableArray<Standing> of) =>
-            Lines(DayCheck.Of([.. of.Select(b => b.Day)], now, away).Where(f => f.Bake == of.Length - 1 || f.Other == of.Length - 1), of);
+            Lines(DayCheck.Of([.. of.Select(b => b.Day)], now, closed).Where(f => f.Bake == of.Length - 1 || f.Other == of.Length - 1), of);
     }
 
     /// <summary>Holds every bake to the better day.</summary>
@@ -146,15 +144,15 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     /// <returns>How many bakes moved.</returns>
     public async Task<int> Arrange(bool quick = false)
     {
-        var (bakes, away, now, moved) = (await Stand(), await Away(), clock.GetUtcNow(), 0);
+        var (bakes, closed, now, moved) = (await Stand(), await Closed(), clock.GetUtcNow(), 0);
         if (bakes.IsEmpty) return 0;
         var days = bakes.Select(b => b.Day).ToImmutableArray();
-        var plan = quick ? DayPlan.Of(days, now, away) : await Task.Run(() => DayPlan.Best(days, now, away));
+        var plan = quick ? DayPlan.Of(days, now, closed) : await Task.Run(() => DayPlan.Best(days, now, closed));
         for (var i = 0; i < bakes.Length; i++)
         {
             var (to, log) = (plan.Bakes[i], bakes[i].Stored!.Log);
             if (Same(to, bakes[i].Day.SoFar.Arranged)) continue;
-            if (await book.Tell(bakes[i].Id, Guid.NewGuid(), log.Position, new Arranged(to.NotBefore, to.HotFrom), now) is Told.Kept) moved++;
+            if (await book.Tell(bakes[i].Id, Guid.NewGuid(), log.Position, Arranged.Of(to), now) is Told.Kept) moved++;
         }
         return moved;
     }
@@ -162,8 +160,8 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     // More than these nobody reads. Ours.
     private const int MostFixes = 4;
 
-    private async Task<ImmutableArray<DayFix>> Fixes(ImmutableArray<Standing> bakes, ImmutableArray<TimeBand> away) =>
-        [.. DayFix.Of([.. bakes.Select(b => b.Day)], await kitchens.Get(), clock.GetUtcNow(), away).Take(MostFixes)];
+    private async Task<ImmutableArray<DayFix>> Fixes(ImmutableArray<Standing> bakes, Closed closed) =>
+        [.. DayFix.Of([.. bakes.Select(b => b.Day)], await kitchens.Get(), clock.GetUtcNow(), closed).Take(MostFixes)];
 
     private static string FixText(DayFix fix) => fix.Kind switch
     {
@@ -177,19 +175,19 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     /// <returns>Whether it could still be made.</returns>
     public async Task<bool> Fix(FixLine line)
     {
-        var (bakes, away, now) = (await Stand(), await Away(), clock.GetUtcNow());
-        var fixes = await Fixes(bakes, away);
+        var (bakes, closed, now) = (await Stand(), await Closed(), clock.GetUtcNow());
+        var fixes = await Fixes(bakes, closed);
         if (fixes.FirstOrDefault(f => bakes[f.Bake].Id == line.Bake && f.Kind == line.Kind && FixText(f) == line.Text) is not { } fix) return false;
         if (!await book.Replan(line.Bake, Layout.Of(fix.Spec, now).Plan, now)) return false;
         await Arrange();
         return true;
     }
 
-    private bool Better(ImmutableArray<Standing> now, ImmutableArray<Standing> then, ImmutableArray<TimeBand> away)
+    private bool Better(ImmutableArray<Standing> now, ImmutableArray<Standing> then, Closed closed)
     {
         (int Impossible, double Minutes) Cost(ImmutableArray<Standing> of)
         {
-            var found = DayCheck.Of([.. of.Select(b => b.Day)], clock.GetUtcNow(), away);
+            var found = DayCheck.Of([.. of.Select(b => b.Day)], clock.GetUtcNow(), closed);
             return (found.Count(f => f.Impossible), found.Where(f => !f.Impossible).Sum(f => f.By.TotalMinutes));
         }
         var (a, b) = (Cost(now), Cost(then));
@@ -225,7 +223,9 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         return new(f.Trouble, f.Impossible, when, f.Trouble switch
         {
             DayTrouble.Hands => $"Two things for one pair of hands: {a} and {other}.",
-            DayTrouble.Away => $"Nobody is up: {a}.",
+            DayTrouble.Away => $"Nobody is there: {a}.",
+            DayTrouble.Quiet => $"The machine would run in quiet hours: {a}.",
+            DayTrouble.Pinned => $"Cannot be when you want it, {Words.Span(f.By)} off: {a}.",
             DayTrouble.Machine => $"Two doughs for one machine: {bakes[f.Bake].Day.Spec.Dough.Name} and {bakes[f.Other].Day.Spec.Dough.Name}.",
             DayTrouble.OvenHeat => $"One oven, two heats: {a} and {other}.",
             DayTrouble.Racks => $"Too few racks: {a} and {other}.",

@@ -1,23 +1,23 @@
-// When there are hands: the hours somebody is up, day by day.
+// Hours that come again every day: when somebody is up, when machines may run.
 using System.Collections.Immutable;
 
 namespace JollyKnot.Core.Scheduling;
 
-/// <summary>When the baker is up and about, by the clock on the wall.</summary>
+/// <summary>Hours of every day, by the clock on the wall.</summary>
 /// <param name="From">Since midnight.</param>
-/// <param name="To">Since midnight; before <paramref name="From"/> for those who stay up past midnight.</param>
-public sealed record Awake(TimeSpan From, TimeSpan To)
+/// <param name="To">Since midnight; before <paramref name="From"/> when it is past midnight.</param>
+public sealed record OpenHours(TimeSpan From, TimeSpan To)
 {
     private static readonly TimeSpan Day = TimeSpan.FromDays(1);
 
-    /// <summary>Whether these are times of a day, and leave time to be up.</summary>
+    /// <summary>Whether these are times of a day, and leave some open.</summary>
     public bool IsDay => From >= TimeSpan.Zero && To >= TimeSpan.Zero && From < Day && To <= Day && From != To;
 
-    /// <summary>When nobody is there, from a day before to so many days ahead. A night when the clocks change is as long as it is.</summary>
+    /// <summary>The hours between, from a day before to so many days ahead. A night when the clocks change is as long as it is.</summary>
     /// <param name="now">The time now.</param>
     /// <param name="zone">The household's time zone.</param>
     /// <param name="days">Ahead; 1 or more.</param>
-    public ImmutableArray<TimeBand> Away(DateTimeOffset now, TimeZoneInfo zone, int days)
+    public ImmutableArray<TimeBand> Shut(DateTimeOffset now, TimeZoneInfo zone, int days)
     {
         ArgumentNullException.ThrowIfNull(zone);
         var today = TimeZoneInfo.ConvertTime(now, zone).Date;
