@@ -1,14 +1,14 @@
 // A day put together one bake after the other: each as late as it can be and still be in time, around those already there;
-// then each bake, and each pair, taken out and put back, for as long as that helps.
+// then one, two or three taken out and put back in another order, for as long as that helps.
 namespace JollyKnot.Core.Scheduling;
 
 /// <summary>Puts a day together by hand's rules: quick, always gives a plan, the same for the same day.</summary>
 internal sealed class DayBuilder
 {
-    // How far a bake is begun earlier or later to fit in, and how finely, min. Ours.
-    private const int Earlier = 8 * 60, Later = 16 * 60, Fineness = 3, Beyond = 48 * 60;
+    // How far a bake is begun earlier or later to fit in, and how finely, min; the later the less finely, by a twentieth. Ours.
+    private const int Earlier = 8 * 60, Later = 48 * 60, Fineness = 3, Coarser = 20, Beyond = 48 * 60;
     // So many bakes are put back at most, all in all: what keeps the quick plan quick. Ours.
-    private const int MostPutBack = 400;
+    private const int MostPutBack = 1500;
 
     // What is not there yet; what has begun may have begun before the minute now.
     private const int Nowhere = int.MinValue;
@@ -55,7 +55,8 @@ internal sealed class DayBuilder
         var order = Enumerable.Range(0, bakes).OrderBy(b => !UnderWay(b)).ThenBy(b => day.Wanted[b] ?? 0).ThenBy(b => b).ToArray();
         foreach (var bake in order) Place(bake);
         var (best, aims, left) = ((int[])starts.Clone(), DayAims.Of(day, starts), MostPutBack);
-        var groups = order.Select(b => new[] { b }).Concat(order.SelectMany((a, i) => order.Skip(i + 1).SelectMany(b => new[] { new[] { b, a }, [a, b] }))).ToList();
+        var groups = order.Select(b => new[] { b }).Concat(order.SelectMany((a, i) => order.Skip(i + 1).SelectMany(b => new[] { new[] { b, a }, [a, b] })))
+            .Concat(order.SelectMany(a => order.Where(b => b != a).SelectMany(b => order.Where(c => c != a && c != b).Select(c => new[] { a, b, c })))).ToList();
         for (var (g, since) = (0, 0); since < groups.Count && left > 0 && aims is not { Off: 0, Late: 0, Over: 0, Waits: 0 }; g = (g + 1) % groups.Count, since++)
         {
             foreach (var bake in groups[g]) Remove(bake);
@@ -149,13 +150,13 @@ internal sealed class DayBuilder
     {
         if (day.Wanted[bake] is not { } wanted)
         {
-            for (var later = 0; later <= Later; later += Fineness) yield return later;
+            for (var later = 0; later <= Later; later += Math.Max(Fineness, later / Coarser)) yield return later;
             yield break;
         }
         var latest = Math.Max(0, wanted - Alone(bake));
         for (var earlier = 0; earlier <= Earlier && latest - earlier >= 0; earlier += Fineness) yield return latest - earlier;
         if (latest % Fineness != 0) yield return 0;
-        for (var later = Fineness; later <= Later; later += Fineness) yield return latest + later;
+        for (var later = Fineness; later <= Later; later += Math.Max(Fineness, later / Coarser)) yield return latest + later;
     }
 
     // How long it takes with nothing in its way.

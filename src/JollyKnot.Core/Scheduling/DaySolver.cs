@@ -27,7 +27,7 @@ internal static class DaySolver
         return open.Count <= Whole ? new Day(day, first, null).Solve(first, before, effort, better) : (InParts(day, open, first, before, better, until), false);
     }
 
-    // Neighbours in time together, then any few together, again from the start when that helped.
+    // What is late first, with what is beside it; then neighbours in time, and any few; again from the start when that helped.
     private static int[] InParts(DayBlocks day, List<int> open, int[] starts, int?[]? before, Action<int[]>? better, CancellationToken until)
     {
         var random = new Random(open.Count);
@@ -35,19 +35,28 @@ internal static class DaySolver
         for (var helped = true; helped && !until.IsCancellationRequested;)
         {
             helped = false;
-            var inTime = open.OrderBy(i => Enumerable.Range(0, starts.Length).Where(b => day.Blocks[b].Bake == i).Min(b => starts[b])).ToArray();
-            var some = Enumerable.Range(0, open.Count - AtATime + 1).Select(i => inTime[i..(i + AtATime)])
-                .Concat(Enumerable.Range(0, ByChance).Select(_ => random.GetItems(inTime, AtATime).Distinct().ToArray()));
-            foreach (var free in some.TakeWhile(_ => !until.IsCancellationRequested))
+            foreach (var (free, stages) in Parts().TakeWhile(_ => !until.IsCancellationRequested))
             {
-                var (found, _) = new Day(day, starts, free).Solve(starts, before, EffortForSome);
-                var aims = DayAims.Of(day, found);
-                if (aims >= best) continue;
-                (starts, best, helped) = (found, aims, true);
+                var (found, _) = new Day(day, starts, free).Solve(starts, before, EffortForSome, stages: stages);
+                var then = DayAims.Of(day, found);
+                if (then >= best) continue;
+                (starts, best, helped) = (found, then, true);
                 better?.Invoke(starts);
             }
         }
         return starts;
+
+        IEnumerable<(int[] Free, int Stages)> Parts()
+        {
+            foreach (var late in open.Where(i => LateBy(i) > 0).OrderByDescending(LateBy).ToList())
+                foreach (var some in Windows().Where(w => w.Contains(late)).Concat(Chance(ByChance / 10).Select(c => c.Append(late).Distinct().ToArray()))) yield return (some, DayAims.ThatHurt);
+            foreach (var some in Windows().Concat(Chance(ByChance))) yield return (some, int.MaxValue);
+        }
+
+        int LateBy(int bake) => day.Wanted[bake] is { } wanted ? day.Ready[bake].Max(r => starts[r.Block] + r.Minutes) - wanted : 0;
+        List<int[]> Windows() => open.OrderBy(i => Enumerable.Range(0, starts.Length).Where(b => day.Blocks[b].Bake == i).Min(b => starts[b])).ToArray() is var inTime
+            ? [.. Enumerable.Range(0, open.Count - AtATime + 1).Select(i => inTime[i..(i + AtATime)])] : [];
+        IEnumerable<int[]> Chance(int times) => Enumerable.Range(0, times).Select(_ => random.GetItems(open.ToArray(), AtATime).Distinct().ToArray());
     }
 
     private sealed class Day
@@ -80,11 +89,11 @@ internal static class DaySolver
             aims = Aims(first, ovens);
         }
 
-        public (int[] Starts, bool Proven) Solve(int[] first, int?[]? before, double effort, Action<int[]>? better = null)
+        public (int[] Starts, bool Proven) Solve(int[] first, int?[]? before, double effort, Action<int[]>? better = null, int stages = int.MaxValue)
         {
             var (starts, proven) = (first, true);
             for (var b = 0; b < free.Length; b++) if (free[b] is { } v) model.AddHint(v, first[b]);
-            foreach (var aim in before is null ? aims : aims.Append(Moved(before)))
+            foreach (var aim in (before is null ? aims : aims.Append(Moved(before))).Take(stages))
             {
                 model.Minimize(aim);
                 var solver = new CpSolver { StringParameters = string.Create(CultureInfo.InvariantCulture, $"num_workers:1 linearization_level:0 max_deterministic_time:{effort:0.0###}") };
