@@ -10,7 +10,8 @@ public sealed class DayTests : IDisposable
 
     public void Dispose() => house.Dispose();
 
-    private async Task<JsonNode> Day() => (await house.Post("/api/day", new { width = 900, slim = false, utcOffsetMinutes = 60 })).Body;
+    private async Task<(int Status, JsonNode Body)> Look(params object[] changes) => await house.Post("/api/day", new { frame = new { width = 900, slim = false, utcOffsetMinutes = 60 }, changes });
+    private async Task<JsonNode> Day(params object[] changes) => (await Look(changes)).Body;
     private async Task<int> Arrange() => (int)(await house.Post("/api/day/arrange", new { })).Body["moved"]!;
 
     private async Task<Guid> Plan(string family, DateTimeOffset ready)
@@ -82,7 +83,7 @@ public sealed class DayTests : IDisposable
         var hour = TimeZoneInfo.ConvertTime(DateTimeOffset.UtcNow, TimeZoneInfo.Local).Hour;
         kitchen["awake"] = new JsonObject { ["from"] = (hour + 22) % 24 * 3600, ["to"] = (hour + 1) % 24 * 3600 };
         (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
-        Texts((await Day())["findings"]).ShouldContain(t => t.StartsWith("Nobody is up", StringComparison.Ordinal));
+        Texts((await Day())["findings"]).ShouldContain(t => t.StartsWith("Nobody is there", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -98,15 +99,79 @@ public sealed class DayTests : IDisposable
         }
         var fixes = (await Day())["fixes"]!.AsArray();
         Texts(fixes).ShouldContain("Washer flatbreads in the Small white");
-        var (status, after) = await house.Post("/api/day/fix", fixes[0]!);
-        status.ShouldBe(200, after.ToString());
-        Texts(after["findings"]).ShouldNotContain(t => t.Contains("later than wanted", StringComparison.Ordinal));
-        (await house.Post("/api/day/fix", fixes[0]!)).Status.ShouldBe(409);
+        // Tried on the day first, then done, then taken back.
+        var change = fixes.First(f => (string)f!["change"]!["kind"]! == "machine")!["change"]!;
+        var tried = (await Day(change))["proposal"]!;
+        Texts(tried["left"]).ShouldNotContain(t => t.Contains("later than wanted", StringComparison.Ordinal));
+        ((double)tried["then"]!["late"]!).ShouldBe(0);
+        var (status, done) = await house.Post("/api/day/arrange", new { changes = new[] { change } });
+        status.ShouldBe(200, done.ToString());
+        Texts((await Day())["findings"]).ShouldNotContain(t => t.Contains("later than wanted", StringComparison.Ordinal));
+        MachineOf(await Day()).ShouldBe("white");
+        (await house.Post("/api/day/undo", new { })).Status.ShouldBe(204);
+        MachineOf(await Day()).ShouldBe("blue");
+        (await house.Post("/api/day/undo", new { })).Status.ShouldBe(409);
+
+        string MachineOf(JsonNode day) => (string)day["bakes"]!.AsArray().First(b => (Guid)b!["id"]! == (Guid)change["bake"]!)!["making"]!["machine"]!;
 
         async Task Stop(Guid id)
         {
             var position = (int)(await house.Get($"/api/bakes/{id}")).Body["position"]!;
             (await house.Post($"/api/bakes/{id}/events", new { id = Guid.NewGuid(), basedOn = position, @event = new { type = "stopped" } })).Status.ShouldBe(200);
         }
+    }
+
+    [Fact]
+    public async Task A_step_is_pinned_and_stays_and_what_cannot_be_is_said()
+    {
+        var plait = (await Day())["bakes"]!.AsArray().First(b => (string)b!["title"]! == "Three-wire plait")!;
+        var id = (Guid)plait["id"]!;
+        DateTimeOffset Divide(JsonNode day) => (DateTimeOffset)day["hands"]!.AsArray().First(h => (Guid)h!["bake"]! == id && (string)h["step"]! == "divide")!["at"]!;
+        var was = Divide(await Day());
+        var wanted = was.AddMinutes(-25);
+        object pin = new { bake = id, kind = "pin", id = "divide", at = wanted };
+        // Seen, and nothing kept.
+        (await Day(pin))["proposal"]!["moves"]!.AsArray().ShouldContain(m => (string)m!["title"]! == "Three-wire plait");
+        Divide(await Day()).ShouldBe(was, TimeSpan.FromSeconds(1));
+        (await house.Post("/api/day/arrange", new { changes = new[] { pin } })).Status.ShouldBe(200);
+        Divide(await Day()).ShouldBe(wanted, TimeSpan.FromMinutes(1));
+        (await Day())["hands"]!.AsArray().ShouldContain(h => (bool)h!["pinned"]! && (string)h["step"]! == "divide");
+        // Laid out anew, it stays where it is pinned; freed, it goes back.
+        await Arrange();
+        Divide(await Day()).ShouldBe(wanted, TimeSpan.FromMinutes(1));
+        (await house.Post("/api/day/arrange", new { changes = new[] { new { bake = id, kind = "unpin", id = "divide" } } })).Status.ShouldBe(200);
+        Divide(await Day()).ShouldBe(was, TimeSpan.FromMinutes(3));
+        // Sooner than the dough can be there.
+        var soon = new { bake = id, kind = "pin", id = "divide", at = DateTimeOffset.UtcNow.AddMinutes(20) };
+        Texts((await Day(soon))["proposal"]!["left"]).ShouldContain(t => t.StartsWith("Cannot be when you want it", StringComparison.Ordinal));
+        foreach (var (change, field) in new (object, string)[]
+                 {
+                     (new { bake = id, kind = "pin", id = "no-such-step", at = wanted }, "changes[0].id"), (new { bake = id, kind = "pin", id = "divide", at = wanted.AddDays(-3) }, "changes[0].at"),
+                     (new { bake = id, kind = "machine", id = "none" }, "changes[0].id"), (new { bake = id, kind = "heat", heat = 20 }, "changes[0].heat"), (new { bake = Guid.NewGuid(), kind = "bowl" }, "changes[0].bake"),
+                 })
+            (await Look(change)) .ShouldSatisfyAllConditions(a => a.Status.ShouldBe(400), a => ((string)a.Body["field"]!).ShouldBe(field));
+        // What has begun keeps its machine.
+        var begun = (Guid)(await Day())["bakes"]!.AsArray().First(b => (string)b!["title"]! == "Spanner pretzels")!["id"]!;
+        ((string)(await Look(new { bake = begun, kind = "machine", id = "white" })).Body["detail"]!).ShouldBe("Spanner pretzels has begun.");
+    }
+
+    [Fact]
+    public async Task Quiet_hours_and_an_errand_are_kept_free()
+    {
+        var kitchen = (await house.Get("/api/kitchen/setup")).Body;
+        var rolls = (await Day())["bakes"]!.AsArray().First(b => (string)b!["title"]! == "Workbench soft rolls")!;
+        var start = (DateTimeOffset)rolls["start"]!;
+        kitchen["gone"] = new JsonArray(new JsonObject { ["from"] = start.AddMinutes(-5).ToString("O"), ["to"] = start.AddMinutes(20).ToString("O") });
+        (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
+        Texts((await Day())["findings"]).ShouldContain(t => t.StartsWith("Nobody is there", StringComparison.Ordinal));
+        (await Arrange()).ShouldBeGreaterThan(0);
+        (await Day())["hands"]!.AsArray().ShouldNotContain(h => (DateTimeOffset)h!["at"]! > start.AddMinutes(-4) && (DateTimeOffset)h["at"]! < start.AddMinutes(19) && (double)h["length"]! > 60);
+        kitchen["gone"] = new JsonArray(new JsonObject { ["from"] = start.ToString("O"), ["to"] = start.ToString("O") });
+        (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).ShouldSatisfyAllConditions(a => a.Status.ShouldBe(400), a => ((string)a.Body["field"]!).ShouldBe("gone"));
+        kitchen["gone"] = new JsonArray();
+        var hour = TimeZoneInfo.ConvertTime(start, TimeZoneInfo.Local).Hour;
+        kitchen["machinesRun"] = new JsonObject { ["from"] = (hour + 4) % 24 * 3600, ["to"] = (hour + 23) % 24 * 3600 };
+        (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
+        Texts((await Day())["findings"]).ShouldContain(t => t.StartsWith("The machine would run in quiet hours", StringComparison.Ordinal));
     }
 }

@@ -104,13 +104,6 @@ internal sealed record DayBlocks(
         _ => null,
     };
 
-    // What a glance is: hands can break off for it, so it is not planned for. Everything else keeps them busy.
-    private static bool IsGlance(Step step) => step.Kind is StepKind.OvenOn or StepKind.PotOn or StepKind.GriddleOn or StepKind.PaddleTurns or StepKind.AddIns
-        or StepKind.Look or StepKind.Turn or StepKind.FirstLook or StepKind.Mist or StepKind.Butter or StepKind.Knead or StepKind.FeedStarter;
-
-    /// <summary>Whether a step keeps the hands busy, so that no other such step can be done meanwhile.</summary>
-    public static bool KeepsHands(Step step) => step.Occupies.Contains(Resource.Hands) && !IsGlance(step) && step.Length > TimeSpan.Zero;
-
     /// <summary>The minute that minutes are counted from.</summary>
     public static DateTimeOffset ZeroOf(DateTimeOffset now) => new(now.Ticks - now.Ticks % TimeSpan.TicksPerMinute, now.Offset);
 
@@ -169,7 +162,7 @@ internal sealed record DayBlocks(
                 // What heats for it and has not begun wants its time from now on.
                 var from = group.Select((s, i) => (int)Math.Ceiling((s.After.Select(l => FromNow(l, table)).DefaultIfEmpty(TimeSpan.Zero).Max() - at[s.Id].Start).TotalMinutes)).Max();
                 var pin = group.Where(s => of.SoFar.Arranged.Pins.ContainsKey(s.Id)).Select(s => (int?)Floor(of.SoFar.Arranged.Pins[s.Id] - zero - at[s.Id].Start)).FirstOrDefault();
-                blocks.Add(new(bake, [.. group.Select(s => s.Id)], first.Kind, minutes, group.Any(KeepsHands), waits, PatienceOf(first), begun, Math.Max(0, from), begun is null ? pin : null));
+                blocks.Add(new(bake, [.. group.Select(s => s.Id)], first.Kind, minutes, group.Any(s => s.KeepsHands), waits, PatienceOf(first), begun, Math.Max(0, from), begun is null ? pin : null));
             }
             // What is made in time for a block holds that block back.
             foreach (var part in of.Chain.Steps.Where(s => s is { InTimeFor: not null, Kind: StepKind.MakePart } && at.ContainsKey(s.Id)))
@@ -188,8 +181,7 @@ internal sealed record DayBlocks(
             var groups = new List<List<Step>>();
             foreach (var step in chain)
             {
-                var works = step.IsBeat || step.Occupies.Contains(Resource.Hands);
-                if (!works || step.Kind == StepKind.Review || IsGlance(step)) continue;
+                if (!(step.IsBeat || step.Occupies.Contains(Resource.Hands)) || step.Kind == StepKind.Review || step.IsGlance) continue;
                 // The first link is the dough's own way.
                 var own = step.After.FirstOrDefault();
                 var joins = step.Kind != StepKind.TakeOut && !(step.Kind == StepKind.Shape && step.Batch > 0) && step.InTimeFor is null && own is { Edge: Edge.End } && own.Lag == TimeSpan.Zero

@@ -61,7 +61,7 @@ public static class DayCheck
         var slots = tables.SelectMany((t, i) => t.Slots.Where(s => s.IsOpen && s.End > now).Select(s => new Span(i, s, s.Start, s.End))).ToList();
 
         // Hands.
-        var hands = slots.Where(s => DayBlocks.KeepsHands(s.Slot.Step)).OrderBy(s => s.From).ToList();
+        var hands = slots.Where(s => s.Slot.Step.KeepsHands).OrderBy(s => s.From).ToList();
         for (var i = 0; i < hands.Count; i++)
         {
             for (var k = i + 1; k < hands.Count && hands[k].From < hands[i].To; k++) Overlap(DayTrouble.Hands, hands[i], hands[k]);

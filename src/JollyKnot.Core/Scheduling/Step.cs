@@ -207,6 +207,16 @@ public sealed record Step(
     /// <summary>For a stretch that may be cut short: it takes at least so long.</summary>
     public TimeSpan? Least { get; init; }
 
+    /// <summary>Hands can break off for it, so a day is not planned around it. Everything else that is done keeps them busy.</summary>
+    public bool IsGlance => Kind is StepKind.OvenOn or StepKind.PotOn or StepKind.GriddleOn or StepKind.PaddleTurns or StepKind.AddIns
+        or StepKind.Look or StepKind.Turn or StepKind.FirstLook or StepKind.Mist or StepKind.Butter or StepKind.Knead or StepKind.FeedStarter;
+
+    /// <summary>It keeps the hands busy, so that no other such step can be done meanwhile.</summary>
+    public bool KeepsHands => Occupies.Contains(Resource.Hands) && !IsGlance && Length > TimeSpan.Zero;
+
+    /// <summary>It can be wanted at a time of its own: what follows on another at once goes with it.</summary>
+    public bool CanPin => IsBeat && Kind != StepKind.Review && !IsGlance;
+
     /// <summary>Whether the baker does it, rather than it running by itself.</summary>
     public bool IsBeat => Ending is not null;
 }

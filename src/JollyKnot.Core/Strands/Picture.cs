@@ -86,4 +86,5 @@ public sealed record Strand(string Name, int Hue, ImmutableArray<Ribbon> Ribbons
 public sealed record Picture(
     double Width, double Height, double Left, double Right, DateTimeOffset From, DateTimeOffset To,
     ImmutableArray<LaneBox> Lanes, ImmutableArray<DateTimeOffset> Ticks, ImmutableArray<Strand> Strands,
-    ImmutableArray<Heat> Heats, ImmutableArray<HandsMark> Hands, ImmutableArray<WindowMark> Windows, ImmutableArray<Label> Labels);
+    ImmutableArray<Heat> Heats, ImmutableArray<HandsMark> Hands, ImmutableArray<WindowMark> Windows, ImmutableArray<Label> Labels,
+    ImmutableArray<TautLine> Taut, ImmutableArray<Grip> Grips);

@@ -32,6 +32,7 @@ public static class StrandLayout
         var lanes = Lanes(frame.Slim, bakes.Length);
         var boxes = lanes.ToDictionary(l => l.Lane);
         var (strands, heats, hands, windows, labels) = (new List<Strand>(), new List<Heat>(), new List<HandsMark>(), new List<WindowMark>(), new List<Label>());
+        var (taut, grips) = (new List<TautLine>(), new List<Grip>());
         for (var i = 0; i < bakes.Length; i++)
         {
             var bake = bakes[i];
@@ -45,6 +46,8 @@ public static class StrandLayout
 
             var strand = new StrandMaker(bake, frame.Slim ? .5 : 1, X, Middle, Room);
             strands.Add(new(bake.Spec.Dough.Name, i, strand.Ribbons()));
+            taut.Add(TautLine.Of(i, bake.Timetable, X, Middle));
+            grips.AddRange(Grip.Of(i, bake.Timetable, X, Middle));
             heats.AddRange(HeatOf(bake, boxes[Lane.Oven], X, to));
             var marksAt = boxes[Lane.Hands].Top + boxes[Lane.Hands].Height - (frame.Slim ? 3 : 7);
             hands.AddRange(bake.Timetable.Slots.Where(s => s.Step.IsBeat && s.Step.Occupies.Contains(Resource.Hands) && s.State != StepState.Passed && s.Step.Kind != StepKind.Review)
@@ -57,7 +60,7 @@ public static class StrandLayout
         labels = Apart(labels, frame);
         var under = labels.Where(l => l.Kind == LabelKind.Ready).Max(l => l.Row);
         return new(frame.Width, lanes[^1].Top + lanes[^1].Height + (frame.Slim ? 16 : 26) + under * RowHeight(frame), left, right, from, to,
-            lanes, Ticks(from, to, right - left, frame), [.. strands], [.. heats], [.. Merge(hands)], [.. windows], [.. labels]);
+            lanes, Ticks(from, to, right - left, frame), [.. strands], [.. heats], [.. Merge(hands)], [.. windows], [.. labels], [.. taut], [.. grips]);
     }
 
     // Room that a label's words take, pixels.

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
@@ -18,11 +19,24 @@ public sealed record FindingLine(DayTrouble Trouble, bool Impossible, DateTimeOf
 /// <summary>A change the day proposes.</summary>
 public sealed record MoveLine(Guid Bake, string Title, string Text, DateTimeOffset From, DateTimeOffset To);
 
-/// <summary>A better day.</summary>
+/// <summary>A change the baker makes to the day.</summary>
+/// <param name="Bake">To which bake.</param>
+/// <param name="Id">A step, machine, oven or place.</param>
+public sealed record ChangeLine(Guid Bake, ChangeKind Kind, string? Id = null, DateTimeOffset? At = null, Temperature? Heat = null, TimeSpan? Length = null);
+
+/// <summary>A day in figures, to be set beside another.</summary>
+/// <param name="Late">After the times wanted, all bakes together.</param>
+/// <param name="Waits">Bread that is cool before it is wanted, all together.</param>
+/// <param name="Begins">The first thing to do.</param>
+/// <param name="Ends">The last bread.</param>
+public sealed record DayFigures(TimeSpan Late, TimeSpan Waits, DateTimeOffset Begins, DateTimeOffset Ends);
+
+/// <summary>A day laid out anew.</summary>
 /// <param name="Moves">What would move by more than a few minutes.</param>
 /// <param name="Left">What would still be wrong.</param>
 /// <param name="Key">The same proposal has the same key.</param>
-public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<FindingLine> Left, string Key);
+/// <param name="Proven">No day is better.</param>
+public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<FindingLine> Left, string Key, bool Proven, DayFigures Was, DayFigures Then, Picture? Picture);
 
 /// <summary>How a bake that is being laid out goes with the rest.</summary>
 /// <param name="Clashes">What would be in its way as it is.</param>
@@ -33,18 +47,31 @@ public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<Fin
 public sealed record BesideView(ImmutableArray<FindingLine> Clashes, DateTimeOffset Start, DateTimeOffset Ready, ImmutableArray<FindingLine> Left, ImmutableArray<MoveLine> Moves);
 
 /// <summary>One change after which the day can be done.</summary>
-/// <param name="At">When it is wanted then; null where that stays.</param>
-public sealed record FixLine(Guid Bake, FixKind Kind, string Text, DateTimeOffset? At);
+public sealed record FixLine(ChangeLine Change, string Text);
+
+/// <summary>Something to choose from.</summary>
+public sealed record Choosable(string Id, string Name);
+
+/// <summary>How a bake that has not begun could be made.</summary>
+/// <param name="Heat">What its bread bakes at; null on the griddle.</param>
+/// <param name="Bowl">It rises in a bowl for so long, out of the machine.</param>
+/// <param name="Fridge">So long in the fridge.</param>
+/// <param name="Trays">More than one, so that one could be left out.</param>
+public sealed record MakingView(
+    ImmutableArray<Choosable> Machines, string Machine, ImmutableArray<Choosable> Ovens, string Oven, ImmutableArray<Choosable> Places, string Place, Temperature? Heat, TimeSpan? Bowl, TimeSpan? Fridge, bool Trays);
 
 /// <summary>A step of the chain that decides.</summary>
 /// <param name="Held">It begins when the rest of the day lets it.</param>
 public sealed record WhyLine(DateTimeOffset At, TimeSpan Length, string Text, bool Held);
 
 /// <summary>A bake of the day.</summary>
-public sealed record DayBakeView(Guid Id, string Title, string What, DateTimeOffset Start, DateTimeOffset Ready, DateTimeOffset? Wanted, BakeStatus Status, string Allergens, ImmutableArray<WhyLine> Why);
+public sealed record DayBakeView(Guid Id, string Title, string What, DateTimeOffset Start, DateTimeOffset Ready, DateTimeOffset? Wanted, BakeStatus Status, string Allergens, ImmutableArray<WhyLine> Why, MakingView? Making);
 
 /// <summary>What the hands do.</summary>
-public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, string Title, string Step, string Text, string Detail, Figure? Figure);
+/// <param name="Pinned">The baker wants it then.</param>
+/// <param name="CanPin">It can be wanted at a time of its own.</param>
+/// <param name="Slack">It could be done so much later and nothing else would move; null when it is a matter of seconds.</param>
+public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, string Title, string Step, string Text, string Detail, Figure? Figure, bool Pinned, bool CanPin, TimeSpan? Slack);
 
 /// <summary>What an oven does.</summary>
 public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset To, string Text);
@@ -52,10 +79,10 @@ public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset T
 /// <summary>The day in full.</summary>
 public sealed record DayView(
     ImmutableArray<DayBakeView> Bakes, ImmutableArray<FindingLine> Findings, Proposal? Proposal, ImmutableArray<FixLine> Fixes, ImmutableArray<HandsLine> Hands, ImmutableArray<OvenLine> Ovens,
-    ImmutableArray<string> Cautions, Picture? Picture);
+    ImmutableArray<string> Cautions, bool CanUndo, Picture? Picture);
 
 /// <summary>The day as it stands, and laid out better.</summary>
-public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock clock)
+public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock clock) : IDisposable
 {
     // Moves under this nobody has to be told of. Ours.
     private static readonly TimeSpan Matters = TimeSpan.FromMinutes(3);
@@ -86,41 +113,103 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     public static ImmutableArray<Standing> Held(ImmutableArray<Standing> bakes, DayPlan plan) =>
         [.. bakes.Select((b, i) => b with { Day = b.Day with { SoFar = b.Day.SoFar with { Arranged = plan.Bakes[i] } } })];
 
-    // The best plan for these bakes; the quick one until it is found. Remembered while nothing was told and the minute lasts.
-    private DayPlan PlanFor(ImmutableArray<Standing> bakes, Closed closed)
+    // How long somebody waits for the best plan before the quick one is shown. Ours.
+    private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(300);
+
+    private readonly Lock @lock = new();
+    private Planned? known;
+
+    // A plan on its way: the quick one, ever better ones, the best, and what would save the day.
+    private sealed class Planned : IDisposable
     {
-        var now = clock.GetUtcNow();
-        var days = bakes.Select(b => b.Day).ToImmutableArray();
-        var key = $"{now.UtcTicks / TimeSpan.TicksPerMinute} {string.Join(" ", bakes.Select(b => $"{b.Id:N}{b.Stored?.Log.Position}"))} {closed.Hands.Length}.{closed.Machines.Length}";
-        lock (@lock)
+        private readonly CancellationTokenSource over = new();
+        private DayPlan now;
+
+        public Planned(string key, ImmutableArray<DayBake> days, DateTimeOffset at, Closed closed, Kitchen kitchen)
         {
-            if (known?.Key == key) return known.Value.Best.IsCompletedSuccessfully ? known.Value.Best.Result : known.Value.Quick;
-            known = (key, DayPlan.Of(days, now, closed), Task.Run(() => DayPlan.Best(days, now, closed)));
-            return known.Value.Quick;
+            (Key, now) = (key, DayPlan.Of(days, at, closed));
+            Best = Task.Run(() => now = DayPlan.Best(days, at, closed, better: p => now = p, until: over.Token));
+            Fixes = new(() => Task.Run(() => DayChange.ThatWouldDo(days, kitchen, at, closed, MostFixes)));
+        }
+
+        public string Key { get; }
+        public Task Best { get; }
+        public DayPlan Now => now;
+        public Lazy<Task<ImmutableArray<DayChange>>> Fixes { get; }
+
+        public void Dispose()
+        {
+            over.Cancel();
+            over.Dispose();
         }
     }
 
-    private readonly Lock @lock = new();
-    private (string Key, DayPlan Quick, Task<DayPlan> Best)? known;
-
-    /// <summary>The day, with a better one if there is.</summary>
-    /// <param name="frame">The picture's room; no picture without.</param>
-    public async Task<DayView> Look(Frame? frame)
+    // Remembered while nothing was told or changed, and the minute lasts.
+    private async Task<Planned> PlanFor(ImmutableArray<Standing> bakes, ImmutableArray<ChangeLine> changes, Closed closed)
     {
-        var (bakes, closed, words) = (await Stand(), await Closed(), kitchens.Words);
-        var wrong = Wrong(bakes, closed);
-        Proposal? proposal = null;
-        if (!wrong.IsEmpty && bakes.Length > 0)
+        var (now, kitchen) = (clock.GetUtcNow(), await kitchens.Get());
+        var key = $"{now.UtcTicks / TimeSpan.TicksPerMinute} {string.Join(" ", bakes.Select(b => $"{b.Id:N}{b.Stored?.Log.Position}"))} {string.Join(" ", changes)} {string.Join(" ", closed.Hands.Concat(closed.Machines))}";
+        Planned plan;
+        lock (@lock)
         {
-            var held = Held(bakes, PlanFor(bakes, closed));
-            var left = Wrong(held, closed);
-            if (Better(bakes, held, closed)) proposal = new(Moves(bakes, held, words), left, string.Join(" ", Moves(bakes, held, words).Select(m => $"{m.Bake:N}{m.Text}{m.To:HHmm}")));
+            if (known?.Key != key)
+            {
+                known?.Dispose();
+                known = new(key, [.. bakes.Select(b => b.Day)], now, closed, kitchen);
+            }
+            plan = known;
         }
-        return new(
-            [.. bakes.Select(b => View(b, words))], wrong, proposal is { Moves.IsEmpty: true } ? null : proposal,
-            (proposal?.Left ?? wrong).IsEmpty ? [] : [.. (await Fixes(bakes, closed)).Select(f => new FixLine(bakes[f.Bake].Id, f.Kind, FixText(f), f.Kind == FixKind.Later ? f.Spec.ReadyBy : null))], HandsOf(bakes, words), OvensOf(bakes, words),
+        await Task.WhenAny(plan.Best, Task.Delay(Patience));
+        return plan;
+    }
+
+    /// <inheritdoc/>
+    public void Dispose() => known?.Dispose();
+
+    /// <summary>The day, laid out with what the baker would change; or with a better one if there is.</summary>
+    /// <param name="frame">The pictures' room; no pictures without.</param>
+    /// <param name="changes">What the baker would change; nothing is kept.</param>
+    /// <returns>The day, or what cannot be changed so.</returns>
+    public async Task<Outcome<DayView>> Look(Frame? frame, ImmutableArray<ChangeLine> changes)
+    {
+        var (bakes, closed, kitchen, words) = (await Stand(), await Closed(), await kitchens.Get(), kitchens.Words);
+        var wrong = Wrong(bakes, closed);
+        var (proposal, fixes) = ((Proposal?)null, ImmutableArray<FixLine>.Empty);
+        if (!bakes.IsEmpty && (!wrong.IsEmpty || !changes.IsEmpty))
+        {
+            var changed = await Changed(bakes, changes);
+            if (!changed.Has(out var draft)) return changed.Problems;
+            var plan = await PlanFor(draft, changes, closed);
+            var held = Held(draft, plan.Now);
+            var left = Wrong(held, closed);
+            if (Better(bakes, held, closed) || !changes.IsEmpty)
+            {
+                var moves = Moves(bakes, held, words);
+                proposal = new(moves, left, string.Join(" ", moves.Select(m => $"{m.Bake:N}{m.Text}{m.To:HHmm}")), plan.Now.Proven, Figures(bakes), Figures(held), changes.IsEmpty ? null : Drawn(held, frame));
+            }
+            if (!(proposal is null ? wrong : left).IsEmpty) fixes = [.. (await plan.Fixes.Value).Select(f => new FixLine(new(bakes[f.Bake].Id, f.Kind, f.Id, f.At, f.Heat, f.Length), FixText(f, draft[f.Bake].Day.Spec, kitchen)))];
+        }
+        return new DayView(
+            [.. bakes.Select(b => View(b, kitchen, words))], wrong, proposal is { Moves.IsEmpty: true } && changes.IsEmpty ? null : proposal, fixes, HandsOf(bakes, words), OvensOf(bakes, words),
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
-            frame is null || bakes.IsEmpty ? null : StrandLayout.Of([.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))], frame));
+            before is not null, Drawn(bakes, frame));
+    }
+
+    private static Picture? Drawn(ImmutableArray<Standing> bakes, Frame? frame) =>
+        frame is null || bakes.IsEmpty ? null : StrandLayout.Of([.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))], frame);
+
+    private static DayFigures Figures(ImmutableArray<Standing> bakes)
+    {
+        var tables = bakes.Select(b => (b.Day.Timetable, Wanted: b.Day.Spec.ReadyBy ?? b.Day.Timetable.Ready)).ToList();
+        TimeSpan Sum(Func<(Timetable Timetable, DateTimeOffset Wanted), TimeSpan> of) => tables.Aggregate(TimeSpan.Zero, (sum, t) => of(t) is var one && one > TimeSpan.FromMinutes(1) ? sum + one : sum);
+        return new(Sum(t => t.Timetable.Ready - t.Wanted), Sum(t => t.Wanted - t.Timetable.Ready), tables.Min(t => t.Timetable.Slots.Where(s => s.IsOpen).Select(s => s.Start).DefaultIfEmpty(t.Timetable.Ready).Min()), tables.Max(t => t.Timetable.Ready));
+    }
+
+    // The bakes with what is changed; the day is not laid out again yet.
+    private async Task<Outcome<ImmutableArray<Standing>>> Changed(ImmutableArray<Standing> bakes, ImmutableArray<ChangeLine> changes)
+    {
+        var made = DayChange.Apply([.. bakes.Select(b => b.Day)], [.. changes.Select(c => new DayChange(bakes.Select((b, i) => (b.Id, i)).FirstOrDefault(b => b.Id == c.Bake, (default, -1)).Item2, c.Kind, c.Id, c.At, c.Heat, c.Length))], await kitchens.Get(), clock.GetUtcNow());
+        return made.Has(out var days) ? bakes.Select((b, i) => b with { Day = days[i] }).ToImmutableArray() : made.Problems;
     }
 
     /// <summary>How one more bake goes with those that are open; null when none is.</summary>
@@ -139,49 +228,66 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             Lines(DayCheck.Of([.. of.Select(b => b.Day)], now, closed).Where(f => f.Bake == of.Length - 1 || f.Other == of.Length - 1), of);
     }
 
-    /// <summary>Holds every bake to the better day.</summary>
+    /// <summary>Changes the day so and holds every bake to it.</summary>
+    /// <param name="changes">What the baker changes; none for the better day as it is.</param>
     /// <param name="quick">The quick plan does.</param>
-    /// <returns>How many bakes moved.</returns>
-    public async Task<int> Arrange(bool quick = false)
+    /// <returns>How many bakes moved, or what cannot be changed so.</returns>
+    public async Task<Outcome<int>> Arrange(ImmutableArray<ChangeLine> changes, bool quick = false)
     {
         var (bakes, closed, now, moved) = (await Stand(), await Closed(), clock.GetUtcNow(), 0);
         if (bakes.IsEmpty) return 0;
-        var days = bakes.Select(b => b.Day).ToImmutableArray();
-        var plan = quick ? DayPlan.Of(days, now, closed) : await Task.Run(() => DayPlan.Best(days, now, closed));
+        var changed = await Changed(bakes, changes);
+        if (!changed.Has(out var draft)) return changed.Problems;
+        var days = draft.Select(b => b.Day).ToImmutableArray();
+        using var enough = new CancellationTokenSource(LongestWait);
+        var plan = quick ? DayPlan.Of(days, now, closed) : await Task.Run(() => DayPlan.Best(days, now, closed, until: enough.Token));
         for (var i = 0; i < bakes.Length; i++)
         {
-            var (to, log) = (plan.Bakes[i], bakes[i].Stored!.Log);
-            if (Same(to, bakes[i].Day.SoFar.Arranged)) continue;
-            if (await book.Tell(bakes[i].Id, Guid.NewGuid(), log.Position, Arranged.Of(to), now) is Told.Kept) moved++;
+            if (!ReferenceEquals(draft[i].Day.Spec, bakes[i].Day.Spec) && !await book.Replan(bakes[i].Id, Layout.Of(draft[i].Day.Spec, now).Plan, now)) continue;
+            if (await Hold(bakes[i], plan.Bakes[i], now)) moved++;
         }
+        if (moved > 0 && !quick) before = [.. bakes.Select(b => (b.Id, b.Stored!.Plan, b.Day.SoFar.Arranged))];
         return moved;
+    }
+
+    // Somebody waits; a large day goes on getting better the next time it is laid out. Ours.
+    private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(2);
+
+    private async Task<bool> Hold(Standing bake, Arrangement to, DateTimeOffset now) =>
+        !Same(to, bake.Day.SoFar.Arranged) && await book.Tell(bake.Id, Guid.NewGuid(), bake.Stored!.Log.Position, Arranged.Of(to), now) is Told.Kept;
+
+    // The day before it was last laid out anew, until the house stops: what was told stays told.
+    private ImmutableArray<(Guid Id, BakePlan Plan, Arrangement Held)>? before;
+
+    /// <summary>Holds every bake to what it was held to before the day was last laid out anew.</summary>
+    /// <returns>Whether there was anything to go back to.</returns>
+    public async Task<bool> Undo()
+    {
+        if (before is not { } back) return false;
+        var now = clock.GetUtcNow();
+        foreach (var bake in await Stand())
+            if (back.FirstOrDefault(b => b.Id == bake.Id) is { Plan: { } plan, Held: { } held })
+            {
+                if (!ReferenceEquals(plan, bake.Stored!.Plan)) await book.Replan(bake.Id, plan, now);
+                await Hold(bake, held, now);
+            }
+        before = null;
+        return true;
     }
 
     // More than these nobody reads. Ours.
     private const int MostFixes = 4;
 
-    private async Task<ImmutableArray<DayFix>> Fixes(ImmutableArray<Standing> bakes, Closed closed) =>
-        [.. DayFix.Of([.. bakes.Select(b => b.Day)], await kitchens.Get(), clock.GetUtcNow(), closed).Take(MostFixes)];
-
-    private static string FixText(DayFix fix) => fix.Kind switch
-    {
-        FixKind.Machine => $"{fix.Spec.Dough.Name} in the {fix.Spec.Machine.Name}",
-        FixKind.Oven => $"{fix.Spec.Dough.Name} in the {fix.Spec.Oven.Name}",
-        _ => $"{fix.Spec.Dough.Name} later, for",
-    };
-
-    /// <summary>Makes one of the changes offered, and lays the day out around it.</summary>
-    /// <param name="line">As offered.</param>
-    /// <returns>Whether it could still be made.</returns>
-    public async Task<bool> Fix(FixLine line)
-    {
-        var (bakes, closed, now) = (await Stand(), await Closed(), clock.GetUtcNow());
-        var fixes = await Fixes(bakes, closed);
-        if (fixes.FirstOrDefault(f => bakes[f.Bake].Id == line.Bake && f.Kind == line.Kind && FixText(f) == line.Text) is not { } fix) return false;
-        if (!await book.Replan(line.Bake, Layout.Of(fix.Spec, now).Plan, now)) return false;
-        await Arrange();
-        return true;
-    }
+    private static string FixText(DayChange fix, BakeSpec spec, Kitchen kitchen) =>
+        fix.Kind switch
+        {
+            ChangeKind.Machine => $"{spec.Dough.Name} in the {kitchen.Mixers.First(m => m.Id == fix.Id).Name}",
+            ChangeKind.Oven => $"{spec.Dough.Name} in the {kitchen.Ovens.First(o => o.Id == fix.Id).Name}",
+            ChangeKind.Place => $"{spec.Dough.Name} to proof: {kitchen.AllPlaces.First(p => p.Id == fix.Id).Name}",
+            ChangeKind.Bowl => $"{spec.Dough.Name} to rise in a bowl",
+            ChangeKind.FewerTrays => $"{spec.Dough.Name} with one tray less",
+            _ => $"{spec.Dough.Name} later, for",
+        };
 
     private bool Better(ImmutableArray<Standing> now, ImmutableArray<Standing> then, Closed closed)
     {
@@ -195,8 +301,10 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     }
 
     private static bool Same(Arrangement a, Arrangement b) =>
-        a.NotBefore.Count == b.NotBefore.Count && a.NotBefore.All(n => b.NotBefore.TryGetValue(n.Key, out var t) && t == n.Value)
-        && a.HotFrom.Count == b.HotFrom.Count && a.HotFrom.All(h => b.HotFrom.TryGetValue(h.Key, out var t) && t == h.Value);
+        Equal(a.NotBefore, b.NotBefore) && a.HotFrom.Count == b.HotFrom.Count && a.HotFrom.All(h => b.HotFrom.TryGetValue(h.Key, out var t) && t == h.Value)
+        && Equal(a.Pins, b.Pins) && Equal(a.Until, b.Until);
+
+    private static bool Equal(ImmutableDictionary<string, DateTimeOffset> a, ImmutableDictionary<string, DateTimeOffset> b) => a.Count == b.Count && a.All(n => b.TryGetValue(n.Key, out var t) && t == n.Value);
 
     private static ImmutableArray<MoveLine> Moves(ImmutableArray<Standing> now, ImmutableArray<Standing> then, Words words)
     {
@@ -235,17 +343,23 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         });
     }
 
-    private static DayBakeView View(Standing bake, Words words)
+    private static DayBakeView View(Standing bake, Kitchen kitchen, Words words)
     {
         var (spec, table) = (bake.Day.Spec, bake.Day.Timetable);
         var state = BakeState.Of(bake.Stored!.Plan, bake.Stored.Log, bake.Day.SoFar.Now);
         return new(bake.Id, spec.Dough.Name, Words.Bread(spec), table.Start, table.Ready, spec.ReadyBy, state.Status, string.Join(", ", spec.Dough.Allergens),
-            [.. Deciding.Of(table).Where(d => d.Slot.Step.Kind != StepKind.WeighIn && (d.Slot.End > d.Slot.Start || d.Held)).Select(d => new WhyLine(d.Slot.Start, d.Slot.End - d.Slot.Start, words.Of(d.Slot.Step, spec).Short, d.Held))]);
+            [.. Deciding.Of(table).Where(d => d.Slot.Step.Kind != StepKind.WeighIn && (d.Slot.End > d.Slot.Start || d.Held)).Select(d => new WhyLine(d.Slot.Start, d.Slot.End - d.Slot.Start, words.Of(d.Slot.Step, spec).Short, d.Held))],
+            bake.Day.SoFar.Steps.IsEmpty ? Making(spec, kitchen) : null);
     }
+
+    private static MakingView Making(BakeSpec spec, Kitchen kitchen) => new(
+        [.. kitchen.Mixers.Where(m => m.Refuses(spec.Formula) is null).Select(m => new Choosable(m.Id, m.Name))], spec.Machine.Id, [.. kitchen.Ovens.Select(o => new Choosable(o.Id, o.Name))], spec.Oven.Id,
+        [.. kitchen.AllPlaces.Select(p => new Choosable(p.Id, p.Name))], spec.Place.Id, spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => (Temperature?)b.Bread.Heat).FirstOrDefault(),
+        spec.After is { Early: true } bowl ? bowl.Bulk : null, spec.Cold, spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
 
     private static ImmutableArray<HandsLine> HandsOf(ImmutableArray<Standing> bakes, Words words) =>
         [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.Step.IsBeat && s.IsOpen && s.Step.Kind is not StepKind.WeighIn).Select(s =>
-            words.Of(s.Step, b.Day.Spec) is var phrase ? new HandsLine(s.Start, s.End - s.Start, b.Id, b.Day.Spec.Dough.Name, s.Step.Id, phrase.Short, phrase.Detail, phrase.Figure) : null!)).OrderBy(l => l.At)];
+            words.Of(s.Step, b.Day.Spec) is var phrase ? new HandsLine(s.Start, s.End - s.Start, b.Id, b.Day.Spec.Dough.Name, s.Step.Id, phrase.Short, phrase.Detail, phrase.Figure, b.Day.SoFar.Arranged.Pins.ContainsKey(s.Step.Id), s.Step.CanPin, Slack.Of(b.Day.Timetable, s)) : null!)).OrderBy(l => l.At)];
 
     private static ImmutableArray<OvenLine> OvensOf(ImmutableArray<Standing> bakes, Words words) =>
         [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.IsOpen && !s.Step.IsBeat && s.End > s.Start && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)).Select(s => new OvenLine(

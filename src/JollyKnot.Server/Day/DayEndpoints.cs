@@ -1,5 +1,5 @@
+using System.Collections.Immutable;
 using JollyKnot.Server.Bakes;
-
 using JollyKnot.Server.Guard;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -9,16 +9,31 @@ namespace JollyKnot.Server.Day;
 /// <param name="Moved">Bakes that moved.</param>
 public sealed record ArrangeAnswer(int Moved);
 
+/// <summary>What of the day is wanted.</summary>
+/// <param name="Frame">The pictures' room; no pictures without.</param>
+/// <param name="Changes">What the baker would change, one after the other.</param>
+public sealed record DayRequest(FrameRequest? Frame, ImmutableArray<ChangeLine>? Changes = null);
+
+/// <summary>How the day is laid out anew.</summary>
+/// <param name="Changes">What the baker changes, one after the other.</param>
+public sealed record ArrangeRequest(ImmutableArray<ChangeLine>? Changes = null);
+
 /// <summary>The day over HTTP.</summary>
 public static class DayEndpoints
 {
+    private static ImmutableArray<ChangeLine> Told(ImmutableArray<ChangeLine>? changes) => changes is { IsDefault: false } some ? some : [];
+
     /// <summary>Maps the day.</summary>
     public static void MapDay(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/day", async (FrameRequest frame, DayBoard board) => await board.Look(frame.ToFrame())).WithName("day").WithSummary("Every open bake together: what is wrong, a better day, hands and ovens.");
-        app.MapPost("/api/day/arrange", async (DayBoard board) => new ArrangeAnswer(await board.Arrange())).WithName("arrangeDay").WithSummary("Holds every bake to the better day.");
-        app.MapPost("/api/day/fix", async Task<Results<Ok<DayView>, ProblemHttpResult>> (FixLine line, DayBoard board) =>
-            await board.Fix(line) ? TypedResults.Ok(await board.Look(null)) : Problems.Conflict(new("gone", "", "The day has changed since; look at what is offered now."))).WithName("fixDay").WithSummary("Makes one of the changes offered, and lays the day out around it.");
-        app.MapGet("/api/day.ics", async (DayBoard board) => Results.Text(DayCalendar.Of(await board.Look(null)), "text/calendar; charset=utf-8")).WithName("dayCalendar").WithSummary("The day as a calendar with alarms, to be subscribed to.");
+        app.MapPost("/api/day", async Task<Results<Ok<DayView>, ProblemHttpResult>> (DayRequest request, DayBoard board) =>
+            await board.Look(request.Frame?.ToFrame(), Told(request.Changes)) is var seen && seen.Has(out var day) ? TypedResults.Ok(day) : Problems.Bad(seen.Problems))
+            .WithName("day").WithSummary("Every open bake together: what is wrong, a better day or the day with these changes, hands and ovens. Nothing is kept.");
+        app.MapPost("/api/day/arrange", async Task<Results<Ok<ArrangeAnswer>, ProblemHttpResult>> (ArrangeRequest request, DayBoard board) =>
+            await board.Arrange(Told(request.Changes)) is var done && done.Has(out var moved) ? TypedResults.Ok(new ArrangeAnswer(moved)) : Problems.Bad(done.Problems))
+            .WithName("arrangeDay").WithSummary("Changes the day so, and holds every bake to the best day that can be found.");
+        app.MapPost("/api/day/undo", async Task<Results<NoContent, ProblemHttpResult>> (DayBoard board) =>
+            await board.Undo() ? TypedResults.NoContent() : Problems.Conflict(new("nothing", "", "There is nothing to go back to."))).WithName("undoDay").WithSummary("Back to the day before it was last laid out anew.");
+        app.MapGet("/api/day.ics", async (DayBoard board) => Results.Text(DayCalendar.Of((await board.Look(null, [])).Value), "text/calendar; charset=utf-8")).WithName("dayCalendar").WithSummary("The day as a calendar with alarms, to be subscribed to.");
     }
 }

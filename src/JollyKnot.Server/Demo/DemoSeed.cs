@@ -58,7 +58,7 @@ public static class DemoSeed
             cafe.Add(Guid.NewGuid());
             await bakes.Add(cafe[^1], Layout.Of(Spec(dough, family, "counter", pieces, machine, ready, now), now).Plan, now);
         }
-        await services.GetRequiredService<DayBoard>().Arrange(quick: true);
+        await services.GetRequiredService<DayBoard>().Arrange([], quick: true);
         await settings.Set(Key, new Seeded(underWay, position, now, [.. cafe]));
     }
 

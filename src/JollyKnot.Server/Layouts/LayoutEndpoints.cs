@@ -111,7 +111,7 @@ public static class LayoutEndpoints
             var (layout, _, problem) = await planner.LayOut(request.Layout, "layout.");
             if (problem is not null) return problem;
             await book.Add(request.Id, layout!.Plan, clock.GetUtcNow());
-            if (request.Arrange) await board.Arrange();
+            if (request.Arrange) await board.Arrange([]);
             return TypedResults.Ok(BakeEndpoints.View((await book.Find(request.Id))!, clock, keeper.Words));
         }).WithName("addBake");
     }

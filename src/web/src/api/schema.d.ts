@@ -61,7 +61,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Every open bake together: what is wrong, a better day, hands and ovens. */
+        /** Every open bake together: what is wrong, a better day or the day with these changes, hands and ovens. Nothing is kept. */
         post: operations["day"];
         delete?: never;
         options?: never;
@@ -78,7 +78,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Holds every bake to the better day. */
+        /** Changes the day so, and holds every bake to the best day that can be found. */
         post: operations["arrangeDay"];
         delete?: never;
         options?: never;
@@ -86,7 +86,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/day/fix": {
+    "/api/day/undo": {
         parameters: {
             query?: never;
             header?: never;
@@ -95,8 +95,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Makes one of the changes offered, and lays the day out around it. */
-        post: operations["fixDay"];
+        /** Back to the day before it was last laid out anew. */
+        post: operations["undoDay"];
         delete?: never;
         options?: never;
         head?: never;
@@ -786,18 +786,8 @@ export interface components {
             /** Format: int32 */
             moved: number;
         };
-        Awake: {
-            /**
-             * Format: double
-             * @description A number of seconds.
-             */
-            from: number;
-            /**
-             * Format: double
-             * @description A number of seconds.
-             */
-            to: number;
-            isDay?: boolean;
+        ArrangeRequest: {
+            changes?: null | components["schemas"]["ChangeLine"][];
         };
         BakeChoice: {
             machineId: string;
@@ -836,6 +826,12 @@ export interface components {
                 [key: string]: string;
             };
             hotFrom: Record<string, never>;
+            pins?: null | {
+                [key: string]: string;
+            };
+            until?: null | {
+                [key: string]: string;
+            };
             /** Format: date-time */
             at?: null | string;
         };
@@ -1090,6 +1086,26 @@ export interface components {
             type: "butter-to-oil";
             oil: string;
         };
+        /** @enum {unknown} */
+        ChangeKind: "pin" | "unpin" | "machine" | "oven" | "place" | "bowl" | "heat" | "fridge" | "fewer-trays" | "ready-by";
+        ChangeLine: {
+            /** Format: uuid */
+            bake: string;
+            kind: components["schemas"]["ChangeKind"];
+            id?: null | string;
+            /** Format: date-time */
+            at?: null | string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat?: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            length?: null | number;
+        };
         ChangeMilkToDried: {
             /** @enum {string} */
             type: "milk-to-dried";
@@ -1202,6 +1218,10 @@ export interface components {
             before: string[];
         };
         Choice: {
+            id: string;
+            name: string;
+        };
+        Choosable: {
             id: string;
             name: string;
         };
@@ -1387,9 +1407,30 @@ export interface components {
             status: components["schemas"]["BakeStatus"];
             allergens: string;
             why: components["schemas"]["WhyLine"][];
+            making: null | components["schemas"]["MakingView"];
+        };
+        DayFigures: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            late: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            waits: number;
+            /** Format: date-time */
+            begins: string;
+            /** Format: date-time */
+            ends: string;
+        };
+        DayRequest: {
+            frame: null | components["schemas"]["FrameRequest"];
+            changes?: null | components["schemas"]["ChangeLine"][];
         };
         /** @enum {unknown} */
-        DayTrouble: "hands" | "away" | "machine" | "oven-heat" | "racks" | "dough-in-oven" | "over" | "late";
+        DayTrouble: "hands" | "away" | "machine" | "quiet" | "oven-heat" | "racks" | "dough-in-oven" | "pinned" | "over" | "late";
         DayView: {
             bakes: components["schemas"]["DayBakeView"][];
             findings: components["schemas"]["FindingLine"][];
@@ -1398,6 +1439,7 @@ export interface components {
             hands: components["schemas"]["HandsLine"][];
             ovens: components["schemas"]["OvenLine"][];
             cautions: string[];
+            canUndo: boolean;
             picture: null | components["schemas"]["Picture"];
         };
         /**
@@ -1575,15 +1617,9 @@ export interface components {
              */
             toDoubled: null | number;
         };
-        /** @enum {unknown} */
-        FixKind: "machine" | "oven" | "later";
         FixLine: {
-            /** Format: uuid */
-            bake: string;
-            kind: components["schemas"]["FixKind"];
+            change: components["schemas"]["ChangeLine"];
             text: string;
-            /** Format: date-time */
-            at: null | string;
         };
         Footprint: {
             /**
@@ -1667,6 +1703,18 @@ export interface components {
             /** Format: int32 */
             utcOffsetMinutes: number;
         };
+        Grip: {
+            /** Format: int32 */
+            bake: number;
+            step: string;
+            kind: components["schemas"]["StepKind"];
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         HandsLine: {
             /** Format: date-time */
             at: string;
@@ -1682,6 +1730,13 @@ export interface components {
             text: string;
             detail: string;
             figure: null | components["schemas"]["Figure"];
+            pinned: boolean;
+            canPin: boolean;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            slack: null | number;
         };
         HandsMark: {
             /** Format: double */
@@ -1832,7 +1887,9 @@ export interface components {
             tins?: components["schemas"]["Tin"][];
             places?: components["schemas"]["Place"][];
             griddle?: null | components["schemas"]["Tin"];
-            awake?: null | components["schemas"]["Awake"];
+            awake?: null | components["schemas"]["OpenHours"];
+            machinesRun?: null | components["schemas"]["OpenHours"];
+            gone?: components["schemas"]["TimeBand"][];
             vessels?: components["schemas"]["Vessel"][];
         };
         KitchenPrices: {
@@ -2171,6 +2228,14 @@ export interface components {
             note: null | string;
             source: null | components["schemas"]["DoughVersion"];
         };
+        LooseEnd: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            y: number;
+        };
         Machine: {
             id: string;
             name: string;
@@ -2262,6 +2327,30 @@ export interface components {
             byHand: boolean;
             programs: components["schemas"]["ProgramView"][];
         };
+        MakingView: {
+            machines: components["schemas"]["Choosable"][];
+            machine: string;
+            ovens: components["schemas"]["Choosable"][];
+            oven: string;
+            places: components["schemas"]["Choosable"][];
+            place: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            bowl: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            fridge: null | number;
+            trays: boolean;
+        };
         /**
          * @default grams
          * @enum {unknown}
@@ -2292,6 +2381,19 @@ export interface components {
             layout: components["schemas"]["LayoutRequest"];
             /** @default false */
             arrange: boolean;
+        };
+        OpenHours: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            to: number;
+            isDay?: boolean;
         };
         Oven: {
             id: string;
@@ -2508,6 +2610,8 @@ export interface components {
             hands: components["schemas"]["HandsMark"][];
             windows: components["schemas"]["WindowMark"][];
             labels: components["schemas"]["Label"][];
+            taut: components["schemas"]["TautLine"][];
+            grips: components["schemas"]["Grip"][];
         };
         Piece: {
             /** Format: int32 */
@@ -2681,6 +2785,10 @@ export interface components {
             moves: components["schemas"]["MoveLine"][];
             left: components["schemas"]["FindingLine"][];
             key: string;
+            proven: boolean;
+            was: components["schemas"]["DayFigures"];
+            then: components["schemas"]["DayFigures"];
+            picture: null | components["schemas"]["Picture"];
         };
         PutOnScale: {
             /**
@@ -3027,6 +3135,12 @@ export interface components {
             position: number;
             short: string;
         };
+        TautLine: {
+            /** Format: int32 */
+            bake: number;
+            points: components["schemas"]["Point"][];
+            loose: components["schemas"]["LooseEnd"][];
+        };
         TellAnswer: {
             /** Format: int32 */
             position: number;
@@ -3045,6 +3159,12 @@ export interface components {
          * @enum {unknown}
          */
         TemperatureUnit: "celsius" | "fahrenheit";
+        TimeBand: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+        };
         Tin: {
             id: string;
             name: string;
@@ -3287,7 +3407,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FrameRequest"];
+                "application/json": components["schemas"]["DayRequest"];
             };
         };
         responses: {
@@ -3309,7 +3429,11 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrangeRequest"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -3322,27 +3446,21 @@ export interface operations {
             };
         };
     };
-    fixDay: {
+    undoDay: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FixLine"];
-            };
-        };
+        requestBody?: never;
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["DayView"];
-                };
+                content?: never;
             };
         };
     };

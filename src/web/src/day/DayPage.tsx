@@ -1,15 +1,47 @@
-// The day in full: every dough together, what is in whose way, minute by minute for the hands, what the ovens do, and why.
+// The day in full: every dough together, what is in whose way, what the hands and the ovens do, and why; all of it can be changed.
+import { useState } from 'react';
 import { Link } from 'react-router';
+import { bakesChanged, http, type Schemas, type Trouble } from '../api/client';
 import { clockTime, span } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
+import { Grips } from '../strands/Grips';
 import { StrandPicture } from '../strands/StrandPicture';
-import { TroublesOf } from './Troubles';
+import { Away } from './Away';
+import { Draft } from './Draft';
+import { HandsTable } from './HandsTable';
+import { Making } from './Making';
+import { Fixes, TroublesOf } from './Troubles';
 import { useDay } from './useDay';
+import { useDraft } from './useDraft';
 
 export default function DayPage() {
   const [ref, width] = useWidth<HTMLDivElement>();
-  const { data, error, refetch } = useDay(width);
+  const { changes, add, back, forget } = useDraft();
+  const { data, error, refetch } = useDay(width, changes);
+  const plain = useDay(error && changes.length > 0 ? width : 0);
+  const [why, setWhy] = useState<number | null>(null);
+  const day = data ?? plain.data;
+  const problem = error && changes.length > 0 ? (error as unknown as Trouble).problems?.[0]?.reason : undefined;
+  const drafted = changes.length > 0 && !problem ? (day?.proposal ?? null) : null;
+  const title = `The day: ${day?.bakes.map((b) => b.title).join(', ')}`;
+  const gripped = (picture: Schemas['Picture']) => (
+    <Grips
+      picture={picture}
+      name={(g) => {
+        const bake = day?.bakes[g.bake];
+        return `${day?.hands.find((h) => h.bake === bake?.id && h.step === g.step)?.text ?? g.kind}, ${bake?.title}`;
+      }}
+      move={(g, at) => {
+        const bake = day?.bakes[g.bake];
+        if (bake) add({ bake: bake.id, kind: 'pin', id: g.step, at });
+      }}
+    />
+  );
+  async function undo() {
+    await http.POST('/api/day/undo');
+    bakesChanged();
+  }
   return (
     <>
       <div className="book-head">
@@ -20,43 +52,52 @@ export default function DayPage() {
         <a className="button" href="/api/day.ics">
           Calendar
         </a>
+        {day?.canUndo && changes.length === 0 && (
+          <button className="button" onClick={() => void undo()}>
+            As it was before
+          </button>
+        )}
         <Link className="button do" to="/bench">
           To the bench
         </Link>
       </div>
-      {data && <TroublesOf day={data} />}
-      <div className="picture-box" ref={ref}>
-        {data?.picture && (
-          <StrandPicture picture={data.picture} title={`The day: ${data.bakes.map((b) => b.title).join(', ')}`} />
+      {day && changes.length === 0 && <TroublesOf day={day} change={add} />}
+      {changes.length > 0 && (
+        <>
+          <Draft changes={changes} proposal={drafted} problem={problem} back={back} forget={forget} />
+          {drafted && day && <Fixes fixes={day.fixes} change={add} />}
+        </>
+      )}
+      <div ref={ref} className="pictures">
+        {drafted?.picture && (
+          <figure className="picture-box">
+            <figcaption>As it would be</figcaption>
+            <div className="gripped">
+              <StrandPicture picture={drafted.picture} title={`As it would be. ${title}`} taut={why} />
+              {gripped(drafted.picture)}
+            </div>
+          </figure>
         )}
-        {!data && <Loading error={error} retry={() => void refetch()} />}
+        {day?.picture && (
+          <figure className="picture-box">
+            {drafted && <figcaption>As it is</figcaption>}
+            <div className="gripped">
+              <StrandPicture picture={day.picture} title={title} taut={why} />
+              {!drafted && gripped(day.picture)}
+            </div>
+          </figure>
+        )}
+        {!day && <Loading error={error} retry={() => void refetch()} />}
       </div>
-      {data?.bakes.length === 0 && <p className="card">Nothing is planned. Lay a bake out first.</p>}
-      {data && data.bakes.length > 0 && (
+      {day?.bakes.length === 0 && <p className="card">Nothing is planned. Lay a bake out first.</p>}
+      {day && day.bakes.length > 0 && (
         <div className="columns">
-          <section className="card" aria-label="What the hands do">
-            <h2>What the hands do</h2>
-            <table className="plain">
-              <tbody>
-                {data.hands.map((h) => (
-                  <tr key={h.bake + h.step}>
-                    <td className="num">
-                      <b>{clockTime(h.at)}</b>
-                    </td>
-                    <td>
-                      {h.text} <span className="muted">· {h.title}</span>
-                    </td>
-                    <td className="num muted">{h.length >= 60 ? span(h.length * 1000) : ''}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </section>
+          <HandsTable hands={day.hands} changes={changes} add={add} />
           <div className="stack">
             <section className="card" aria-label="What the ovens do">
               <h2>What the ovens do</h2>
               <ul className="lines">
-                {data.ovens.map((o) => (
+                {day.ovens.map((o) => (
                   <li key={o.oven + o.from + o.text}>
                     <b className="num">
                       {clockTime(o.from)} to {clockTime(o.to)}
@@ -66,14 +107,20 @@ export default function DayPage() {
                 ))}
               </ul>
             </section>
-            {data.bakes.map((b) => (
-              <details key={b.id} className="card why">
+            {day.bakes.map((b, i) => (
+              <details
+                key={b.id}
+                className="card why"
+                open={why === i}
+                onToggle={(e) => setWhy(e.currentTarget.open ? i : why === i ? null : why)}
+              >
                 <summary>
-                  Why {b.title} begins at {clockTime(b.start)}
+                  {b.title}: {clockTime(b.start)} to {clockTime(b.ready)}
                 </summary>
+                <Making bake={b} changes={changes} add={add} />
                 <p className="muted">
-                  Ready {clockTime(b.ready)}
-                  {b.wanted ? `, wanted ${clockTime(b.wanted)}` : ''}. These leave no slack:
+                  Why it begins at {clockTime(b.start)}: ready {clockTime(b.ready)}
+                  {b.wanted ? `, wanted ${clockTime(b.wanted)}` : ''}, and these leave no slack.
                 </p>
                 <ol className="lines">
                   {b.why.map((w) => (
@@ -86,6 +133,7 @@ export default function DayPage() {
                 </ol>
               </details>
             ))}
+            <Away />
           </div>
         </div>
       )}

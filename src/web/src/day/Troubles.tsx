@@ -1,15 +1,25 @@
-// What is wrong with the day, and the better day in one touch; or left as it is.
+// What is wrong with the day, and the better day in one touch; or left as it is. And the one change that would do.
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { bakesChanged, http, type Schemas } from '../api/client';
 import { clockTime } from '../api/clock';
+import { Left, Moves } from './Draft';
 import { useDay } from './useDay';
+import { useDraft, type Change } from './useDraft';
 
+/** On the first screen: a change that would do opens the day with it. */
 export function Troubles() {
   const { data } = useDay(800);
-  return data ? <TroublesOf day={data} /> : null;
+  const draft = useDraft();
+  const navigate = useNavigate();
+  function change(to: Change) {
+    draft.add(to);
+    void navigate('/day');
+  }
+  return data ? <TroublesOf day={data} change={change} /> : null;
 }
 
-export function TroublesOf({ day }: { day: Schemas['DayView'] }) {
+export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (to: Change) => void }) {
   const [declined, setDeclined] = useState(() => sessionStorage.getItem('declined'));
   const [busy, setBusy] = useState(false);
   const { findings, proposal } = day;
@@ -17,13 +27,7 @@ export function TroublesOf({ day }: { day: Schemas['DayView'] }) {
   const offered = proposal && proposal.key !== declined ? proposal : null;
   async function take() {
     setBusy(true);
-    await http.POST('/api/day/arrange');
-    setBusy(false);
-    bakesChanged();
-  }
-  async function fix(line: Schemas['FixLine']) {
-    setBusy(true);
-    await http.POST('/api/day/fix', { body: line });
+    await http.POST('/api/day/arrange', { body: { changes: [] } });
     setBusy(false);
     bakesChanged();
   }
@@ -39,19 +43,8 @@ export function TroublesOf({ day }: { day: Schemas['DayView'] }) {
       {offered && (
         <div className="offer">
           <h3>Laid out anew</h3>
-          <ul className="lines">
-            {offered.moves.map((m) => (
-              <li key={m.bake + m.text + m.to}>
-                {m.text} <span className="muted">({m.title})</span>:{' '}
-                <b className="num">
-                  {clockTime(m.from)} → {clockTime(m.to)}
-                </b>
-              </li>
-            ))}
-          </ul>
-          {offered.left.length > 0 && (
-            <p className="muted">Still: {offered.left.map((f) => `${clockTime(f.at)} ${f.text}`).join(' ')}</p>
-          )}
+          <Moves moves={offered.moves} />
+          <Left left={offered.left} />
           <div className="choices">
             <button className="button do" disabled={busy} onClick={() => void take()}>
               Lay the day out so
@@ -68,16 +61,21 @@ export function TroublesOf({ day }: { day: Schemas['DayView'] }) {
           </div>
         </div>
       )}
-      {day.fixes.length > 0 && (
-        <div className="choices" role="group" aria-label="One change that would do">
-          <span>One change that would do:</span>
-          {day.fixes.map((f) => (
-            <button key={f.bake + f.text} className="button" disabled={busy} onClick={() => void fix(f)}>
-              {f.text} {f.at && clockTime(f.at)}
-            </button>
-          ))}
-        </div>
-      )}
+      <Fixes fixes={day.fixes} change={change} />
     </section>
+  );
+}
+
+export function Fixes({ fixes, change }: { fixes: Schemas['FixLine'][]; change: (to: Change) => void }) {
+  if (fixes.length === 0) return null;
+  return (
+    <div className="choices" role="group" aria-label="One change that would do">
+      <span>One change that would do:</span>
+      {fixes.map((f) => (
+        <button key={f.change.bake + f.text} className="button" onClick={() => change(f.change)}>
+          {f.text} {f.change.kind === 'ready-by' && f.change.at && clockTime(f.change.at)}
+        </button>
+      ))}
+    </div>
   );
 }

@@ -1,11 +1,16 @@
-import { api } from '../api/client';
+import { api, type Schemas } from '../api/client';
 import { houseSpeed, utcOffsetMinutes } from '../api/clock';
 
-/** The day in full, for a picture this wide. */
-export const useDay = (width: number) =>
+/** The day in full, for pictures this wide, with what would be changed. */
+export const useDay = (width: number, changes: Schemas['ChangeLine'][] = []) =>
   api.useQuery(
     'post',
     '/api/day',
-    { body: { width, slim: width < 640, utcOffsetMinutes: utcOffsetMinutes() } },
-    { enabled: width > 0, placeholderData: (before) => before, refetchInterval: houseSpeed() > 1 ? 3000 : 30000 },
+    { body: { frame: { width, slim: width < 640, utcOffsetMinutes: utcOffsetMinutes() }, changes } },
+    {
+      enabled: width > 0,
+      placeholderData: (before) => before,
+      refetchInterval: houseSpeed() > 1 ? 3000 : 30000,
+      retry: false,
+    },
   );

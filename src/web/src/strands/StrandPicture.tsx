@@ -26,7 +26,18 @@ const curve = (points: Point[]) =>
     .join('');
 const outline = (points: Point[]) => 'M' + points.map((p) => `${p.x} ${p.y}`).join('L') + 'Z';
 
-export function StrandPicture({ picture, title, hideNow }: { picture: Picture; title: string; hideNow?: boolean }) {
+export function StrandPicture({
+  picture,
+  title,
+  hideNow,
+  taut,
+}: {
+  picture: Picture;
+  title: string;
+  hideNow?: boolean;
+  /** The bake whose chain is drawn taut. */
+  taut?: number | null;
+}) {
   const { width, height, lanes } = picture;
   const slim = picture.left < 50;
   const last = lanes.at(-1);
@@ -53,7 +64,7 @@ export function StrandPicture({ picture, title, hideNow }: { picture: Picture; t
       {picture.ticks.map((tick) => (
         <g key={tick}>
           <line x1={at(tick)} x2={at(tick)} y1={lanes[0]?.top} y2={bottom} stroke="var(--ink)" opacity={0.14} />
-          {(slim || nowX === null || Math.abs(nowX - at(tick)) > 54) && (
+          {at(tick) > (slim ? 18 : 0) && (slim || nowX === null || Math.abs(nowX - at(tick)) > 54) && (
             <text
               x={at(tick)}
               y={slim ? 10 : 20}
@@ -104,6 +115,23 @@ export function StrandPicture({ picture, title, hideNow }: { picture: Picture; t
           })}
         </g>
       ))}
+      {picture.taut
+        .filter((t) => t.bake === taut)
+        .map((t) => (
+          <g key={t.bake} fill="none">
+            <path d={curve(t.points)} stroke="var(--card)" strokeWidth={slim ? 4 : 6} opacity={0.8} />
+            <path d={curve(t.points)} stroke="var(--now)" strokeWidth={slim ? 2 : 3} />
+            {t.loose.map((l) => (
+              <path
+                key={l.from}
+                d={`M${l.from} ${l.y}Q${(l.from + l.to) / 2} ${l.y + 18} ${l.to} ${l.y}`}
+                stroke="var(--now)"
+                strokeWidth={2}
+                strokeDasharray="3 4"
+              />
+            ))}
+          </g>
+        ))}
       {picture.hands.map((mark, i) => (
         <rect
           key={i}

@@ -1,0 +1,60 @@
+// When nobody is in: kept in the kitchen, and every day is laid out around it.
+import { useState } from 'react';
+import { api, bakesChanged, http, queries, type Schemas } from '../api/client';
+import { calendarDay, clockTime, houseNow } from '../api/clock';
+import { TimeField } from './TimeField';
+
+const hour = 3600000;
+
+export function Away() {
+  const { data } = api.useQuery('get', '/api/kitchen/setup');
+  if (!data) return null;
+  const gone = (data.gone ?? []).filter((g) => Date.parse(g.to) > houseNow());
+  const keep = async (to: Schemas['TimeBand'][]) => {
+    await http.PUT('/api/kitchen/setup', { body: { ...data, gone: to } });
+    await queries.invalidateQueries({ predicate: (q) => q.queryKey[1] === '/api/kitchen/setup' });
+    bakesChanged();
+  };
+  return (
+    <section className="card" aria-label="Nobody in">
+      <h2>Nobody in</h2>
+      <ul className="lines">
+        {gone.map((g, i) => (
+          <Band
+            key={g.from + g.to}
+            band={g}
+            set={(to) => void keep(gone.with(i, to))}
+            drop={() => void keep(gone.filter((x) => x !== g))}
+          />
+        ))}
+      </ul>
+      <button
+        className="button small"
+        onClick={() => {
+          const from = Math.ceil(houseNow() / hour) * hour;
+          void keep([...gone, { from: new Date(from).toISOString(), to: new Date(from + hour).toISOString() }]);
+        }}
+      >
+        Away for a while
+      </button>
+    </section>
+  );
+}
+
+function Band({ band, set, drop }: { band: Schemas['TimeBand']; set: (to: Schemas['TimeBand']) => void; drop: () => void }) {
+  const [wrong, setWrong] = useState(false);
+  const change = (to: Schemas['TimeBand']) => {
+    setWrong(Date.parse(to.to) <= Date.parse(to.from));
+    if (Date.parse(to.to) > Date.parse(to.from)) set(to);
+  };
+  return (
+    <li>
+      {calendarDay(band.from)} from <TimeField label="Away from" at={band.from} set={(from) => change({ ...band, from })} /> to{' '}
+      <TimeField label="Away until" at={band.to} set={(to) => change({ ...band, to })} />{' '}
+      <button className="button small quiet" onClick={drop} aria-label={`Not away at ${clockTime(band.from)}`}>
+        in after all
+      </button>
+      {wrong && <span className="problem"> From one time to a later one.</span>}
+    </li>
+  );
+}

@@ -1,0 +1,63 @@
+// What the hands do, minute by minute. A time typed here is wanted then, and the rest moves around it.
+import type { Schemas } from '../api/client';
+import { clockTime, span } from '../api/clock';
+import { TimeField } from './TimeField';
+import type { Change } from './useDraft';
+
+export function HandsTable({
+  hands,
+  changes,
+  add,
+}: {
+  hands: Schemas['HandsLine'][];
+  changes: Change[];
+  add: (change: Change) => void;
+}) {
+  const pinOf = (h: Schemas['HandsLine']) => {
+    const changed = changes.find((c) => c.bake === h.bake && c.id === h.step && (c.kind === 'pin' || c.kind === 'unpin'));
+    return changed ? (changed.kind === 'pin' ? changed.at : null) : h.pinned ? h.at : null;
+  };
+  return (
+    <section className="card" aria-label="What the hands do">
+      <h2>What the hands do</h2>
+      <table className="plain">
+        <tbody>
+          {hands.map((h) => {
+            const pin = pinOf(h);
+            return (
+              <tr key={h.bake + h.step}>
+                <td className="num">
+                  {h.canPin ? (
+                    <TimeField
+                      label={`${h.text}, ${h.title}: at`}
+                      at={pin ?? h.at}
+                      set={(at) => add({ bake: h.bake, kind: 'pin', id: h.step, at })}
+                    />
+                  ) : (
+                    <b>{clockTime(h.at)}</b>
+                  )}
+                </td>
+                <td>
+                  {h.text} <span className="muted">· {h.title}</span>
+                  {pin && (
+                    <button
+                      className="button small quiet"
+                      onClick={() => add({ bake: h.bake, kind: 'unpin', id: h.step })}
+                      aria-label={`${h.text}, ${h.title}: any time`}
+                    >
+                      pinned
+                    </button>
+                  )}
+                </td>
+                <td className="num muted">
+                  {h.length >= 60 ? span(h.length * 1000) : ''}
+                  {h.slack ? <small> {span(h.slack * 1000)} slack</small> : null}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

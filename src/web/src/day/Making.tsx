@@ -1,0 +1,82 @@
+// How a bake that has not begun is made: every choice is tried on the day at once, and nothing is done yet.
+import { InputNumber, Select } from 'antd';
+import type { Schemas } from '../api/client';
+import { Field } from '../parts/Field';
+import { TimeField } from './TimeField';
+import type { Change } from './useDraft';
+
+type Kind = Change['kind'];
+const hour = 3600;
+const bowl = hour;
+
+export function Making({
+  bake,
+  changes,
+  add,
+}: {
+  bake: Schemas['DayBakeView'];
+  changes: Change[];
+  add: (change: Change) => void;
+}) {
+  const { making } = bake;
+  if (!making) return null;
+  const id = (name: string) => `${bake.id}-${name}`;
+  const changed = (kind: Kind) => changes.find((c) => c.bake === bake.id && c.kind === kind);
+  const pick = (name: string, kind: Kind, label: string, now: string, of: Schemas['Choosable'][]) => (
+    <Field id={id(name)} label={label}>
+      <Select
+        id={id(name)}
+        value={changed(kind)?.id ?? now}
+        onChange={(to) => add({ bake: bake.id, kind, id: to })}
+        options={of.map((c) => ({ value: c.id, label: c.name }))}
+      />
+    </Field>
+  );
+  const spanOf = (kind: Kind, now: number | null | undefined) => {
+    const to = changed(kind);
+    return to ? (to.length ?? null) : (now ?? null);
+  };
+  const wanted = changed('ready-by')?.at ?? bake.wanted ?? bake.ready;
+  return (
+    <div className="making">
+      <Field id={id('wanted')} label="Wanted at">
+        <TimeField label={`${bake.title}: wanted at`} at={wanted} set={(at) => add({ bake: bake.id, kind: 'ready-by', at })} />
+      </Field>
+      {pick('machine', 'machine', 'Machine', making.machine, making.machines)}
+      {making.ovens.length > 1 && pick('oven', 'oven', 'Oven', making.oven, making.ovens)}
+      {pick('place', 'place', 'Proof', making.place, making.places)}
+      {making.heat != null && (
+        <Field id={id('heat')} label="Oven, °C">
+          <InputNumber
+            id={id('heat')}
+            step={5}
+            value={changed('heat')?.heat ?? making.heat}
+            onChange={(to) => to && add({ bake: bake.id, kind: 'heat', heat: to })}
+          />
+        </Field>
+      )}
+      <Field id={id('fridge')} label="In the fridge first, h">
+        <InputNumber
+          id={id('fridge')}
+          min={0}
+          value={(spanOf('fridge', making.fridge) ?? 0) / hour}
+          onChange={(to) => add({ bake: bake.id, kind: 'fridge', length: to ? to * hour : null })}
+        />
+      </Field>
+      <div className="choices">
+        <button
+          className="button small"
+          aria-pressed={spanOf('bowl', making.bowl) !== null}
+          onClick={() => add({ bake: bake.id, kind: 'bowl', length: spanOf('bowl', making.bowl) === null ? bowl : null })}
+        >
+          Rise in a bowl
+        </button>
+        {making.trays && (
+          <button className="button small" onClick={() => add({ bake: bake.id, kind: 'fewer-trays' })}>
+            One tray less
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,57 @@
+// Steps to take hold of, over the picture of the day: pulled along, or moved by the arrow keys in steps of five minutes.
+import { useState } from 'react';
+import type { Schemas } from '../api/client';
+import { clockTime, houseNow } from '../api/clock';
+
+const grain = 5 * 60000;
+
+export function Grips({
+  picture,
+  name,
+  move,
+}: {
+  picture: Schemas['Picture'];
+  name: (grip: Schemas['Grip']) => string;
+  move: (grip: Schemas['Grip'], at: string) => void;
+}) {
+  const [held, setHeld] = useState<{ grip: Schemas['Grip']; from: number; by: number } | null>(null);
+  const perPixel = (Date.parse(picture.to) - Date.parse(picture.from)) / (picture.right - picture.left);
+  const later = (grip: Schemas['Grip'], by: number) =>
+    Math.max(houseNow() + 60000, Math.round((Date.parse(grip.at) + by) / grain) * grain);
+  return picture.grips.map((grip) => {
+    const mine = held?.grip === grip ? held : null;
+    const at = mine ? later(grip, mine.by * perPixel) : Date.parse(grip.at);
+    return (
+      <button
+        key={`${grip.bake} ${grip.step}`}
+        className={mine ? 'grip held' : 'grip'}
+        role="slider"
+        aria-label={name(grip)}
+        aria-valuenow={Math.round(at / 60000)}
+        aria-valuetext={clockTime(at)}
+        style={{
+          left: `${((grip.x + (mine?.by ?? 0)) / picture.width) * 100}%`,
+          top: `${(grip.y / picture.height) * 100}%`,
+        }}
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          setHeld({ grip, from: e.clientX, by: 0 });
+        }}
+        onPointerMove={(e) => mine && setHeld({ ...mine, by: e.clientX - mine.from })}
+        onPointerUp={() => {
+          if (mine && Math.abs(mine.by) > 3) move(grip, new Date(at).toISOString());
+          setHeld(null);
+        }}
+        onPointerCancel={() => setHeld(null)}
+        onKeyDown={(e) => {
+          const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -6, PageUp: 6 }[e.key];
+          if (!by) return;
+          e.preventDefault();
+          move(grip, new Date(later(grip, by * grain)).toISOString());
+        }}
+      >
+        {mine && <span className="grip-time">{clockTime(at)}</span>}
+      </button>
+    );
+  });
+}
