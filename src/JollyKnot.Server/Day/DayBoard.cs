@@ -185,7 +185,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             if (Better(bakes, held, closed) || !changes.IsEmpty)
             {
                 var moves = Moves(bakes, held, words);
-                proposal = new(moves, left, string.Join(" ", moves.Select(m => $"{m.Bake:N}{m.Text}{m.To:HHmm}")), plan.Now.Proven, Figures(bakes), Figures(held), changes.IsEmpty ? null : Drawn(held, frame));
+                proposal = new(moves, left, string.Join(" ", moves.Select(m => $"{m.Bake:N} {m.Text} {(m.To > m.From ? "later" : "sooner")}")), plan.Now.Proven, Figures(bakes), Figures(held), changes.IsEmpty ? null : Drawn(held, frame));
             }
             if (!(proposal is null ? wrong : left).IsEmpty) fixes = [.. (await plan.Fixes.Value).Select(f => new FixLine(new(bakes[f.Bake].Id, f.Kind, f.Id, f.At, f.Heat, f.Length), FixText(f, draft[f.Bake].Day.Spec, kitchen)))];
         }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
@@ -9,24 +10,34 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace JollyKnot.Server.Today;
 
+/// <summary>What comes next in one of the bakes.</summary>
+public sealed record NextLine(Guid Bake, string Title, string Step, string Text, DateTimeOffset At);
+
 /// <summary>The day.</summary>
 /// <param name="Name">The household's name for itself or its day.</param>
 /// <param name="Room">The kitchen's temperature.</param>
-/// <param name="Bakes">Bakes that are not over, the one to see to first on top.</param>
-public sealed record TodayView(string Name, Temperature Room, ImmutableArray<BenchView> Bakes);
+/// <param name="Bakes">Bakes that are not over, the one that hands are wanted for on top.</param>
+/// <param name="Next">What comes next in all of them.</param>
+public sealed record TodayView(string Name, Temperature Room, ImmutableArray<BenchView> Bakes, ImmutableArray<NextLine> Next);
 
 /// <summary>The day over HTTP.</summary>
 public static class TodayEndpoints
 {
+    // So much at once can be kept in mind. Ours.
+    private const int Announced = 3;
+
     /// <summary>Maps the day, the clock and health.</summary>
     public static void MapToday(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/clock", (HouseClock clock) => ClockView.Of(clock)).WithName("clock");
         app.MapGet("/api/today", async (BakeBook book, KitchenKeeper keeper, HouseClock clock) =>
         {
-            var kitchen = await keeper.Get();
-            return new TodayView(kitchen.Name, kitchen.RoomAt(clock.GetUtcNow()), [.. (await book.Open())
-                .Select(b => BakeEndpoints.View(b, clock, keeper.Words)).OrderBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue)]);
+            var (kitchen, bakes) = (await keeper.Get(), await book.Open());
+            var states = bakes.Select(b => BakeEndpoints.State(b, clock)).ToImmutableArray();
+            var atHand = DayBench.AtHand(states) is { } first ? bakes[first].Id : Guid.Empty;
+            return new TodayView(kitchen.Name, kitchen.RoomAt(clock.GetUtcNow()),
+                [.. bakes.Select(b => BakeEndpoints.View(b, clock, keeper.Words)).OrderBy(b => b.Id != atHand).ThenBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue)],
+                [.. DayBench.Next(states, Announced).Select(n => states[n.Bake].Plan.Spec is var spec ? new NextLine(bakes[n.Bake].Id, spec.Dough.Name, n.Slot.Step.Id, keeper.Words.Of(n.Slot.Step, spec).Short, n.Slot.Start) : null!)]);
         }).WithName("today");
         app.MapPost("/api/today/picture", async Task<Results<Ok<Picture>, NoContent>> (FrameRequest frame, BakeBook book, HouseClock clock) =>
             (await book.Open()).Select(b => BakeEndpoints.Draw(b, clock)).ToImmutableArray() is { Length: > 0 } bakes

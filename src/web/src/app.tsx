@@ -8,7 +8,7 @@ import { startLive, useLive } from './api/live';
 import { Alarms } from './bench/Alarms';
 import { useUnits } from './parts/units';
 import { tokens, useDark } from './theme';
-import { BenchOfTheDay } from './day/BenchOfTheDay';
+
 import { Today } from './today/Today';
 
 const Doughs = lazy(() => import('./doughs/Doughs'));
@@ -19,6 +19,7 @@ const PlaitsPage = lazy(() => import('./shaping/PlaitsPage'));
 const KitchenPage = lazy(() => import('./kitchen/KitchenPage'));
 const PantryPage = lazy(() => import('./kitchen/PantryPage'));
 const DayPage = lazy(() => import('./day/DayPage'));
+const BenchOfTheDay = lazy(() => import('./day/BenchOfTheDay'));
 const BenchSheet = lazy(() => import('./day/BenchSheet'));
 const LayOut = lazy(() => import('./layout/LayOut'));
 const Bench = lazy(() => import('./bench/Bench'));

@@ -2382,6 +2382,15 @@ export interface components {
             /** @default false */
             arrange: boolean;
         };
+        NextLine: {
+            /** Format: uuid */
+            bake: string;
+            title: string;
+            step: string;
+            text: string;
+            /** Format: date-time */
+            at: string;
+        };
         OpenHours: {
             /**
              * Format: double
@@ -3220,6 +3229,7 @@ export interface components {
              */
             room: number;
             bakes: components["schemas"]["BenchView"][];
+            next: components["schemas"]["NextLine"][];
         };
         Tolerance: {
             /**

@@ -1,6 +1,6 @@
 // The bench: one sentence, one number, one control; what comes next; everything else out of the way.
 import { Segmented } from 'antd';
-import { useCallback, useEffect, useLayoutEffect, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, newId, useTell, type BakeEvent, type BenchView, type Schemas } from '../api/client';
 import { clockTime, countdown, houseNow, houseSpeed, useNow, utcOffsetMinutes } from '../api/clock';
@@ -24,6 +24,11 @@ import { ProofCurve } from '../proof/ProofCurve';
 
 export default function Bench() {
   const { id = '' } = useParams();
+  return <BenchAt key={id} id={id} />;
+}
+
+/** The bench of one bake. */
+export function BenchAt({ id, next }: { id: string; next?: ReactNode }) {
   const [step, setStep] = useState<string | null>(null);
   // Stays open though the step changes under it.
   const [all, setAll] = useState(false);
@@ -38,7 +43,7 @@ export default function Bench() {
   // A fresh beat starts with fresh fields.
   return (
     <>
-      <AtTheBench key={data.beat.step} bake={data} beat={data.beat} chosen={step} choose={setStep} setAll={setAll} />
+      <AtTheBench key={data.beat.step} bake={data} beat={data.beat} chosen={step} choose={setStep} setAll={setAll} next={next} />
       <AllSteps bake={data} choose={setStep} open={all} setOpen={setAll} />
     </>
   );
@@ -84,12 +89,15 @@ function AtTheBench({
   chosen,
   choose,
   setAll,
+  next,
 }: {
   bake: BenchView;
   beat: Beat;
   chosen: string | null;
   choose: (step: string | null) => void;
   setAll: (open: boolean) => void;
+  /** What comes next in all bakes, instead of in this one. */
+  next: ReactNode;
 }) {
   const back = useCallback(() => choose(null), [choose]);
   const { tell, send } = useSend(bake, back);
@@ -326,12 +334,13 @@ function AtTheBench({
 
       <aside className="card side next" aria-label="Still to come">
         <h2>Still to come</h2>
-        {bake.next.map((n) => (
-          <div className="row" key={n.step}>
-            <b>{clockTime(n.start)}</b>
-            <span>{n.short}</span>
-          </div>
-        ))}
+        {next ??
+          bake.next.map((n) => (
+            <div className="row" key={n.step}>
+              <b>{clockTime(n.start)}</b>
+              <span>{n.short}</span>
+            </div>
+          ))}
         <div className="row">
           <b>{clockTime(bake.ready)}</b>
           <span>

@@ -1,11 +1,37 @@
-// The bench of the whole day: whichever bake wants something first.
-import { Navigate } from 'react-router';
+// The bench of the whole day: one sentence for all bakes, whatever comes next in any of them, and what would go better.
+import { Link } from 'react-router';
 import { api } from '../api/client';
+import { clockTime, houseSpeed } from '../api/clock';
+import { BenchAt } from '../bench/Bench';
 import { Loading } from '../parts/Loading';
+import { Troubles } from './Troubles';
 
-export function BenchOfTheDay() {
-  const { data, error, refetch } = api.useQuery('get', '/api/today');
+export default function BenchOfTheDay() {
+  const { data, error, refetch } = api.useQuery('get', '/api/today', undefined, {
+    refetchInterval: houseSpeed() > 1 ? 1000 : 5000,
+  });
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   const [first] = data.bakes;
-  return first ? <Navigate replace to={`/bench/${first.id}`} /> : <p className="card">Nothing is under way.</p>;
+  if (!first) return <p className="card">Nothing is under way.</p>;
+  return (
+    <>
+      {data.bakes.length > 1 && <Troubles />}
+      <BenchAt
+        key={first.id}
+        id={first.id}
+        next={
+          data.bakes.length > 1
+            ? data.next.map((n) => (
+                <Link className="row" key={n.bake + n.step} to={`/bench/${n.bake}`}>
+                  <b>{clockTime(n.at)}</b>
+                  <span>
+                    {n.text} <small className="muted">{n.title}</small>
+                  </span>
+                </Link>
+              ))
+            : undefined
+        }
+      />
+    </>
+  );
 }

@@ -1,6 +1,6 @@
 // The day: what is under way, what is next and when; start something.
 import { Link } from 'react-router';
-import { api, type BenchView } from '../api/client';
+import { api, type BenchView, type Schemas } from '../api/client';
 import { clockTime, countdown, houseSpeed, span, useNow, utcOffsetMinutes } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { percent, useUnits } from '../parts/units';
@@ -19,7 +19,7 @@ export function Today() {
   return (
     <>
       {first ? <DayPicture bakes={data.bakes} /> : null}
-      {first ? <DayBar bake={first} /> : <Empty />}
+      {first ? <DayBar bake={first} next={data.next} /> : <Empty />}
       {data.bakes.length > 1 && <Troubles />}
       {others.length > 0 && (
         <section className="card" aria-label="Also under way">
@@ -89,7 +89,7 @@ function DayPicture({ bakes }: { bakes: BenchView[] }) {
   );
 }
 
-function DayBar({ bake }: { bake: BenchView }) {
+function DayBar({ bake, next }: { bake: BenchView; next: Schemas['NextLine'][] }) {
   const now = useNow(500);
   const { beat } = bake;
   return (
@@ -104,14 +104,14 @@ function DayBar({ bake }: { bake: BenchView }) {
         </p>
       </div>
       <dl className="beats">
-        {bake.next.map((n) => (
-          <div key={n.step} style={{ display: 'contents' }}>
-            <dt>{clockTime(n.start)}</dt>
-            <dd>{n.short}</dd>
+        {next.map((n) => (
+          <div key={n.bake + n.step} style={{ display: 'contents' }}>
+            <dt>{clockTime(n.at)}</dt>
+            <dd>{n.text}</dd>
           </div>
         ))}
       </dl>
-      <Link className="button do" to={`/bench/${bake.id}`} style={{ minHeight: 84, minWidth: 220, fontSize: '1.4rem' }}>
+      <Link className="button do" to="/bench" style={{ minHeight: 84, minWidth: 220, fontSize: '1.4rem' }}>
         To the bench
         <small>ready in {span(Date.parse(bake.ready) - now)}</small>
       </Link>
