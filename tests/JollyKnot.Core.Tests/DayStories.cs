@@ -114,4 +114,42 @@ public sealed class DayStories
         // Nothing at all.
         DayPlan.Of([], Morning).Bakes.ShouldBeEmpty();
     }
+
+    [Fact]
+    public void Half_today_and_half_tomorrow_is_one_plan_with_the_oven_heated_twice()
+    {
+        var evening = Morning.AddHours(8);
+        var spec = BakeSpec.Create(SoftRolls, new BakeChoice("blue", "wall", "counter", ReadyBy: evening.AddHours(16)) { Cuts = [new("pan-roll", 8), new("round-bun", Cold: TimeSpan.FromHours(10))] }, Home, evening).Value;
+        var nights = new OpenHours(TimeSpan.FromHours(7), TimeSpan.FromHours(23)).Shut(evening, TimeZoneInfo.Utc, 3);
+        var table = Laid(evening, new(nights, []), new DayBake(spec, SoFar.Nothing(evening), Layout.Of(spec, evening).Plan.Start)).Single();
+        // The first half is eaten in the evening, the other comes out of the fridge after the night.
+        (table["unload"]!.End < nights[1].From).ShouldBeTrue();
+        (table["warm-up@2"]!.Start - table["start-proof@2"]!.End).TotalHours.ShouldBeInRange(9.9, 14);
+        table["load@2"]!.Start.ShouldBeGreaterThan(nights[1].To);
+        table["oven-on@2"]!.Start.ShouldBeGreaterThan(nights[1].To);
+        table["preheat@2"]!.End.ShouldBeLessThanOrEqualTo(table["load@2"]!.Start.AddMinutes(1));
+        table["warm-up"].ShouldBeNull();
+        table.Ready.ShouldBeLessThanOrEqualTo(evening.AddHours(16).AddMinutes(1));
+    }
+
+    [Fact]
+    public void A_machine_on_its_timer_works_while_everybody_sleeps_and_takes_nothing_that_spoils()
+    {
+        var evening = Morning.AddHours(14);
+        var choice = new BakeChoice("white", "wall", "counter", ReadyBy: evening.AddHours(14)) { Cuts = [new("baton")], Timer = TimeSpan.FromHours(8) };
+        var plain = Make("Solder sticks", ("strong white flour", 380), ("water", 260), ("fine salt", 8), ("instant yeast", 4));
+        var spec = BakeSpec.Create(plain, choice, Home, evening).Value;
+        var day = Laid(evening, new(new OpenHours(TimeSpan.FromHours(7), TimeSpan.FromHours(23)).Shut(evening, TimeZoneInfo.Utc, 3), []), new DayBake(spec, SoFar.Nothing(evening), Layout.Of(spec, evening).Plan.Start)).Single();
+        (day["cycle"]!.Start - day["start-cycle"]!.End).ShouldBe(TimeSpan.FromHours(8));
+        day["check-1"].ShouldBeNull();
+        day.Ready.ShouldBeLessThanOrEqualTo(evening.AddHours(14).AddMinutes(1));
+        // Quiet hours are kept by the kneading, not by the waiting.
+        var quiet = new Closed([], new OpenHours(TimeSpan.FromHours(6), TimeSpan.FromHours(23)).Shut(evening, TimeZoneInfo.Utc, 3));
+        Laid(evening, quiet, new DayBake(spec, SoFar.Nothing(evening), Layout.Of(spec, evening).Plan.Start)).Single()["cycle"]!.Start.ShouldBeGreaterThanOrEqualTo(quiet.Machines[1].To);
+
+        string Refused(Dough dough, TimeSpan timer, string machine = "white") => BakeSpec.Create(dough, choice with { Timer = timer, MachineId = machine }, Home, evening).Problems.Single(p => p.Field == "timer").Code;
+        Refused(Flat, TimeSpan.FromHours(8)).ShouldBe("delay-start");
+        Refused(plain, TimeSpan.FromHours(20)).ShouldBe("out-of-range");
+        Refused(plain, TimeSpan.FromHours(8), "hand").ShouldBe("by-hand");
+    }
 }

@@ -39,6 +39,9 @@ public sealed record BakeChoice(
 
     /// <summary>How this baker does it; as most do when null.</summary>
     public Ways? Ways { get; init; }
+
+    /// <summary>The machine waits so long before it begins; it begins at once when null.</summary>
+    public TimeSpan? Timer { get; init; }
 }
 
 /// <summary>What the dough does between the machine and the divide.</summary>
@@ -93,6 +96,22 @@ public sealed record BakeSpec(
 {
     /// <summary>Nights in the fridge as bakers usually have them.</summary>
     public static ImmutableArray<TimeSpan> UsualCold { get; } = [TimeSpan.FromHours(8), TimeSpan.FromHours(10), TimeSpan.FromHours(12), TimeSpan.FromHours(14)];
+
+    /// <summary>The machine waits so long before it begins; null when it begins at once.</summary>
+    public TimeSpan? Timer { get; init; }
+
+    /// <summary>Timers of machines as bakers use them.</summary>
+    public static ImmutableArray<TimeSpan> UsualTimers { get; } = [TimeSpan.FromHours(2), TimeSpan.FromHours(4), TimeSpan.FromHours(6), TimeSpan.FromHours(8), TimeSpan.FromHours(10)];
+
+    /// <summary>The longest a machine's timer goes. Makers' labels.</summary>
+    public static TimeSpan LongestTimer { get; } = TimeSpan.FromHours(13);
+
+    /// <summary>How long a bread is first in the fridge; null when it is not.</summary>
+    public TimeSpan? ColdOf(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        return bread.Cold ?? Cold;
+    }
 
     /// <summary>The longest in the fridge.</summary>
     public static TimeSpan LongestCold { get; } = TimeSpan.FromHours(24);
@@ -203,6 +222,13 @@ public sealed record BakeSpec(
         if (machine?.Refuses(Formula.Of(dough)) is { } tooMuch) problems.Add(tooMuch);
 
         if (choice.Cold is { } cold && (cold <= TimeSpan.Zero || cold > LongestCold)) problems.Add(new("out-of-range", "cold", $"Up to {LongestCold.TotalHours:0} hours in the fridge."));
+        if (choice.Timer is { } timer)
+        {
+            if (timer <= TimeSpan.Zero || timer > LongestTimer) problems.Add(new("out-of-range", "timer", $"Up to {LongestTimer.TotalHours:0} hours on a timer."));
+            else if (machine?.ByHand == true) problems.Add(new("by-hand", "timer", "Hands have no timer."));
+            else if (dough.Rows.Any(r => r.AtBeep)) problems.Add(new("at-the-beep", "timer", "Somebody has to be there for what goes in at the beep."));
+            else if (PanLoad.RefusesDelay(dough, timer, room) is { } stands) problems.Add(stands with { Field = "timer" });
+        }
         if (choice.After is { } after && (after.Bulk < TimeSpan.Zero || after.Bulk > AfterCycle.Longest))
             problems.Add(new("out-of-range", "after.bulk", $"Up to {AfterCycle.Longest.TotalHours:0} hours in the bowl."));
 
@@ -212,7 +238,7 @@ public sealed record BakeSpec(
         return problems.Count > 0
             ? problems.ToImmutable()
             : new BakeSpec(dough, machine!, cuts, oven!, place!, room, kitchen.Pot, choice.ReadyBy, choice.School, kitchen.Hob, kitchen.Boils,
-                ScaleStep: kitchen.ScaleStep, Tolerance: kitchen.Tolerance, After: choice.After, Cold: choice.Cold, Bath: choice.Bath ?? PotSchool.InThePot, Ways: choice.Ways);
+                ScaleStep: kitchen.ScaleStep, Tolerance: kitchen.Tolerance, After: choice.After, Cold: choice.Cold, Bath: choice.Bath ?? PotSchool.InThePot, Ways: choice.Ways) { Timer = choice.Timer };
     }
 
     private static ImmutableArray<Cut> DecideCuts(Mass expected, ImmutableArray<CutChoice> lines, Kitchen kitchen, Oven? oven, ImmutableArray<Problem>.Builder problems)
@@ -239,6 +265,7 @@ public sealed record BakeSpec(
         {
             var field = lines[i] is { Pieces: null, Each: not null } ? "each" : "pieces";
             if (shares[i].Pieces > MostPieces) Wrong("pieces", i, field, $"{shares[i].Pieces} pieces? From 1 to {MostPieces} can be divided.");
+            else if (lines[i].Cold is { } cold && (cold <= TimeSpan.Zero || cold > LongestCold)) Wrong("out-of-range", i, "cold", $"Up to {LongestCold.TotalHours:0} hours in the fridge.");
             else if (shares[i].Each < LightestPiece) Wrong("too-small", i, field, Text($"{shares[i].Each.Grams:0.#} g each is too small to shape; {LightestPiece.Grams:0} g is the least."));
         }
         if (problems.Count == known && shares.Sum(s => s.Pieces) > MostPieces) Wrong("pieces", shares.Length - 1, "pieces", $"{shares.Sum(s => s.Pieces)} pieces altogether? Up to {MostPieces} can be divided.");
@@ -250,12 +277,12 @@ public sealed record BakeSpec(
             {
                 var griddle = PanLayout.Of(family, share.Each, share.Pieces, kitchen.Griddle!);
                 if (griddle is null) Wrong("does-not-fit", i, "each", $"{kitchen.Griddle!.Name} does not hold even one of these.");
-                return new(family, heats[i], washes[i]!, kitchen.Griddle, AtOnce: griddle?.Holds ?? 1);
+                return new(family, heats[i], washes[i]!, kitchen.Griddle, AtOnce: griddle?.Holds ?? 1, Cold: lines[i].Cold);
             }
             var own = ovens[i] ?? oven;
             var pan = PanChoice.Of(family, share.Each, share.Pieces, pans[i] is { } one ? kitchen.Tins.Where(t => t with { Id = one.Id, Name = one.Name } == one) : kitchen.Tins.Where(t => own?.Holds(t) != false), own?.Racks ?? 1, lines[i].Touching).FirstOrDefault();
             if (pans[i] is not null && pan is null) Wrong("does-not-fit", i, "panId", $"{pans[i]!.Name} does not hold even one of these.");
-            return new(family, heats[i], washes[i]!, pan?.Layout.Tin, pan is { Loads: > 1 } ? (share.Pieces + pan.Loads - 1) / pan.Loads : null, lines[i].Touching, pan?.Racks ?? 1, Oven: ovens[i]);
+            return new(family, heats[i], washes[i]!, pan?.Layout.Tin, pan is { Loads: > 1 } ? (share.Pieces + pan.Loads - 1) / pan.Loads : null, lines[i].Touching, pan?.Racks ?? 1, Oven: ovens[i], Cold: lines[i].Cold);
         }
 
         T? Known<T>(T? found, int i, string field, string what) where T : class

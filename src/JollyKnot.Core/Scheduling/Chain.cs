@@ -103,7 +103,7 @@ public static class Chain
         var started = soFar.When(batch.Step("start-proof"));
         var sinceStart = started is { } s && soFar.Now > s ? soFar.Now - s : TimeSpan.Zero;
         var (conditions, place) = (RiseConditions.Of(spec.Formula, piece, spec.Room), PlaceOf(spec, batch));
-        (Place Place, TimeSpan Long)? first = spec.Cold is { } fridge ? (Places.Fridge, fridge) : null;
+        (Place Place, TimeSpan Long)? first = spec.ColdOf(batch.Bread) is { } fridge ? (Places.Fridge, fridge) : null;
         TimeSpan? Best(Place where, TimeSpan held) => Proof.Predict(conditions, place, batch.Bread.Family.WantedRise, [], TimeSpan.Zero, cold: held, prior: spec.Pace, coldPlace: where).Window?.Best;
         var turn = TurnOf(spec, batch, made);
         var (late, atOnce) = (TimeSpan.Zero, (TimeSpan?)null);
@@ -175,7 +175,7 @@ public static class Chain
         for (var i = 0; i < pan.Steps.Length; i++)
             steps.Beat(WeighStep(i), StepKind.WeighIn, Loading / pan.Steps.Length, Ending.Mass, Lane.Machine, also: [i == 0 && pan.BloomIn is not null ? new("blooms", Edge.End) : null],
                 about: new(pan.Steps[i].Row.Ingredient.Name, pan.Steps[i].Mass, pan.Steps[i].Running, Spot: pan.Steps[i].Spot));
-        steps.Beat("start-cycle", StepKind.StartCycle, Moment, Ending.Done, Lane.Machine, about: new(spec.Machine.Name, Length: spec.Machine.CycleLength));
+        steps.Beat("start-cycle", StepKind.StartCycle, Moment, Ending.Done, Lane.Machine, about: new(spec.Machine.Name, Length: spec.Machine.CycleLength + (spec.Timer ?? TimeSpan.Zero)));
 
         // Fed the evening before; where there is no evening left, it is taken to be ripe.
         if (pan.Steps.FirstOrDefault(s => s.Row.Ingredient.Role == Role.Starter) is { } starter)
@@ -215,9 +215,12 @@ public static class Chain
         var kneading = machine.KneadStart;
         // Taken out early, the dough leaves the machine when kneading ends.
         var inMachine = spec.After is { Early: true } ? kneading + machine.Phases.First(p => p.Kind == PhaseKind.Knead).Length : machine.CycleLength;
+        if (spec.Timer is { } timer) steps.Stretch("timer", StepKind.Timer, timer, Lane.Machine, "take-out", new(ResourceKind.Machine, machine.Id), new(machine.Name));
         steps.Stretch("cycle", StepKind.Cycle, inMachine, Lane.Machine, "take-out", new(ResourceKind.Machine, machine.Id), new(machine.Name));
         if (machine.ByHand)
             steps.Aside("knead", StepKind.Knead, machine.Phases.First(p => p.Kind == PhaseKind.Knead).Length, Ending.Done, new("cycle", Edge.Start), "take-out", null, new(machine.Name));
+        // Nobody stands by when the timer starts it.
+        else if (spec.Timer is not null) return;
         else steps.Aside("paddle-turns", StepKind.PaddleTurns, Glance, Ending.YesNo, new("cycle", Edge.Start, kneading + PaddleTurnsAfter), "take-out", PaddleUseful,
             new(machine.Name, Count: machine.Paddles));
 
@@ -323,8 +326,8 @@ public static class Chain
         return first == batches.First(b => !b.Bread.OnGriddle) ? id : first.Step(id);
     }
 
-    // The first batch in the same oven.
-    private static Batch FirstIn(Batch batch, ImmutableArray<Batch> batches) => batches.First(b => !b.Bread.OnGriddle && b.Bread.Oven == batch.Bread.Oven);
+    // The first batch in the same oven, without a night between.
+    private static Batch FirstIn(Batch batch, ImmutableArray<Batch> batches) => batches.First(b => !b.Bread.OnGriddle && b.Bread.SameTurn(batch.Bread));
 
     private static void Heat(Steps steps, BakeSpec spec, SoFar soFar, Forecast forecast, ImmutableArray<Forecast> forecasts)
     {
@@ -343,7 +346,8 @@ public static class Chain
             var about = new About(own.Name, Heat: batch.Bread.Heat);
             var on = HeatStep("oven-on", batch, batches);
             // Another bake may have heated it before.
-            TimeSpan? change = soFar.Arranged.HotFrom.TryGetValue(own.Id, out var hot) ? own.Change(hot, batch.Bread.Heat) : null;
+            var first = batches.First(b => !b.Bread.OnGriddle && b.Bread.Oven == batch.Bread.Oven) == batch;
+            TimeSpan? change = soFar.Arranged.HotFrom.TryGetValue(own.Id, out var hot) && first ? own.Change(hot, batch.Bread.Heat) : null;
             if (change is not null) about = about with { From = hot };
             if (change != TimeSpan.Zero)
                 steps.InTime(on, StepKind.OvenOn, batch.Step("load"), Moment, after, oven, about, calls: true);

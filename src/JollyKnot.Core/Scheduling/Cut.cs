@@ -18,8 +18,9 @@ namespace JollyKnot.Core.Scheduling;
 /// <param name="PanId">The pan or tray; the kitchen's best when null.</param>
 /// <param name="Touching">Set touching or apart; as the family likes it when null.</param>
 /// <param name="OvenId">Another oven than the bake's.</param>
+/// <param name="Cold">First so long in the fridge; as the whole bake when null.</param>
 public sealed record CutChoice(
-    string? FamilyId = null, int? Pieces = null, Mass? Each = null, Share? Share = null, Temperature? Heat = null, string? WashId = null, string? PanId = null, bool? Touching = null, string? OvenId = null);
+    string? FamilyId = null, int? Pieces = null, Mass? Each = null, Share? Share = null, Temperature? Heat = null, string? WashId = null, string? PanId = null, bool? Touching = null, string? OvenId = null, TimeSpan? Cold = null);
 
 /// <summary>How a cut is baked.</summary>
 /// <param name="Family">What it becomes.</param>
@@ -31,8 +32,16 @@ public sealed record CutChoice(
 /// <param name="Racks">Racks of the oven one load takes; at least 1.</param>
 /// <param name="AtOnce">How many the griddle takes at once; null in the oven.</param>
 /// <param name="Oven">Another oven than the bake's; null for that.</param>
-public sealed record Bread(Family Family, Temperature Heat, Wash Wash, Tin? Pan = null, int? PerLoad = null, bool? Touching = null, int Racks = 1, int? AtOnce = null, Oven? Oven = null)
+/// <param name="Cold">First so long in the fridge, and baked by itself afterwards; as the whole bake when null.</param>
+public sealed record Bread(Family Family, Temperature Heat, Wash Wash, Tin? Pan = null, int? PerLoad = null, bool? Touching = null, int Racks = 1, int? AtOnce = null, Oven? Oven = null, TimeSpan? Cold = null)
 {
+    /// <summary>Whether the oven heated for one serves the other.</summary>
+    public bool SameTurn(Bread other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        return Oven == other.Oven && Cold == other.Cold;
+    }
+
     /// <summary>On the griddle instead of in the oven.</summary>
     public bool OnGriddle => Family.HeatedBy == HeatedBy.Griddle;
 
@@ -78,7 +87,7 @@ public sealed record Batch(int Index, int Cut, Bread Bread, int Pieces, int Load
         var taken = Bread.Racks;
         for (var i = Index - 1; i >= 0; i--)
         {
-            if (batches[i].Bread.OnGriddle || batches[i].Bread.Oven != Bread.Oven) continue;
+            if (batches[i].Bread.OnGriddle || !batches[i].Bread.SameTurn(Bread)) continue;
             taken += batches[i].Bread.Racks;
             if (batches[i].Bread.Heat != Bread.Heat || taken > racks) return batches[i];
         }

@@ -72,7 +72,9 @@ internal sealed record OvenStay(int Bake, Oven Oven, int From, int In, int Out, 
 internal sealed record ProofSpan(int Bake, int Batch, int From, int To, int Early, int Best, int Late);
 
 /// <summary>A machine is taken from one block to the next, and emptied.</summary>
-internal sealed record MachineStay(string Machine, int From, int To, int After);
+/// <param name="After">Minutes from the start of <paramref name="To"/> until it is washed out.</param>
+/// <param name="Silent">Minutes from the start of <paramref name="From"/> until it makes a noise.</param>
+internal sealed record MachineStay(string Machine, int From, int To, int After, int Silent);
 
 /// <summary>A day's blocks with everything between them. Minutes are counted from <paramref name="Zero"/>.</summary>
 /// <param name="Zero">The minute now.</param>
@@ -224,7 +226,7 @@ internal sealed record DayBlocks(
             if (!spec.Machine.ByHand && soFar.When("take-out") is null)
             {
                 var first = of.Chain.Steps.First(s => at.ContainsKey(s.Id) && s.Holds == Lane.Machine).Id;
-                machines.Add(new(spec.Machine.Id, at[first].Block, at["take-out"].Block, Ceiling(at["take-out"].Start + steps["take-out"].Length) + Emptying));
+                machines.Add(new(spec.Machine.Id, at[first].Block, at["take-out"].Block, Ceiling(at["take-out"].Start + steps["take-out"].Length) + Emptying, Floor(table["cycle"]!.Start - table[first]!.Start)));
             }
             foreach (var forecast in of.Chain.Batches)
             {

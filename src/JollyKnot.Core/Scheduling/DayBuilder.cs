@@ -278,5 +278,5 @@ internal sealed class DayBuilder
 
     private bool Machines(int bake) => day.Machines.All(m => starts[m.From] == Nowhere || starts[m.To] == Nowhere || day.Blocks[m.From].Bake != bake || (day.Machines.All(o =>
         o == m || o.Machine != m.Machine || starts[o.From] == Nowhere || starts[o.To] == Nowhere || starts[o.To] + o.After <= starts[m.From] || starts[m.To] + m.After <= starts[o.From])
-        && day.Quiet.All(q => starts[m.To] <= q.From || q.To <= starts[m.From])));
+        && day.Quiet.All(q => starts[m.To] <= q.From || q.To <= starts[m.From] + m.Silent)));
 }

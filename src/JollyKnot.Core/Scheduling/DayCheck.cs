@@ -75,7 +75,7 @@ public static class DayCheck
         foreach (var (a, b) in Pairs(machines)) if (a.Id == b.Id) Overlap(DayTrouble.Machine, a.Span, b.Span);
         foreach (var m in machines)
             foreach (var q in closed.Machines)
-                if (Shared(m.Span.From, m.Span.Slot.Start, q.From, q.To) is var by && by > Grain) found.Add(new(DayTrouble.Quiet, m.Span.Bake, m.Span.Slot.Step.Id, m.Span.Bake, m.Span.Slot.Step.Id, by));
+                if (Shared(tables[m.Span.Bake]["cycle"]!.Start, m.Span.Slot.Start, q.From, q.To) is var by && by > Grain) found.Add(new(DayTrouble.Quiet, m.Span.Bake, m.Span.Slot.Step.Id, m.Span.Bake, m.Span.Slot.Step.Id, by));
 
         // Ovens.
         var ovens = new List<(Baking.Oven Oven, Batch Batch, Span Span)>();

@@ -11,7 +11,7 @@ internal static class DaySolver
     private const int Beyond = 60;
 
     // More bakes than this are improved a few at a time, with so much effort each. After measured days.
-    private const int Whole = 6, AtATime = 3, ByChance = 60;
+    private const int Whole = 6, AtATime = 3, Anyhow = 60;
     private const double EffortForSome = .1;
 
     /// <summary>The best starts found, and whether every aim is proven.</summary>
@@ -30,8 +30,7 @@ internal static class DaySolver
     // What is late first, with what is beside it; then neighbours in time, and any few; again from the start when that helped.
     private static int[] InParts(DayBlocks day, List<int> open, int[] starts, int?[]? before, Action<int[]>? better, CancellationToken until)
     {
-        var random = new Random(open.Count);
-        var best = DayAims.Of(day, starts);
+        var (best, taken) = (DayAims.Of(day, starts), 0);
         for (var helped = true; helped && !until.IsCancellationRequested;)
         {
             helped = false;
@@ -49,19 +48,21 @@ internal static class DaySolver
         IEnumerable<(int[] Free, int Stages)> Parts()
         {
             foreach (var late in open.Where(i => LateBy(i) > 0).OrderByDescending(LateBy).ToList())
-                foreach (var some in Windows().Where(w => w.Contains(late)).Concat(Chance(ByChance / 10).Select(c => c.Append(late).Distinct().ToArray()))) yield return (some, DayAims.ThatHurt);
-            foreach (var some in Windows().Concat(Chance(ByChance))) yield return (some, int.MaxValue);
+                foreach (var some in Windows().Where(w => w.Contains(late)).Concat(Any(Anyhow / 10).Select(c => c.Append(late).Distinct().ToArray()))) yield return (some, DayAims.ThatHurt);
+            foreach (var some in Windows().Concat(Any(Anyhow))) yield return (some, int.MaxValue);
         }
 
         int LateBy(int bake) => day.Wanted[bake] is { } wanted ? day.Ready[bake].Max(r => starts[r.Block] + r.Minutes) - wanted : 0;
         List<int[]> Windows() => open.OrderBy(i => Enumerable.Range(0, starts.Length).Where(b => day.Blocks[b].Bake == i).Min(b => starts[b])).ToArray() is var inTime
             ? [.. Enumerable.Range(0, open.Count - AtATime + 1).Select(i => inTime[i..(i + AtATime)])] : [];
-        IEnumerable<int[]> Chance(int times) => Enumerable.Range(0, times).Select(_ => random.GetItems(open.ToArray(), AtATime).Distinct().ToArray());
+        // Strides that go through all of them in another order each.
+        IEnumerable<int[]> Any(int times) => Enumerable.Range(0, times).Select(_ => taken++).Select(k => new[] { k, k * 3 + k / open.Count + 1, k * 5 + 2 }.Select(n => open[n % open.Count]).Distinct().ToArray());
     }
 
     private sealed class Day
     {
         private readonly CpModel model = new();
+        private readonly List<IntVar> all = [];
         private readonly DayBlocks day;
         private readonly LinearExpr[] at;
         private readonly IntVar?[] free;
@@ -76,13 +77,15 @@ internal static class DaySolver
             this.day = day;
             horizon = Enumerable.Range(0, day.Blocks.Length).Select(b => first[b] + day.Blocks[b].Minutes)
                 .Concat(day.Ready.SelectMany(r => r).Select(r => first[r.Block] + r.Minutes)).Concat(day.Wanted.Select(w => w ?? 0)).Max() + Beyond;
-            free = [.. day.Blocks.Select((b, i) => b.Fixed is null && only?.Contains(b.Bake) != false ? model.NewIntVar(Math.Min(b.From, horizon), horizon, $"s{i}") : null)];
+            free = [.. day.Blocks.Select((b, i) => b.Fixed is null && only?.Contains(b.Bake) != false ? Var(Math.Min(b.From, horizon), horizon, $"s{i}") : null)];
             at = [.. free.Select((v, i) => v is null ? LinearExpr.Constant(first[i]) : LinearExpr.Affine(v, 1, 0))];
 
             for (var b = 0; b < day.Blocks.Length; b++) Order(b);
             Hands(first);
             foreach (var machine in day.Machines.GroupBy(m => m.Machine))
-                model.AddNoOverlap(machine.Select(m => Between(at[m.From], at[m.To] + m.After, "m")).Concat(Shut(day.Quiet)));
+                model.AddNoOverlap(machine.Select(m => Between(at[m.From], at[m.To] + m.After, "m")));
+            if (!day.Quiet.IsEmpty)
+                foreach (var m in day.Machines) model.AddNoOverlap(Shut(day.Quiet).Append(Between(at[m.From] + m.Silent, at[m.To], "q")));
             var ovens = day.Stays.GroupBy(s => s.Oven.Id).Select(o => o.ToArray()).ToList();
             ovens.ForEach(Oven);
 
@@ -104,12 +107,23 @@ internal static class DaySolver
                 better?.Invoke(starts);
                 // The figure is reckoned from the plan, not read from the solver's floating point; and the whole plan is the next aim's hint.
                 model.Add(aim <= (int)solver.Value(aim));
-                var all = new PartialVariableAssignment();
-                all.Vars.AddRange(Enumerable.Range(0, solver.Response!.Solution.Count));
-                all.Values.AddRange(solver.Response.Solution);
-                model.Model.SolutionHint = all;
+                model.ClearHints();
+                foreach (var v in all) model.AddHint(v, solver.Value(v));
             }
             return (starts, proven);
+        }
+
+        private IntVar Var(long least, long most, string name)
+        {
+            all.Add(model.NewIntVar(least, most, name));
+            return all[^1];
+        }
+
+        private BoolVar Flag(string name)
+        {
+            var flag = model.NewBoolVar(name);
+            all.Add(flag);
+            return flag;
         }
 
         // A block starts after what it waits for, and no later than its patience.
@@ -122,7 +136,7 @@ internal static class DaySolver
             if (block.Waits.Length == 1 && block.From == 0) model.Add(at[b] <= at[block.Waits[0].Block] + block.Waits[0].Least + patience);
             else
             {
-                var soonest = model.NewIntVar(-10_000, horizon, $"e{b}");
+                var soonest = Var(-10_000, horizon, $"e{b}");
                 model.AddMaxEquality(soonest, block.Waits.Select(w => at[w.Block] + w.Least).Append(LinearExpr.Constant(block.From)));
                 model.Add(at[b] <= soonest + patience);
             }
@@ -154,7 +168,7 @@ internal static class DaySolver
                     var (a, b) = (stays[i], stays[k]);
                     if ((a.Heat is not null && a.Heat == b.Heat) || !(Moves(a) || Moves(b))) continue;
                     // Times between hold to the triangle rule, so pairs are enough.
-                    var order = model.NewBoolVar($"o{i}.{k}");
+                    var order = Flag($"o{i}.{k}");
                     model.Add(Out(a) + DayBuilder.Between(a, b) <= In(b)).OnlyEnforceIf(order);
                     model.Add(Out(b) + DayBuilder.Between(b, a) <= In(a)).OnlyEnforceIf(order.Not());
                 }
@@ -168,10 +182,10 @@ internal static class DaySolver
         private LinearExpr[] Aims(int[] first, List<OvenStay[]> ovens)
         {
             var (lates, waits) = (new List<LinearExpr>(), new List<LinearExpr>());
-            var last = model.NewIntVar(0, horizon, "last");
+            var last = Var(0, horizon, "last");
             for (var i = 0; i < day.Ready.Length; i++)
             {
-                var ready = model.NewIntVar(-10_000, horizon + 10_000, $"ready{i}");
+                var ready = Var(-10_000, horizon + 10_000, $"ready{i}");
                 model.AddMaxEquality(ready, day.Ready[i].Select(r => at[r.Block] + r.Minutes));
                 if (day.Wanted[i] is { } wanted)
                 {
@@ -182,7 +196,7 @@ internal static class DaySolver
                 else waits.Add(ready);
                 model.Add(last >= ready);
             }
-            var begin = model.NewIntVar(0, horizon, "begin");
+            var begin = Var(0, horizon, "begin");
             for (var b = 0; b < free.Length; b++)
                 if (day.Blocks[b].Fixed is null) model.Add(begin <= at[b]);
             var pins = Enumerable.Range(0, free.Length).Where(b => day.Blocks[b].Pin is not null).SelectMany(b => Off(b, day.Blocks[b].Pin!.Value));
@@ -200,8 +214,8 @@ internal static class DaySolver
             for (var i = 0; i < stays.Length; i++)
             {
                 if (day.Blocks[stays[i].From].Fixed is not null) continue;
-                var heats = model.NewIntVar(0, stays[i].FromCold, $"heat{i}");
-                var cold = model.NewBoolVar($"cold{i}");
+                var heats = Var(0, stays[i].FromCold, $"heat{i}");
+                var cold = Flag($"cold{i}");
                 model.Add(heats >= stays[i].FromCold).OnlyEnforceIf(cold);
                 var ways = new List<ILiteral> { cold };
                 for (var k = 0; k < stays.Length; k++)
@@ -209,7 +223,7 @@ internal static class DaySolver
                     if (k == i) continue;
                     // Fixed against fixed is known.
                     if (!Moves(stays[i]) && !Moves(stays[k]) && first[stays[k].From] + stays[k].In > first[stays[i].From] + stays[i].In) continue;
-                    var hot = model.NewBoolVar($"hot{i}.{k}");
+                    var hot = Flag($"hot{i}.{k}");
                     model.Add(In(stays[k]) + (k < i ? 0 : 1) <= In(stays[i])).OnlyEnforceIf(hot);
                     model.Add(heats >= In(stays[i]) - Out(stays[k])).OnlyEnforceIf(hot);
                     ways.Add(hot);
@@ -227,15 +241,15 @@ internal static class DaySolver
         // What something is over nothing.
         private IntVar Over(LinearExpr of, string name)
         {
-            var over = model.NewIntVar(0, 4 * horizon + 20_000, name);
+            var over = Var(0, 4 * horizon + 20_000, name);
             model.Add(over >= of);
             return over;
         }
 
         private IntervalVar Between(LinearExpr from, LinearExpr to, string name)
         {
-            var size = model.NewIntVar(0, 4 * horizon + 20_000, name + "l");
-            var end = model.NewIntVar(-20_000, 4 * horizon + 20_000, name + "e");
+            var size = Var(0, 4 * horizon + 20_000, name + "l");
+            var end = Var(-20_000, 4 * horizon + 20_000, name + "e");
             model.Add(end == to);
             return model.NewIntervalVar(from, size, end, name);
         }

@@ -26,6 +26,8 @@ public enum StepKind
     WeighIn,
     /// <summary>Press start.</summary>
     StartCycle,
+    /// <summary>The machine waits for its timer.</summary>
+    Timer,
     /// <summary>The dough cycle runs.</summary>
     Cycle,
     /// <summary>Knead by hand.</summary>

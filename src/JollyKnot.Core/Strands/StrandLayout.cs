@@ -132,7 +132,7 @@ public static class StrandLayout
         var (spec, batches) = (bake.Spec, bake.Chain.Batches.Select(b => b.Batch).ToImmutableArray());
         var bottom = box.Top + box.Height;
         double Y(double celsius) => bottom - box.Height * .92 * Math.Clamp((celsius - spec.Room.Celsius) / (260 - spec.Room.Celsius), 0, 1);
-        foreach (var own in batches.Where(b => !b.Bread.OnGriddle).GroupBy(b => b.Bread.Oven))
+        foreach (var own in batches.Where(b => !b.Bread.OnGriddle).GroupBy(b => (b.Bread.Oven, b.Bread.Cold)))
         {
             if (bake.Timetable[Chain.HeatStep("preheat", own.First(), batches)] is not { State: not StepState.Passed } preheat) continue;
             // Up, level through each batch with a slope to the next one's heat, and cold again.

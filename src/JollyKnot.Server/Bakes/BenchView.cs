@@ -187,8 +187,8 @@ public sealed record BenchView(
             ProofOf(state, words, Line), state.Now?.Step.Kind is StepKind.Check ? CheckOf(state, words, memory) : null,
             state.Now?.Step is { Kind: StepKind.Shape } shape ? ShapeView.Of(state, shape, words) : null,
             OvenOf(state), state.Now?.Step is { Kind: StepKind.Bath } bath ? BathOf(state, bath) : null, FinishOf(state),
-            state.Now?.Step.Kind == StepKind.TakeOut && state.SoFar.When("start-cycle") is { } began ? FirstRise.Of(spec.Machine, spec.Formula, state.SoFar.DoughOf(spec), spec.Room, state.SoFar.Now - began) : null,
-            state.SoFar.When("take-out") is null && state.SoFar.When("start-cycle") is { } started ? spec.Machine.Shows(started, state.SoFar.Now) : null);
+            state.Now?.Step.Kind == StepKind.TakeOut && state.CycleBegan is { } began ? FirstRise.Of(spec.Machine, spec.Formula, state.SoFar.DoughOf(spec), spec.Room, state.SoFar.Now - began) : null,
+            state.SoFar.When("take-out") is null && state.CycleBegan is { } started ? spec.Machine.Shows(started, state.SoFar.Now) : null);
     }
 
     /// <summary>What was told, in a few words.</summary>

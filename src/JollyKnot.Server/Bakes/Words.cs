@@ -60,7 +60,7 @@ public sealed class Words(HouseholdUnits units)
             StepKind.StartCycle when spec.Machine.ByHand => new(
                 "Mix it", "Mix it to a rough dough.", "No dry flour left at the bottom of the bowl.", "Mixed"),
             StepKind.StartCycle => new(
-                "Start the dough cycle", $"Start program {spec.Machine.Program} on the {Lower(thing)}.",
+                "Start the dough cycle", $"Start program {spec.Machine.Program} on the {Lower(thing)}{(spec.Timer is { } timer ? $", its timer set so that it begins in {Span(timer)}" : "")}.",
                 spec.Machine.Pulled ? $"This program runs on: you will be called after {Span(about.Length)}."
                     : $"It takes {Span(about.Length)}{(spec.Machine.Warms ? $", the first {Span(spec.Machine.KneadStart)} of it warming: nothing moves" : "")}; {(spec.Machine.Display == Display.FinishClock ? "its display shows the time of day it ends" : "its display counts down")}.",
                 "It is running", new(spec.Machine.Program, "program")),
@@ -90,11 +90,11 @@ public sealed class Words(HouseholdUnits units)
             StepKind.Shape => new($"Shape {Counted(batch)}", $"Shape {Counted(batch)}.", Shaping(family, about), "All shaped", AimFigure(about)),
             StepKind.StartProof => new(
                 Marked("Set to proof", batch, spec), $"Cover {The(batch, spec)} and set them {thing}.",
-                spec.Place.StartsAt is { } safe && spec.Cold is null
+                spec.Place.StartsAt is { } safe && spec.ColdOf(bread) is null
                     ? $"First let the oven fall to {Celsius(safe)} or below: after {Celsius(bread.Heat)} that takes {Span(Place.SafeAfter(bread.Heat, spec.Room))}; its dial begins at {Celsius(spec.Oven.Dial.From)}. No cloth or film in it."
                     : Of(spec.Way.Cover), "They are there"),
             StepKind.OutOfFridge => new(
-                Marked(spec.Cold is null ? "Out of the cold" : "Out of the fridge", batch, spec), $"Take {The(batch, spec)} out of the {(spec.Cold is null ? "cold" : "fridge")} and set them {thing}.", "Cold dough wants its time: a big piece most.", "They are there"),
+                Marked(spec.ColdOf(bread) is null ? "Out of the cold" : "Out of the fridge", batch, spec), $"Take {The(batch, spec)} out of the {(spec.ColdOf(bread) is null ? "cold" : "fridge")} and set them {thing}.", "Cold dough wants its time: a big piece most.", "They are there"),
             StepKind.ColdProof => new(Marked("In the fridge", batch, spec), $"{Sentence(The(batch, spec, "they"))} are rising slowly {thing}.", "", ""),
             StepKind.Score => new(Marked("Score", batch, spec), $"Score {The(batch, spec)}.", "5 to 6 mm deep, a thin or serrated blade, once or in a cross.", "Scored"),
             StepKind.GriddleOn => new("Griddle on", $"Put the {Lower(thing)} on, {Celsius(about.Heat)}.", "Low heat: inside they need their time.", "It is on", new(Degrees(about.Heat!.Value), DegreeUnit)),
@@ -134,6 +134,7 @@ public sealed class Words(HouseholdUnits units)
             StepKind.Unload when bread.OnGriddle => new(Marked("Off the griddle", batch, spec), $"Take the last of {The(batch, spec)} off the griddle.", "Under a cloth they stay soft. Doughy inside: a few minutes in an oven at 160 °C finish them.", "They are off"),
             StepKind.Unload => new(Marked("Out of the oven", batch, spec), $"Take {The(batch, spec)} out if they are brown and sound hollow.", $"Off the hot tray at once, or the base goes soggy. {Of(Keeping.Of(spec.Formula, family, about.Mass ?? family.Usual, false, spec.Way.Cooling).Cooling)}", "They are out"),
             StepKind.Review => new("Ready to eat", $"{Sentence(Bread(spec))}: ready. How were they?", "Break one open and look.", "Keep"),
+            StepKind.Timer => new("The timer runs", "", "", ""),
             StepKind.Cycle => new("Dough cycle", "", "", ""),
             StepKind.StarterRipens => new("The starter ripens", "The starter is ripening.", "", ""),
             StepKind.PartCools => new($"The {thing} cools", $"The {thing} is cooling.", "", ""),
@@ -152,6 +153,7 @@ public sealed class Words(HouseholdUnits units)
     public string Meanwhile(Slot? stretch, BakeSpec spec, DateTimeOffset now) => stretch switch
     {
         null => "Nothing to do yet.",
+        { Step.Kind: StepKind.Timer } => "The machine waits for its timer.",
         { Step.Kind: StepKind.Cycle } when spec.Machine.ByHand => "The dough is rising in its bowl.",
         { Step.Kind: StepKind.Cycle } => spec.Machine.PhaseAt(now - stretch.Start)?.Kind switch
         {

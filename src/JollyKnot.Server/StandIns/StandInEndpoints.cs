@@ -36,7 +36,7 @@ public static class StandInEndpoints
             var first = (loaded ?? state.Chain.Batches.FirstOrDefault(b => !b.Batch.Bread.OnGriddle))?.Batch;
             oven.Set(first is not null && state.SoFar.When(Chain.HeatStep("oven-on", first, spec.Batches)) is { } on && state.SoFar.When("review") is null
                 ? (spec.OvenOf(first.Bread), spec.Room, first.Bread.Heat, on, at) : null);
-            machine.Run(state.SoFar.When("start-cycle") is { } began && state.SoFar.When("take-out") is null ? (spec.Machine, began) : null);
+            machine.Run(state.CycleBegan is { } began && state.SoFar.When("take-out") is null ? (spec.Machine, began) : null);
             return TypedResults.Ok(new StandInView(probe.Read(), oven.Read(), room.Read(), machine.Read()));
         }).WithName("thermometers").WithSummary("What the stand-in probe, oven, room sensor and machine show for a bake.");
 }

@@ -811,6 +811,11 @@ export interface components {
             bath?: null | components["schemas"]["PotSchool"];
             after?: null | components["schemas"]["AfterCycle"];
             ways?: null | components["schemas"]["Ways"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            timer?: null | number;
         };
         BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventArranged"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
         BakeEventAlarmsHushed: {
@@ -1343,6 +1348,11 @@ export interface components {
             panId?: null | string;
             touching?: null | boolean;
             ovenId?: null | string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            cold?: null | number;
         };
         CutView: {
             familyId: null | string;
@@ -1917,6 +1927,7 @@ export interface components {
             noScale: boolean;
             afters: components["schemas"]["AfterView"][];
             colds: number[];
+            timers: number[];
             rests: number[];
             scaleSteps: components["schemas"]["ScaleStepView"][];
             /** Format: int32 */
@@ -3087,7 +3098,7 @@ export interface components {
         /** @enum {unknown} */
         Steam: "none" | "tray" | "stones" | "mist" | null;
         /** @enum {unknown} */
-        StepKind: "feed-starter" | "starter-ripens" | "make-part" | "part-cools" | "bloom" | "blooms" | "paddle" | "weigh-in" | "start-cycle" | "cycle" | "knead" | "paddle-turns" | "check" | "add-ins" | "take-out" | "bulk" | "weigh-dough" | "divide" | "keep-cold" | "shape" | "start-proof" | "cold-proof" | "out-of-fridge" | "proof" | "look" | "clear-oven" | "proof-on-counter" | "oven-on" | "preheat" | "pot-on" | "pot-heats" | "bath" | "brush" | "score" | "griddle-on" | "griddle-heats" | "load" | "bake" | "turn" | "mist" | "first-look" | "unload" | "butter" | "cool" | "review";
+        StepKind: "feed-starter" | "starter-ripens" | "make-part" | "part-cools" | "bloom" | "blooms" | "paddle" | "weigh-in" | "start-cycle" | "timer" | "cycle" | "knead" | "paddle-turns" | "check" | "add-ins" | "take-out" | "bulk" | "weigh-dough" | "divide" | "keep-cold" | "shape" | "start-proof" | "cold-proof" | "out-of-fridge" | "proof" | "look" | "clear-oven" | "proof-on-counter" | "oven-on" | "preheat" | "pot-on" | "pot-heats" | "bath" | "brush" | "score" | "griddle-on" | "griddle-heats" | "load" | "bake" | "turn" | "mist" | "first-look" | "unload" | "butter" | "cool" | "review";
         StepLine: {
             step: string;
             short: string;

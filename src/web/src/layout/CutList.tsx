@@ -180,6 +180,17 @@ export function CutList({
                         ]}
                       />
                     </Field>
+                    <Field id={`cold${i}`} label="Fridge first" problem={problem(`cuts[${i}].cold`)}>
+                      <Select
+                        id={`cold${i}`}
+                        value={cut.cold ?? 0}
+                        onChange={(cold) => change(i, { cold: cold || null })}
+                        options={[0, ...kitchen.colds].map((cold) => ({
+                          value: cold,
+                          label: cold === 0 ? 'with the rest' : `${cold / 3600} h, baked later`,
+                        }))}
+                      />
+                    </Field>
                     <Field id={`touching${i}`} label="Set">
                       <Segmented
                         aria-label="Set"

@@ -177,6 +177,20 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
               options={machine.programs.map((p) => ({ value: p.name, label: `program ${p.name}` }))}
             />
           )}
+          <Select
+            aria-label="Timer"
+            value={choice.timer ?? 0}
+            onChange={(timer) => set({ timer: timer === 0 ? null : timer })}
+            options={[0, ...kitchen.timers].map((timer) => ({
+              value: timer,
+              label: timer === 0 ? 'begins at once' : `on its timer, ${timer / 3600} h later`,
+            }))}
+          />
+          {problem('timer') && (
+            <span className="problem" role="alert">
+              {problem('timer')}
+            </span>
+          )}
           {machine && <MachineLine machine={machine} program={choice.program} />}
           {overLimit && (
             <button type="button" className="button" onClick={() => setScaleToFit(true)}>
