@@ -29,11 +29,12 @@ var data = settings["data"] ?? Path.Combine(
     Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.Create), demo ? "jolly-knot-demo" : "jolly-knot");
 var speed = double.TryParse(settings["speed"] ?? "1", CultureInfo.InvariantCulture, out var s) && s is > 0 and <= 3600 ? s
     : throw new ArgumentException("--speed is a number over 0, at most 3600.");
+var port = settings.GetValue("port", 5210);
 const int largestBody = 1 << 20;
 
 builder.WebHost.ConfigureKestrel(kestrel =>
 {
-    kestrel.Listen(IPAddress.Loopback, settings.GetValue("port", 5210));
+    kestrel.Listen(settings.GetValue("house", false) ? IPAddress.Any : IPAddress.Loopback, port);
     kestrel.Limits.MaxRequestBodySize = largestBody;
     kestrel.AddServerHeader = false;
 });
@@ -53,6 +54,7 @@ builder.Services.AddSingleton(p => new SimulatedRoom(p.GetRequiredService<HouseC
 builder.Services.AddSingleton(p => new SimulatedMachine(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new FedScale(p.GetRequiredService<SimulatedScale>(), TimeProvider.System));
 builder.Services.AddSingleton<IScale>(p => p.GetRequiredService<FedScale>());
+builder.Services.AddSingleton<HouseNetwork>();
 builder.Services.AddSingleton<KitchenKeeper>();
 builder.Services.AddSingleton<PantryKeeper>();
 builder.Services.AddSingleton<Planner>();
@@ -70,7 +72,7 @@ if (!describing)
 var app = builder.Build();
 app.UseExceptionHandler(Problems.Handling);
 app.UseStatusCodePages(Problems.Explain);
-app.UseLocalOnly();
+app.UseDoor(app.Services.GetRequiredService<HouseNetwork>());
 app.UseResponseCompression();
 app.UseDefaultFiles();
 app.UseStaticFiles(new StaticFileOptions
@@ -82,7 +84,7 @@ app.UseStaticFiles(new StaticFileOptions
 app.MapOpenApi("/openapi/{documentName}.json");
 app.MapScalarApiReference("/docs/api");
 app.MapToday();
-app.MapDay();
+app.MapDay(port);
 app.MapKitchen();
 app.MapPantry();
 app.MapDoughs();
@@ -102,6 +104,7 @@ app.MapFallbackToFile("index.html");
 if (!describing)
 {
     await app.Services.GetRequiredService<JollyStore>().Open();
+    await app.Services.GetRequiredService<HouseNetwork>().Start();
     await app.Services.GetRequiredService<KitchenKeeper>().Get();
     if (demo) await DemoSeed.Run(app.Services);
 }

@@ -1,6 +1,9 @@
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Builder;
+using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace JollyKnot.Server.Tests;
 
@@ -10,8 +13,18 @@ public sealed class House : IDisposable
     private readonly string data = Directory.CreateTempSubdirectory("jolly-").FullName;
     private WebApplicationFactory<Program> factory;
 
-    public House()
+    private readonly (string Key, string Value)[] settings;
+
+    public House() : this([])
     {
+    }
+
+    /// <summary>A server started with these settings.</summary>
+    public static House With(params (string Key, string Value)[] settings) => new(settings);
+
+    private House((string Key, string Value)[] settings)
+    {
+        this.settings = settings;
         factory = Open();
         Client = factory.CreateClient();
     }
@@ -68,6 +81,26 @@ public sealed class House : IDisposable
         Directory.Delete(data, true);
     }
 
-    private WebApplicationFactory<Program> Open() => new WebApplicationFactory<Program>().WithWebHostBuilder(b => b
-        .UseSetting("data", data).UseSetting("demo", "true").UseSetting("port", "0"));
+    private WebApplicationFactory<Program> Open() => new WebApplicationFactory<Program>().WithWebHostBuilder(b =>
+    {
+        b.UseSetting("data", data).UseSetting("demo", "true").UseSetting("port", "0");
+        foreach (var (key, value) in settings) b.UseSetting(key, value);
+        b.ConfigureServices(s => s.AddSingleton<IStartupFilter, FromElsewhere>());
+    });
+
+    /// <summary>Says in a header from which address a call comes.</summary>
+    public const string From = "X-From";
+
+    private sealed class FromElsewhere : IStartupFilter
+    {
+        public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) => app =>
+        {
+            app.Use((context, then) =>
+            {
+                if (context.Request.Headers.TryGetValue(From, out var from)) context.Connection.RemoteIpAddress = System.Net.IPAddress.Parse(from.ToString());
+                return then(context);
+            });
+            next(app);
+        };
+    }
 }

@@ -9,6 +9,10 @@ namespace JollyKnot.Server.Day;
 /// <param name="Moved">Bakes that moved.</param>
 public sealed record ArrangeAnswer(int Moved);
 
+/// <summary>The live calendar.</summary>
+/// <param name="Address">For others in the house; null while the house network is shut.</param>
+public sealed record CalendarView(string? Address);
+
 /// <summary>What of the day is wanted.</summary>
 /// <param name="Frame">The pictures' room; no pictures without.</param>
 /// <param name="Changes">What the baker would change, one after the other.</param>
@@ -24,7 +28,8 @@ public static class DayEndpoints
     private static ImmutableArray<ChangeLine> Told(ImmutableArray<ChangeLine>? changes) => changes is { IsDefault: false } some ? some : [];
 
     /// <summary>Maps the day.</summary>
-    public static void MapDay(this IEndpointRouteBuilder app)
+    /// <param name="port">Where the house answers.</param>
+    public static void MapDay(this IEndpointRouteBuilder app, int port)
     {
         app.MapPost("/api/day", async Task<Results<Ok<DayView>, ProblemHttpResult>> (DayRequest request, DayBoard board) =>
             await board.Look(request.Frame?.ToFrame(), Told(request.Changes)) is var seen && seen.Has(out var day) ? TypedResults.Ok(day) : Problems.Bad(seen.Problems))
@@ -35,5 +40,6 @@ public static class DayEndpoints
         app.MapPost("/api/day/undo", async Task<Results<NoContent, ProblemHttpResult>> (DayBoard board) =>
             await board.Undo() ? TypedResults.NoContent() : Problems.Conflict(new("nothing", "", "There is nothing to go back to."))).WithName("undoDay").WithSummary("Back to the day before it was last laid out anew.");
         app.MapGet("/api/day.ics", async (DayBoard board) => Results.Text(DayCalendar.Of((await board.Look(null, [])).Value), "text/calendar; charset=utf-8")).WithName("dayCalendar").WithSummary("The day as a calendar with alarms, to be subscribed to.");
+        app.MapGet("/api/day/calendar", (HouseNetwork house) => new CalendarView(house.CalendarAddress(port))).WithName("calendarAddress").WithSummary("Where others in the house subscribe to the day.");
     }
 }

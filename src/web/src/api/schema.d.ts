@@ -120,6 +120,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where others in the house subscribe to the day. */
+        get: operations["calendarAddress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen": {
         parameters: {
             query?: never;
@@ -1080,6 +1097,9 @@ export interface components {
             ready: string;
             left: components["schemas"]["FindingLine"][];
             moves: components["schemas"]["MoveLine"][];
+        };
+        CalendarView: {
+            address: null | string;
         };
         CautionLine: {
             step: string;
@@ -3500,6 +3520,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    calendarAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
             };
         };
     };

@@ -8,6 +8,7 @@ import { useWidth } from '../parts/useWidth';
 import { Grips } from '../strands/Grips';
 import { StrandPicture } from '../strands/StrandPicture';
 import { Away } from './Away';
+import { CalendarCard } from './CalendarCard';
 import { Draft } from './Draft';
 import { HandsTable } from './HandsTable';
 import { Making } from './Making';
@@ -49,9 +50,6 @@ export default function DayPage() {
         <Link className="button" to="/day/sheet" style={{ marginLeft: 'auto' }}>
           Bench sheet
         </Link>
-        <a className="button" href="/api/day.ics">
-          Calendar
-        </a>
         {day?.canUndo && changes.length === 0 && (
           <button className="button" onClick={() => void undo()}>
             As it was before
@@ -134,6 +132,7 @@ export default function DayPage() {
               </details>
             ))}
             <Away />
+            <CalendarCard />
           </div>
         </div>
       )}
