@@ -55,6 +55,9 @@ public static class Chain
     /// <summary>A starter is fed this long before it is weighed in. Bakers' usage: 8 to 12 h.</summary>
     public static TimeSpan StarterRipens { get; } = TimeSpan.FromHours(10);
 
+    // Butter and eggs are taken out so long before, and are of use for all but the last minutes. Bakers' usage.
+    private static readonly TimeSpan ComesToRoom = TimeSpan.FromMinutes(60), FetchMargin = TimeSpan.FromMinutes(10);
+
     // And may be fed so much later than planned.
     private static readonly TimeSpan StarterMargin = TimeSpan.FromHours(2);
 
@@ -176,6 +179,15 @@ public static class Chain
             steps.Beat(WeighStep(i), StepKind.WeighIn, Loading / pan.Steps.Length, Ending.Mass, Lane.Machine, also: [i == 0 && pan.BloomIn is not null ? new("blooms", Edge.End) : null],
                 about: new(pan.Steps[i].Row.Ingredient.Name, pan.Steps[i].Mass, pan.Steps[i].Running, Spot: pan.Steps[i].Spot));
         steps.Beat("start-cycle", StepKind.StartCycle, Moment, Ending.Done, Lane.Machine, about: new(spec.Machine.Name, Length: spec.Machine.CycleLength + (spec.Timer ?? TimeSpan.Zero)));
+
+        // Butter and eggs come to the room; where there is no time left, the liquid is warmer instead. Nobody is woken for it.
+        var cold = pan.Steps.Select(s => s.Row.Ingredient).Where(i => i is { Chilled: true, Role: Role.Fat or Role.Egg }).ToList();
+        if (cold.Count > 0 && spec.Timer is null)
+        {
+            var about = new About(string.Join(" and ", cold.Select(i => i.Name)));
+            steps.InTime("fetch-out", StepKind.FetchOut, WeighStep(0), Moment, [], Resource.Hands, about, calls: true, usefulFor: ComesToRoom - FetchMargin, quiet: true);
+            steps.InTime("comes-to-room", StepKind.ComesToRoom, WeighStep(0), ComesToRoom, [new("fetch-out", Edge.End)], null, about);
+        }
 
         // Fed the evening before; where there is no evening left, it is taken to be ripe.
         if (pan.Steps.FirstOrDefault(s => s.Row.Ingredient.Role == Role.Starter) is { } starter)
@@ -462,9 +474,9 @@ public static class Chain
             Add(new(id, kind, length, [after], ending, null, [Resource.Hands], Calls: true, UsefulFor: usefulFor, PointlessAfter: pointlessAfter, About: about));
 
         public void InTime(
-            string id, StepKind kind, string target, TimeSpan length, ImmutableArray<Link> after, Resource? occupies, About about, bool calls = false, TimeSpan? usefulFor = null) =>
+            string id, StepKind kind, string target, TimeSpan length, ImmutableArray<Link> after, Resource? occupies, About about, bool calls = false, TimeSpan? usefulFor = null, bool quiet = false) =>
             Add(new(id, kind, length, after, calls ? Ending.Done : null, null, [.. new[] { occupies, calls ? Resource.Hands : null }.OfType<Resource>().Distinct()],
-                target, calls ? null : target, calls, usefulFor, calls ? target : null, about));
+                target, calls ? null : target, calls && !quiet, usefulFor, calls ? target : null, about));
 
         public void Beside(string id, StepKind kind, TimeSpan length, Link after, string endedBy) =>
             Add(new(id, kind, length, [after], EndedBy: endedBy, Occupies: []));

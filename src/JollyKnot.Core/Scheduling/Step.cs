@@ -12,6 +12,10 @@ public enum StepKind
     FeedStarter,
     /// <summary>The starter ripens.</summary>
     StarterRipens,
+    /// <summary>Take out of the fridge what is to be as warm as the room.</summary>
+    FetchOut,
+    /// <summary>It comes to the room.</summary>
+    ComesToRoom,
     /// <summary>Make a filling, topping, wash or butter.</summary>
     MakePart,
     /// <summary>It cools.</summary>
@@ -211,7 +215,7 @@ public sealed record Step(
 
     /// <summary>Hands can break off for it, so a day is not planned around it. Everything else that is done keeps them busy.</summary>
     public bool IsGlance => Kind is StepKind.OvenOn or StepKind.PotOn or StepKind.GriddleOn or StepKind.PaddleTurns or StepKind.AddIns
-        or StepKind.Look or StepKind.Turn or StepKind.FirstLook or StepKind.Mist or StepKind.Butter or StepKind.Knead or StepKind.FeedStarter;
+        or StepKind.Look or StepKind.Turn or StepKind.FirstLook or StepKind.Mist or StepKind.Butter or StepKind.Knead or StepKind.FeedStarter or StepKind.FetchOut;
 
     /// <summary>It keeps the hands busy, so that no other such step can be done meanwhile.</summary>
     public bool KeepsHands => Occupies.Contains(Resource.Hands) && !IsGlance && Length > TimeSpan.Zero;

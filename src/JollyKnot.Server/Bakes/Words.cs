@@ -41,6 +41,8 @@ public sealed class Words(HouseholdUnits units)
         var (thing, count) = (about.Thing ?? "", about.Count ?? 0);
         return step.Kind switch
         {
+            StepKind.FetchOut => new($"{Sentence(about.Thing!)} out of the fridge", $"Take the {about.Thing} out of the fridge.", "In an hour they are as warm as the room.", "Out"),
+            StepKind.ComesToRoom => new($"The {about.Thing} warm up", "Butter and eggs come to the room.", "", ""),
             StepKind.FeedStarter => new(
                 "Feed the starter", $"Feed the {thing}.", $"{Grams(about.Mass)} of it is wanted ripe, and some to keep. It is ripe when it domes and smells mild.", "Fed"),
             StepKind.MakePart => new(
