@@ -107,6 +107,7 @@ if (!describing)
     await app.Services.GetRequiredService<HouseNetwork>().Start();
     await app.Services.GetRequiredService<KitchenKeeper>().Get();
     if (demo) await DemoSeed.Run(app.Services);
+    _ = app.Services.GetRequiredService<DayBoard>().Warm();
 }
 app.Run();
 

@@ -1,9 +1,11 @@
 using System.Collections.Immutable;
 using CsCheck;
+using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Strands;
 using static JollyKnot.Core.Tests.DemoFormulas;
 
 namespace JollyKnot.Core.Tests;
@@ -206,6 +208,70 @@ public sealed class DayRules
             chain[^1].Slot.Step.Kind.ShouldBe(StepKind.Review);
             foreach (var (before, after) in chain.Zip(chain.Skip(1)))
                 if (!after.Held) (after.Slot.Start - before.Slot.End).ShouldBeLessThan(Minutes(10));
+        }
+    }
+
+    [Fact]
+    public void One_bench_for_all_bakes_is_about_what_burns_then_what_is_in_hand_then_what_is_due()
+    {
+        DayBench.AtHand([]).ShouldBeNull();
+        Gen.Select(Gen.Int[0, 480], Gen.Int[0, 3], Gen.Int[0, 2]).Sample((minutes, behind, hand) =>
+        {
+            var held = Held(RepairCafe, DayPlan.Of(RepairCafe, Morning));
+            var now = Morning.AddMinutes(minutes);
+            // Everything was done when it was due, some minutes late; the last thing in one of them.
+            ImmutableArray<BakeState> bakes = [.. held.Select((b, i) =>
+            {
+                var done = b.Timetable.Slots.Where(s => s.Step.IsBeat && s.End.AddMinutes(behind) <= now).Select((s, k) => new Entry(k + 2, new StepDone(s.Step.Id) { At = s.End })).ToList();
+                if (i == hand && done.Count > 0) done[^1] = done[^1] with { Event = done[^1].Event with { At = now } };
+                var log = new BakeLog([new(1, Arranged.Of(b.SoFar.Arranged) with { At = Morning }), .. done]);
+                return BakeState.Of(new(b.Spec, b.Start, []), log, now);
+            })];
+            var atHand = DayBench.AtHand(bakes);
+            var open = bakes.Select((b, i) => (Bake: i, b.Now)).Where(b => b.Now is not null).ToList();
+            atHand.HasValue.ShouldBe(open.Count > 0);
+            if (atHand is not { } at) return;
+            var (chosen, due) = (bakes[at].Now!, open.Where(b => b.Now!.Start <= now && b.Now.Step.Kind != StepKind.Review).ToList());
+            if (due.Count == 0) chosen.Start.ShouldBe(open.OrderBy(b => b.Now!.Start <= now && b.Now.Step.Kind == StepKind.Review).ThenBy(b => b.Now!.Start).First().Now!.Start);
+            else
+            {
+                chosen.Start.ShouldBeLessThanOrEqualTo(now);
+                if (due.Any(b => b.Now!.Step.Kind == StepKind.Unload)) chosen.Step.Kind.ShouldBe(StepKind.Unload);
+            }
+            var next = DayBench.Next(bakes, 3);
+            next.Select(n => n.Slot.Start).ShouldBeInOrder();
+            next.ShouldNotContain(n => n.Bake == at && n.Slot == chosen);
+            foreach (var other in open.Where(b => b.Bake != at)) next.ShouldContain(n => n.Slot.Start <= other.Now!.Start, "nothing sooner is left out");
+        }, iter: 120, seed: "0002Sqpv1vf9");
+    }
+
+    [Fact]
+    public void A_chain_is_drawn_from_the_first_step_to_the_table_and_hangs_loose_where_it_waits()
+    {
+        var held = Held(RepairCafe, DayPlan.Of(RepairCafe, Morning));
+        foreach (var slim in new[] { false, true })
+        {
+            var picture = StrandLayout.Of([.. held.Select(b => new Drawn(b.Spec, b.Chain, b.Timetable, b.Spec.ExpectedDough))], new(slim ? 358 : 1248, slim, TimeSpan.Zero));
+            double X(DateTimeOffset at) => picture.Left + (picture.Right - picture.Left) * ((at - picture.From) / (picture.To - picture.From));
+            picture.Taut.Length.ShouldBe(3);
+            foreach (var (line, bake) in picture.Taut.Zip(held))
+            {
+                line.Points[0].X.ShouldBe(X(bake.Timetable.Start), .1);
+                line.Points[^1].X.ShouldBe(X(bake.Timetable.Ready), .1);
+                line.Points.Select(p => p.X).ShouldBeInOrder();
+                line.Loose.ShouldAllBe(l => l.To > l.From);
+                line.Loose.Length.ShouldBe(Deciding.Of(bake.Timetable).Skip(1).Count(d => d.Held));
+            }
+            // Each grip lies at its step's time, and moves a step that can be moved.
+            foreach (var grip in picture.Grips)
+            {
+                grip.X.ShouldBe(X(grip.At), .1);
+                held[grip.Bake].Timetable[grip.Step]!.ShouldSatisfyAllConditions(s => s.Start.ShouldBe(grip.At), s => s.Step.CanPin.ShouldBeTrue(), s => s.IsOpen.ShouldBeTrue());
+            }
+            picture.Grips.Count(g => g.Kind == StepKind.Load).ShouldBe(3);
+            // Times under the picture do not lie on one another.
+            foreach (var row in picture.Labels.Where(l => l.Kind == LabelKind.Ready).GroupBy(l => l.Row))
+                row.OrderBy(l => l.X).Zip(row.OrderBy(l => l.X).Skip(1)).ShouldAllBe(p => p.Second.X - p.First.X > (slim ? 36 : 46));
         }
     }
 

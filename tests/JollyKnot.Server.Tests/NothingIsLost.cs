@@ -106,7 +106,7 @@ public sealed class NothingIsLost
     {
         using var house = new House();
         var day = (await house.Get("/api/today")).Body["bakes"]!.AsArray();
-        day.Select(b => b!["title"]!.ToString()).ShouldBe(["Spanner pretzels", "Workbench soft rolls", "Washer flatbreads", "Three-wire plait"]);
+        day.Select(b => b!["title"]!.ToString()).ShouldBe(["Spanner pretzels", "Workbench soft rolls", "Three-wire plait", "Washer flatbreads"]);
         day[0]!["beat"]!["isDue"]!.GetValue<bool>().ShouldBeFalse();
         (await house.Get("/api/logbook")).Body.AsArray().Count.ShouldBe(3);
         (await house.Get("/api/doughs")).Body["total"]!.GetValue<int>().ShouldBe(11);

@@ -1,8 +1,8 @@
 // The whole day: every dough together, by what a person sees and does.
-import { accessible, call, expect, rolls, test } from './house.mjs';
+import { accessible, call, choose, expect, rolls, test } from './house.mjs';
 
 const wanted = async (server, title) => {
-  const { body } = await call(server, '/api/day', { width: 900, slim: false, utcOffsetMinutes: 60 });
+  const { body } = await call(server, '/api/day', {});
   return body.bakes.find((b) => b.title === title).wanted;
 };
 
@@ -18,8 +18,10 @@ test('the repair café: seen whole, explained, taken along', async ({ page }) =>
   await expect(page.getByRole('region', { name: 'In one another’s way' }).locator('.late')).toHaveCount(0);
   // Who comes second finds the oven hot.
   await expect(hands.filter({ hasText: 'Oven to 245 °C · Washer flatbreads' })).toBeVisible();
-  await page.getByText(/^Why Washer flatbreads begins at/).click();
-  await expect(page.getByText(/^\d\d:\d\d Dough cycle, 1 h 25/)).toBeVisible();
+  await page.getByText(/^Washer flatbreads: \d/).click();
+  const open = page.locator('details[open]');
+  await expect(open.getByText(/^Why it begins at/)).toBeVisible();
+  await expect(open.getByText(/^\d\d:\d\d Dough cycle, 1 h 25/)).toBeVisible();
   await accessible(page);
   await page.getByRole('link', { name: 'Bench sheet' }).click();
   await expect(page.getByText('Washer flatbreads contains milk, wheat/gluten.')).toBeVisible();
@@ -50,4 +52,123 @@ test('one bake too many: in the way, laid out around, and left as it is', async 
   await expect(page.getByRole('img', { name: /The day:.*Workbench soft rolls.*Workbench soft rolls/ })).toBeVisible();
   await page.getByRole('link', { name: 'To the bench' }).click();
   await expect(page.getByText('Spanner pretzels').first()).toBeVisible();
+});
+
+test('a step is pulled along, seen beside the day as it is, done, and undone', async ({ page }) => {
+  await page.visit('/day');
+  const grip = page.getByRole('slider', { name: 'Load the oven, Three-wire plait' });
+  const was = await grip.getAttribute('aria-valuetext');
+  const box = await grip.boundingBox();
+  await page.mouse.move(box.x + 22, box.y + 22);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 90, box.y + 22, { steps: 4 });
+  await page.mouse.up();
+  const draft = page.getByRole('region', { name: 'As it would be' });
+  await expect(draft.getByText(/Load the oven \(Three-wire plait\)/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^As it would be/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^The day:/ })).toBeVisible();
+  await accessible(page);
+  // By the keys too, from where it lies now; a reload forgets nothing.
+  const pulled = await grip.getAttribute('aria-valuetext');
+  expect(pulled > was).toBe(true);
+  await grip.press('ArrowRight');
+  await expect(grip).not.toHaveAttribute('aria-valuetext', pulled);
+  await page.reload();
+  await expect(draft).toBeVisible();
+  await page.getByRole('button', { name: 'Lay the day out so' }).click();
+  await expect(draft).toBeHidden();
+  const free = page.getByRole('button', { name: 'Load the oven, Three-wire plait: any time' });
+  await expect(free).toBeVisible();
+  await page.getByRole('button', { name: 'As it was before' }).click();
+  await expect(free).toBeHidden();
+  await expect(grip).toHaveAttribute('aria-valuetext', was);
+});
+
+test('how a bake is made is changed on the day: typed times, machine, place, taken back', async ({ page }) => {
+  await page.visit('/day');
+  await page.getByText(/^Washer flatbreads: \d/).click();
+  await choose(page, 'Machine', 'Blue two-paddle');
+  const draft = page.getByRole('region', { name: 'As it would be' });
+  await expect(draft.getByText(/from \d\d:\d\d to/).first()).toBeVisible();
+  await expect(draft.getByText(/^Paddle|paddles in/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Take the last change back' }).click();
+  await expect(draft).toBeHidden();
+  // A time typed where it cannot be is said, and what was typed stays to be mended.
+  const divide = page.getByLabel('Divide into 8, Washer flatbreads: at');
+  const soon = new Date(Date.now() + 15 * 60000);
+  await divide.fill(new Intl.DateTimeFormat('en-GB', { timeStyle: 'short', timeZone: 'Europe/Berlin' }).format(soon));
+  await divide.press('Enter');
+  await expect(draft.getByText(/Cannot be when you want it/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take the last change back' }).click();
+  await expect(draft).toBeHidden();
+});
+
+test('an errand: nobody in, and the day goes round it', async ({ page, server }) => {
+  const { body } = await call(server, '/api/day', {});
+  const begins = Date.parse(body.bakes.find((b) => b.title === 'Workbench soft rolls').start);
+  const clock = (ms) => new Intl.DateTimeFormat('en-GB', { timeStyle: 'short', timeZone: 'Europe/Berlin' }).format(new Date(ms));
+  const kitchen = (await call(server, '/api/kitchen/setup')).body;
+  const gone = [{ from: new Date(begins - 300e3).toISOString(), to: new Date(begins + 900e3).toISOString() }];
+  await call(server, '/api/kitchen/setup', { ...kitchen, gone }, 'PUT');
+  await page.visit('/day');
+  const errand = page.getByRole('region', { name: 'Nobody in' });
+  await expect(errand.getByLabel('Away from')).toHaveValue(clock(begins - 300e3));
+  await expect(page.getByText(/^\d\d:\d\d Nobody is there: .*Workbench soft rolls/)).toBeVisible();
+  await page.getByRole('button', { name: 'Lay the day out so' }).click();
+  await expect(page.getByRole('region', { name: 'In one another’s way' })).toBeHidden();
+  await errand.getByRole('button', { name: /^Not away/ }).click();
+  await expect(errand.getByLabel('Away from')).toBeHidden();
+  await expect(page.getByText(/wants the house network/)).toBeVisible();
+});
+
+test.describe('the whole repair café at speed', () => {
+  test.use({ speed: 400 });
+
+  test('one bench for all bakes, from the pretzels in hand to the plait on the table', async ({ page, server }) => {
+    test.setTimeout(240_000);
+    await page.visit('/bench');
+    await page.evaluate(() => localStorage.setItem('divide', 'eye'));
+    await page.reload();
+    const next = page.getByRole('complementary', { name: 'Still to come' });
+    await expect(next.getByRole('link')).toHaveCount(3);
+    const seen = new Set();
+    const press = async (locator) =>
+      (await locator.isVisible()) &&
+      (await locator.click({ timeout: 800 }).then(
+        () => true,
+        () => false,
+      ));
+    const controls = page.getByRole('group', { name: 'Controls' });
+    const answers = page.getByRole('group', { name: 'Answers' });
+    const left = async () => (await call(server, '/api/today')).body.bakes.length;
+    // A baker who does what the sentence says, when it says so.
+    await expect(async () => {
+      seen.add(
+        (
+          await page
+            .locator('.now p')
+            .first()
+            .textContent({ timeout: 1000 })
+            .catch(() => '')
+        ).split(' · ')[0],
+      );
+      if (await page.getByRole('timer').isVisible()) await page.waitForTimeout(120);
+      else
+        (await press(page.getByRole('button', { name: '4 of 5' }))) ||
+          (await press(page.getByRole('button', { name: 'Leave it alone' }))) ||
+          (await press(
+            answers.getByRole('button', { name: /^(Right|It turns|They turn|Doubled|Three quarters|Half)/ }).first(),
+          )) ||
+          (await press(page.getByRole('button', { name: /^Right$/ }).first())) ||
+          (await press(controls.locator('.do')));
+      await press(page.getByRole('button', { name: 'Keep', exact: true }));
+      expect(await left()).toBe(0);
+    }).toPass({ timeout: 220_000, intervals: [50] });
+    for (const title of ['Spanner pretzels', 'Workbench soft rolls', 'Washer flatbreads', 'Three-wire plait'])
+      expect(seen).toContain(title);
+    const { body } = await call(server, '/api/logbook');
+    expect(JSON.stringify(body)).toContain('Three-wire plait');
+    await page.visit('/');
+    await expect(page.getByText('Nothing is under way.')).toBeVisible();
+  });
 });

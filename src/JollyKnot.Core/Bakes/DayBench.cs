@@ -12,6 +12,7 @@ public static class DayBench
     /// <returns>Its place among them; null when nothing is left to do.</returns>
     public static int? AtHand(ImmutableArray<BakeState> bakes)
     {
+        if (bakes.IsEmpty) return null;
         var inHand = Enumerable.Range(0, bakes.Length).MaxBy(i => bakes[i].LastTold?.At ?? DateTimeOffset.MinValue);
         return Enumerable.Range(0, bakes.Length).Where(i => bakes[i].Now is not null)
             .OrderBy(i => Rank(bakes[i], i == inHand)).ThenBy(i => bakes[i].Now!.Start).Select(i => (int?)i).FirstOrDefault();

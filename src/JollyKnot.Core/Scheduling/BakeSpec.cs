@@ -238,7 +238,8 @@ public sealed record BakeSpec(
         return problems.Count > 0
             ? problems.ToImmutable()
             : new BakeSpec(dough, machine!, cuts, oven!, place!, room, kitchen.Pot, choice.ReadyBy, choice.School, kitchen.Hob, kitchen.Boils,
-                ScaleStep: kitchen.ScaleStep, Tolerance: kitchen.Tolerance, After: choice.After, Cold: choice.Cold, Bath: choice.Bath ?? PotSchool.InThePot, Ways: choice.Ways) { Timer = choice.Timer };
+                ScaleStep: kitchen.ScaleStep, Tolerance: kitchen.Tolerance, After: choice.After, Cold: choice.Cold, Bath: choice.Bath ?? PotSchool.InThePot, Ways: choice.Ways)
+            { Timer = choice.Timer };
     }
 
     private static ImmutableArray<Cut> DecideCuts(Mass expected, ImmutableArray<CutChoice> lines, Kitchen kitchen, Oven? oven, ImmutableArray<Problem>.Builder problems)

@@ -133,11 +133,12 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
     /// <param name="now">The time now.</param>
     /// <param name="closed">When hands and machines are not to be had; never when null.</param>
     /// <param name="most">At most so many; 1 or more.</param>
-    public static ImmutableArray<DayChange> ThatWouldDo(ImmutableArray<DayBake> bakes, Kitchen kitchen, DateTimeOffset now, Closed? closed = null, int most = int.MaxValue)
+    /// <param name="until">Stops looking.</param>
+    public static ImmutableArray<DayChange> ThatWouldDo(ImmutableArray<DayBake> bakes, Kitchen kitchen, DateTimeOffset now, Closed? closed = null, int most = int.MaxValue, CancellationToken until = default)
     {
         ArgumentNullException.ThrowIfNull(kitchen);
         var late = TimeSpan.FromMinutes(DayPlan.Of(bakes, now, closed).Aims.Late);
-        return [.. Candidates(bakes, kitchen, late).OrderBy(c => c.Kind).Where(c => Apply(bakes, [c], kitchen, now).Has(out var changed) && Does(changed, now, closed)).Take(most)];
+        return [.. Candidates(bakes, kitchen, late).OrderBy(c => c.Kind).TakeWhile(_ => !until.IsCancellationRequested).Where(c => Apply(bakes, [c], kitchen, now).Has(out var changed) && Does(changed, now, closed)).Take(most)];
     }
 
     private static IEnumerable<DayChange> Candidates(ImmutableArray<DayBake> bakes, Kitchen kitchen, TimeSpan late)

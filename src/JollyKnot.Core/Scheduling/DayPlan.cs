@@ -58,7 +58,7 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
     /// <param name="closed">When hands and machines are not to be had; never when null.</param>
     /// <param name="effort">Deterministic seconds for each aim; over 0.</param>
     /// <param name="better">Told of each plan that is better than the one before, while a large day is improved part by part; null when only the last counts.</param>
-    /// <param name="until">Stops improving a large day; what was found until then is given.</param>
+    /// <param name="until">Stops improving; what was found until then is given.</param>
     public static DayPlan Best(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed = null, double effort = UsualEffort, Action<DayPlan>? better = null, CancellationToken until = default)
     {
         var day = DayBlocks.Of(bakes, now, closed ?? Closed.Never);

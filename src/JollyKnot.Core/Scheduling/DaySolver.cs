@@ -20,11 +20,11 @@ internal static class DaySolver
     /// <param name="before">Where blocks were before, so that what need not move stays; null when nothing was.</param>
     /// <param name="effort">Deterministic seconds for each aim; over 0. The same effort gives the same plan.</param>
     /// <param name="better">Told of better starts on the way.</param>
-    /// <param name="until">Stops a large day.</param>
+    /// <param name="until">Stops it; what was found until then is given.</param>
     public static (int[] Starts, bool Proven) Improve(DayBlocks day, int[] first, int?[]? before, double effort, Action<int[]>? better, CancellationToken until)
     {
         var open = day.Blocks.Where(b => b.Fixed is null).Select(b => b.Bake).Distinct().ToList();
-        return open.Count <= Whole ? new Day(day, first, null).Solve(first, before, effort, better) : (InParts(day, open, first, before, better, until), false);
+        return open.Count <= Whole ? new Day(day, first, null).Solve(first, before, effort, better, until: until) : (InParts(day, open, first, before, better, until), false);
     }
 
     // What is late first, with what is beside it; then neighbours in time, and any few; again from the start when that helped.
@@ -36,7 +36,7 @@ internal static class DaySolver
             helped = false;
             foreach (var (free, stages) in Parts().TakeWhile(_ => !until.IsCancellationRequested))
             {
-                var (found, _) = new Day(day, starts, free).Solve(starts, before, EffortForSome, stages: stages);
+                var (found, _) = new Day(day, starts, free).Solve(starts, before, EffortForSome, stages: stages, until: until);
                 var then = DayAims.Of(day, found);
                 if (then >= best) continue;
                 (starts, best, helped) = (found, then, true);
@@ -92,12 +92,13 @@ internal static class DaySolver
             aims = Aims(first, ovens);
         }
 
-        public (int[] Starts, bool Proven) Solve(int[] first, int?[]? before, double effort, Action<int[]>? better = null, int stages = int.MaxValue)
+        public (int[] Starts, bool Proven) Solve(int[] first, int?[]? before, double effort, Action<int[]>? better = null, int stages = int.MaxValue, CancellationToken until = default)
         {
             var (starts, proven) = (first, true);
             for (var b = 0; b < free.Length; b++) if (free[b] is { } v) model.AddHint(v, first[b]);
             foreach (var aim in (before is null ? aims : aims.Append(Moved(before))).Take(stages))
             {
+                if (until.IsCancellationRequested) return (starts, false);
                 model.Minimize(aim);
                 var solver = new CpSolver { StringParameters = string.Create(CultureInfo.InvariantCulture, $"num_workers:1 linearization_level:0 max_deterministic_time:{effort:0.0###}") };
                 var status = solver.Solve(model);

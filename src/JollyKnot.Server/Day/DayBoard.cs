@@ -77,9 +77,11 @@ public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, st
 public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset To, string Text);
 
 /// <summary>The day in full.</summary>
+/// <param name="Looking">A better day, or ways out of this one, are still looked for.</param>
+/// <param name="CanUndo">There is a day to go back to.</param>
 public sealed record DayView(
     ImmutableArray<DayBakeView> Bakes, ImmutableArray<FindingLine> Findings, Proposal? Proposal, ImmutableArray<FixLine> Fixes, ImmutableArray<HandsLine> Hands, ImmutableArray<OvenLine> Ovens,
-    ImmutableArray<string> Cautions, bool CanUndo, Picture? Picture);
+    ImmutableArray<string> Cautions, bool Looking, bool CanUndo, Picture? Picture);
 
 /// <summary>The day as it stands, and laid out better.</summary>
 public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock clock) : IDisposable
@@ -114,7 +116,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         [.. bakes.Select((b, i) => b with { Day = b.Day with { SoFar = b.Day.SoFar with { Arranged = plan.Bakes[i] } } })];
 
     // How long somebody waits for the best plan before the quick one is shown. Ours.
-    private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(300);
+    private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(30);
 
     private readonly Lock @lock = new();
     private Planned? known;
@@ -128,8 +130,9 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         public Planned(string key, ImmutableArray<DayBake> days, DateTimeOffset at, Closed closed, Kitchen kitchen)
         {
             (Key, now) = (key, DayPlan.Of(days, at, closed));
-            Best = Task.Run(() => now = DayPlan.Best(days, at, closed, better: p => now = p, until: over.Token));
-            Fixes = new(() => Task.Run(() => DayChange.ThatWouldDo(days, kitchen, at, closed, MostFixes)));
+            var until = over.Token;
+            Best = Task.Run(() => now = DayPlan.Best(days, at, closed, better: p => now = p, until: until));
+            Fixes = new(() => Task.Run(() => DayChange.ThatWouldDo(days, kitchen, at, closed, MostFixes, until)));
         }
 
         public string Key { get; }
@@ -163,6 +166,13 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         return plan;
     }
 
+    /// <summary>Loads the solver before somebody waits for it.</summary>
+    public async Task Warm()
+    {
+        var (days, now) = ((await Stand()).Select(b => b.Day).ToImmutableArray(), clock.GetUtcNow());
+        await Task.Run(() => DayPlan.Best(days, now));
+    }
+
     /// <inheritdoc/>
     public void Dispose() => known?.Dispose();
 
@@ -174,12 +184,13 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     {
         var (bakes, closed, kitchen, words) = (await Stand(), await Closed(), await kitchens.Get(), kitchens.Words);
         var wrong = Wrong(bakes, closed);
-        var (proposal, fixes) = ((Proposal?)null, ImmutableArray<FixLine>.Empty);
+        var (proposal, fixes, looking) = ((Proposal?)null, ImmutableArray<FixLine>.Empty, false);
         if (!bakes.IsEmpty && (!wrong.IsEmpty || !changes.IsEmpty))
         {
             var changed = await Changed(bakes, changes);
             if (!changed.Has(out var draft)) return changed.Problems;
             var plan = await PlanFor(draft, changes, closed);
+            looking = !plan.Best.IsCompleted;
             var held = Held(draft, plan.Now);
             var left = Wrong(held, closed);
             if (Better(bakes, held, closed) || !changes.IsEmpty)
@@ -187,12 +198,19 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
                 var moves = Moves(bakes, held, words);
                 proposal = new(moves, left, string.Join(" ", moves.Select(m => $"{m.Bake:N} {m.Text} {(m.To > m.From ? "later" : "sooner")}")), plan.Now.Proven, Figures(bakes), Figures(held), changes.IsEmpty ? null : Drawn(held, frame));
             }
-            if (!(proposal is null ? wrong : left).IsEmpty) fixes = [.. (await plan.Fixes.Value).Select(f => new FixLine(new(bakes[f.Bake].Id, f.Kind, f.Id, f.At, f.Heat, f.Length), FixText(f, draft[f.Bake].Day.Spec, kitchen)))];
+            if (!(proposal is null ? wrong : left).IsEmpty)
+            {
+                // Looked for once; who asks again finds them.
+                var ways = plan.Fixes.Value;
+                if (!looking) await Task.WhenAny(ways, Task.Delay(Patience));
+                if (ways.IsCompletedSuccessfully) fixes = [.. ways.Result.Select(f => new FixLine(new(bakes[f.Bake].Id, f.Kind, f.Id, f.At, f.Heat, f.Length), FixText(f, draft[f.Bake].Day.Spec, kitchen)))];
+                else looking = true;
+            }
         }
         return new DayView(
             [.. bakes.Select(b => View(b, kitchen, words))], wrong, proposal is { Moves.IsEmpty: true } && changes.IsEmpty ? null : proposal, fixes, HandsOf(bakes, words), OvensOf(bakes, words),
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
-            before is not null, Drawn(bakes, frame));
+            looking, before is not null, Drawn(bakes, frame));
     }
 
     private static Picture? Drawn(ImmutableArray<Standing> bakes, Frame? frame) =>

@@ -16,7 +16,7 @@ public sealed record CalendarView(string? Address);
 /// <summary>What of the day is wanted.</summary>
 /// <param name="Frame">The pictures' room; no pictures without.</param>
 /// <param name="Changes">What the baker would change, one after the other.</param>
-public sealed record DayRequest(FrameRequest? Frame, ImmutableArray<ChangeLine>? Changes = null);
+public sealed record DayRequest(FrameRequest? Frame = null, ImmutableArray<ChangeLine>? Changes = null);
 
 /// <summary>How the day is laid out anew.</summary>
 /// <param name="Changes">What the baker changes, one after the other.</param>

@@ -1456,7 +1456,7 @@ export interface components {
             ends: string;
         };
         DayRequest: {
-            frame: null | components["schemas"]["FrameRequest"];
+            frame?: null | components["schemas"]["FrameRequest"];
             changes?: null | components["schemas"]["ChangeLine"][];
         };
         /** @enum {unknown} */
@@ -1469,6 +1469,7 @@ export interface components {
             hands: components["schemas"]["HandsLine"][];
             ovens: components["schemas"]["OvenLine"][];
             cautions: string[];
+            looking: boolean;
             canUndo: boolean;
             picture: null | components["schemas"]["Picture"];
         };
@@ -3118,7 +3119,7 @@ export interface components {
         /** @enum {unknown} */
         Steam: "none" | "tray" | "stones" | "mist" | null;
         /** @enum {unknown} */
-        StepKind: "feed-starter" | "starter-ripens" | "make-part" | "part-cools" | "bloom" | "blooms" | "paddle" | "weigh-in" | "start-cycle" | "timer" | "cycle" | "knead" | "paddle-turns" | "check" | "add-ins" | "take-out" | "bulk" | "weigh-dough" | "divide" | "keep-cold" | "shape" | "start-proof" | "cold-proof" | "out-of-fridge" | "proof" | "look" | "clear-oven" | "proof-on-counter" | "oven-on" | "preheat" | "pot-on" | "pot-heats" | "bath" | "brush" | "score" | "griddle-on" | "griddle-heats" | "load" | "bake" | "turn" | "mist" | "first-look" | "unload" | "butter" | "cool" | "review";
+        StepKind: "feed-starter" | "starter-ripens" | "fetch-out" | "comes-to-room" | "make-part" | "part-cools" | "bloom" | "blooms" | "paddle" | "weigh-in" | "start-cycle" | "timer" | "cycle" | "knead" | "paddle-turns" | "check" | "add-ins" | "take-out" | "bulk" | "weigh-dough" | "divide" | "keep-cold" | "shape" | "start-proof" | "cold-proof" | "out-of-fridge" | "proof" | "look" | "clear-oven" | "proof-on-counter" | "oven-on" | "preheat" | "pot-on" | "pot-heats" | "bath" | "brush" | "score" | "griddle-on" | "griddle-heats" | "load" | "bake" | "turn" | "mist" | "first-look" | "unload" | "butter" | "cool" | "review";
         StepLine: {
             step: string;
             short: string;

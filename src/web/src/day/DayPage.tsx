@@ -62,7 +62,14 @@ export default function DayPage() {
       {day && changes.length === 0 && <TroublesOf day={day} change={add} />}
       {changes.length > 0 && (
         <>
-          <Draft changes={changes} proposal={drafted} problem={problem} back={back} forget={forget} />
+          <Draft
+            changes={changes}
+            proposal={drafted}
+            problem={problem}
+            looking={day?.looking ?? false}
+            back={back}
+            forget={forget}
+          />
           {drafted && day && <Fixes fixes={day.fixes} change={add} />}
         </>
       )}

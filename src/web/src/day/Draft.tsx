@@ -15,12 +15,14 @@ export function Draft({
   changes,
   proposal,
   problem,
+  looking,
   back,
   forget,
 }: {
   changes: Change[];
   proposal: Schemas['Proposal'] | null;
   problem: string | undefined;
+  looking: boolean;
   back: () => void;
   forget: () => void;
 }) {
@@ -57,6 +59,7 @@ export function Draft({
           </table>
           <Moves moves={proposal.moves} />
           <Left left={proposal.left} />
+          {looking && <p className="muted">Looking for a better one …</p>}
         </>
       )}
       <div className="choices">

@@ -10,7 +10,8 @@ export const useDay = (width: number, changes: Schemas['ChangeLine'][] = []) =>
     {
       enabled: width > 0,
       placeholderData: (before) => before,
-      refetchInterval: houseSpeed() > 1 ? 3000 : 30000,
+      // A better day may still be on its way.
+      refetchInterval: ({ state }) => (state.data?.looking ? 700 : houseSpeed() > 1 ? 3000 : 30000),
       retry: false,
     },
   );

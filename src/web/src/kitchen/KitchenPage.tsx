@@ -45,6 +45,26 @@ function Editor({
     times = 1,
     empty = false,
   ) => <Num label={label} at={at} value={value} set={set} problems={problems} times={times} empty={empty} />;
+  // Hours of every day, or none.
+  const hours = (at: 'awake' | 'machinesRun', label: string, from: string, usual: Schemas['OpenHours']) => {
+    const open = k[at];
+    return (
+      <div className="kit">
+        <Checkbox
+          checked={open != null}
+          onChange={(e) => change({ [at]: e.target.checked ? { from: usual.from * hour, to: usual.to * hour } : null })}
+        >
+          {label}
+        </Checkbox>
+        {open && (
+          <>
+            {num(from, at, open.from / hour, (v) => change({ [at]: { ...open, from: (v ?? usual.from) * hour } }))}
+            {num('until, h', at, open.to / hour, (v) => change({ [at]: { ...open, to: (v ?? usual.to) * hour } }))}
+          </>
+        )}
+      </div>
+    );
+  };
   // A list of things: change one, take one away, add one.
   function list<T extends { id: string }>(things: T[], set: (things: T[]) => void) {
     return {
@@ -89,24 +109,8 @@ function Editor({
           ))}
           {num('Above the sea, m', 'altitude', k.altitude ?? 0, (v) => change({ altitude: v }), 1000)}
         </div>
-        <div className="kit">
-          <Checkbox
-            checked={k.awake != null}
-            onChange={(e) => change({ awake: e.target.checked ? { from: 6 * 3600, to: 22 * 3600 } : null })}
-          >
-            Nothing to do at night
-          </Checkbox>
-          {k.awake && (
-            <>
-              {num('Up from, h', 'awake', k.awake.from / 3600, (v) =>
-                change({ awake: { from: (v ?? 6) * 3600, to: k.awake?.to ?? 79200 } }),
-              )}
-              {num('until, h', 'awake', k.awake.to / 3600, (v) =>
-                change({ awake: { to: (v ?? 22) * 3600, from: k.awake?.from ?? 21600 } }),
-              )}
-            </>
-          )}
-        </div>
+        {hours('awake', 'Nothing to do at night', 'Up from, h', { from: 6, to: 22 })}
+        {hours('machinesRun', 'Quiet hours: no machine runs', 'Machines from, h', { from: 7, to: 22 })}
         <div className="kit">
           <Choice
             label="Mass"
@@ -400,6 +404,8 @@ function Editor({
     </>
   );
 }
+
+const hour = 3600;
 
 const shapes: [Schemas['TinShape'], string][] = [
   ['tray', 'tray'],
