@@ -151,6 +151,7 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
             foreach (var oven in kitchen.Ovens.Where(o => o.Id != spec.Oven.Id)) yield return new(i, ChangeKind.Oven, oven.Id);
             foreach (var place in kitchen.AllPlaces.Where(p => p.Id != spec.Place.Id)) yield return new(i, ChangeKind.Place, place.Id);
             if (spec is { After: null, Machine.ByHand: false }) yield return new(i, ChangeKind.Bowl, Length: AfterCycle.Usual[^1].Bulk);
+            if (spec.Cold is not null) yield return new(i, ChangeKind.Fridge);
             if (spec.Batches.Length > 1) yield return new(i, ChangeKind.FewerTrays);
             if (late > TimeSpan.Zero && spec.ReadyBy is { } by) yield return new(i, ChangeKind.ReadyBy, At: by + Round * Math.Ceiling(late / Round));
         }

@@ -55,7 +55,7 @@ public static class StrandLayout
             var proof = boxes[Lane.Proof];
             windows.AddRange(WindowOf(bake, X, proof with { Height = proof.Height * (i + 1) / bakes.Length }));
             // Several doughs share a lane: a window's times would lie on another's strand.
-            labels.AddRange(LabelsOf(bake, X, boxes, Middle, strand.Thickness, frame.Slim).Where(l => l.Kind != LabelKind.Window || bakes.Length == 1));
+            labels.AddRange(LabelsOf(bake, X, boxes, Middle, strand.Thickness, frame).Where(l => l.Kind != LabelKind.Window || bakes.Length == 1));
         }
         labels = Apart(labels, frame);
         var under = labels.Where(l => l.Kind == LabelKind.Ready).Max(l => l.Row);
@@ -64,7 +64,8 @@ public static class StrandLayout
     }
 
     // Room that a label's words take, pixels.
-    private const double OvenWords = 132, TimeWords = 48;
+    private const double OvenWords = 132, TimeWords = 48, LetterWidth = 8;
+    private const int MassLetters = 9;
 
     private static double RowHeight(Frame frame) => frame.Slim ? 13 : 18;
 
@@ -166,16 +167,19 @@ public static class StrandLayout
     }
 
     private static IEnumerable<Label> LabelsOf(
-        Drawn bake, Func<DateTimeOffset, double> x, Dictionary<Lane, LaneBox> boxes, Func<Lane, double> middle, double thickness, bool slim)
+        Drawn bake, Func<DateTimeOffset, double> x, Dictionary<Lane, LaneBox> boxes, Func<Lane, double> middle, double thickness, Frame frame)
     {
         var ready = bake.Timetable.Ready;
         yield return new(LabelKind.Ready, x(ready), middle(Lane.Table), Anchor.Middle, Count: bake.Chain.Batches.Sum(b => b.Batch.Pieces), At: ready);
-        if (slim) yield break;
+        if (frame.Slim) yield break;
         if (bake.Timetable["cycle"] is { } cycle)
         {
             // Inside the strand where it is long enough for words, else behind it, where the lane is empty.
             var inside = x(cycle.End) - x(cycle.Start) > 190 && thickness >= 16;
-            yield return new(inside ? LabelKind.Dough : LabelKind.DoughBeside, inside ? x(cycle.Start) + 20 : x(cycle.End) + Fall + 8, middle(Lane.Machine), Anchor.Start, bake.Spec.Dough.Name, bake.Dough);
+            var behind = x(cycle.End) + Fall + 8;
+            // No room behind it: before it.
+            var before = !inside && behind + (bake.Spec.Dough.Name.Length + MassLetters) * LetterWidth > frame.Width;
+            yield return new(inside ? LabelKind.Dough : LabelKind.DoughBeside, inside ? x(cycle.Start) + 20 : before ? x(bake.Timetable.Start) - thickness / 2 - 8 : behind, middle(Lane.Machine), before ? Anchor.End : Anchor.Start, bake.Spec.Dough.Name, bake.Dough);
         }
         if (bake.Timetable["oven-on"] is { } on && bake.Timetable["preheat"] is { } preheat)
         {
@@ -241,6 +245,8 @@ public static class StrandLayout
                 top += share;
                 foreach (var slot in bake.Timetable.Slots)
                     if (slot is { Step.Holds: { } lane, State: not StepState.Passed } && (slot.Step.Batch ?? batch.Index) == batch.Index) Stay(x(slot.Start), x(slot.End), lane);
+                // What is cool waits on the table for the rest.
+                if (stays is [.., { Lane: Lane.Rack } cooled, { Lane: Lane.Table } eaten]) stays[^1] = eaten with { From = cooled.To };
                 Settle();
                 if (stays.Count == 0) return [];
                 divided = Edge("divide");

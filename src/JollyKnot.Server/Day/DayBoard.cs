@@ -303,6 +303,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             ChangeKind.Oven => $"{spec.Dough.Name} in the {kitchen.Ovens.First(o => o.Id == fix.Id).Name}",
             ChangeKind.Place => $"{spec.Dough.Name} to proof: {kitchen.AllPlaces.First(p => p.Id == fix.Id).Name}",
             ChangeKind.Bowl => $"{spec.Dough.Name} to rise in a bowl",
+            ChangeKind.Fridge => $"{spec.Dough.Name} not in the fridge first",
             ChangeKind.FewerTrays => $"{spec.Dough.Name} with one tray less",
             _ => $"{spec.Dough.Name} later, for",
         };

@@ -7,6 +7,9 @@ import { Left, Moves } from './Draft';
 import { useDay } from './useDay';
 import { useDraft, type Change } from './useDraft';
 
+// More than these nobody reads.
+const most = 4;
+
 /** On the first screen: a change that would do opens the day with it. */
 export function Troubles() {
   const { data } = useDay(800);
@@ -34,11 +37,12 @@ export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (
   return (
     <section className="card troubles" aria-label="In one another’s way">
       <ul className="lines">
-        {findings.map((f) => (
+        {findings.slice(0, most).map((f) => (
           <li key={f.at + f.text} className={f.impossible ? 'late' : ''}>
             <b className="num">{clockTime(f.at)}</b> {f.text}
           </li>
         ))}
+        {findings.length > most && <li className="muted">and {findings.length - most} more like these</li>}
       </ul>
       {offered && (
         <div className="offer">

@@ -19,7 +19,7 @@ export default function Labels() {
       <div className="labels">
         {data.flatMap((l, k) =>
           Array.from({ length: Math.min(l.pieces, 24) }, (_, i) => (
-            <article key={`${k}-${i}`} className="label">
+            <article key={`${k}-${i}`} className="bag-label">
               <h2>{l.name}</h2>
               <p>
                 {l.what}, {l.weight}
