@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
 using static JollyKnot.Core.Tests.DemoFormulas;
@@ -151,5 +152,20 @@ public sealed class DayStories
         Refused(Flat, TimeSpan.FromHours(8)).ShouldBe("delay-start");
         Refused(plain, TimeSpan.FromHours(20)).ShouldBe("out-of-range");
         Refused(plain, TimeSpan.FromHours(8), "hand").ShouldBe("by-hand");
+    }
+
+    [Fact]
+    public void A_warm_shelf_for_one_tray_is_given_to_one_dough_after_the_other()
+    {
+        var shelf = new Place("shelf", "on the warm shelf", false, Celsius(27), 0, null, Trays: 1);
+        var home = Home with { Places = [shelf] };
+        DayBake[] two = [Bake(SoftRolls, "pan-roll", 4.5, place: "shelf", kitchen: home), Bake(Flat, "pan-roll", 4.5, "white", "shelf", kitchen: home, pieces: 10)];
+        DayCheck.Of([.. two], Morning).ShouldContain(f => f.Trouble == DayTrouble.Place);
+        var day = Laid(Morning, null, two);
+        var (a, b) = (day[0]["proof"]!, day[1]["proof"]!);
+        (a.End <= b.Start.AddMinutes(1) || b.End <= a.Start.AddMinutes(1)).ShouldBeTrue($"{a.Start:t} {a.End:t} {b.Start:t} {b.End:t}");
+        // Two trays, and both stand there together again.
+        var roomy = Home with { Places = [shelf with { Trays = 2 }] };
+        Laid(Morning, null, [Bake(SoftRolls, "pan-roll", 4.5, place: "shelf", kitchen: roomy), Bake(Flat, "pan-roll", 4.5, "white", "shelf", kitchen: roomy, pieces: 10)]).ShouldAllBe(t => t.Ready <= Morning.AddHours(4.5).AddMinutes(1));
     }
 }

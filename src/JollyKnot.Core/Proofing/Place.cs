@@ -12,7 +12,8 @@ namespace JollyKnot.Core.Proofing;
 /// <param name="OverRoom">Degrees over the room at the start, for places that follow it.</param>
 /// <param name="FallsIn">Time in which what it is over the room falls to 1/e; null when it stays.</param>
 /// <param name="StartsAt">How warm it is at the start, instead of so much over the room.</param>
-public sealed record Place(string Id, string Name, bool InOven, Temperature? Steady, double OverRoom, TimeSpan? FallsIn, Temperature? StartsAt = null)
+/// <param name="Trays">It holds so many at once, 1 or more; any number when null. The oven has its racks instead.</param>
+public sealed record Place(string Id, string Name, bool InOven, Temperature? Steady, double OverRoom, TimeSpan? FallsIn, Temperature? StartsAt = null, int? Trays = null)
 {
     /// <summary>Over this for longer than ten minutes the dough suffers. Cardinal temperatures of baker's yeast.</summary>
     public static Temperature TooWarm { get; } = Temperature.FromCelsius(45);

@@ -71,6 +71,15 @@ internal sealed record OvenStay(int Bake, Oven Oven, int From, int In, int Out, 
 /// <param name="Late">The same when it begins to be over.</param>
 internal sealed record ProofSpan(int Bake, int Batch, int From, int To, int Early, int Best, int Late);
 
+/// <summary>Trays stand at a place that holds only so many.</summary>
+/// <param name="Place">Which.</param>
+/// <param name="Holds">Trays at once.</param>
+/// <param name="From">The block that sets them there.</param>
+/// <param name="In">Minutes from its start.</param>
+/// <param name="To">The block that takes them away.</param>
+/// <param name="Trays">How many.</param>
+internal sealed record PlaceStay(string Place, int Holds, int From, int In, int To, int Trays);
+
 /// <summary>A machine is taken from one block to the next, and emptied.</summary>
 /// <param name="After">Minutes from the start of <paramref name="To"/> until it is washed out.</param>
 /// <param name="Silent">Minutes from the start of <paramref name="From"/> until it makes a noise.</param>
@@ -82,12 +91,13 @@ internal sealed record MachineStay(string Machine, int From, int To, int After, 
 /// <param name="Stays">In the ovens.</param>
 /// <param name="Proofs">Between shaping and the oven.</param>
 /// <param name="Machines">In the machines.</param>
+/// <param name="Rooms">At places that hold only so many.</param>
 /// <param name="Ready">For each bake: block and minutes from its start until all is cool, for each of its batches.</param>
 /// <param name="Wanted">For each bake: when it is wanted; null as soon as can be.</param>
 /// <param name="Quiet">When no machine may run.</param>
 /// <param name="Away">When there are no hands.</param>
 internal sealed record DayBlocks(
-    DateTimeOffset Zero, ImmutableArray<Block> Blocks, ImmutableArray<OvenStay> Stays, ImmutableArray<ProofSpan> Proofs, ImmutableArray<MachineStay> Machines,
+    DateTimeOffset Zero, ImmutableArray<Block> Blocks, ImmutableArray<OvenStay> Stays, ImmutableArray<ProofSpan> Proofs, ImmutableArray<MachineStay> Machines, ImmutableArray<PlaceStay> Rooms,
     ImmutableArray<ImmutableArray<(int Block, int Minutes)>> Ready, ImmutableArray<int?> Wanted,
     ImmutableArray<(int From, int To)> Quiet, ImmutableArray<(int From, int To)> Away)
 {
@@ -126,13 +136,14 @@ internal sealed record DayBlocks(
         private readonly List<OvenStay> stays = [];
         private readonly List<ProofSpan> proofs = [];
         private readonly List<MachineStay> machines = [];
+        private readonly List<PlaceStay> rooms = [];
         private readonly List<ImmutableArray<(int, int)>> ready = [];
 
         // Where a beat lies: its block, and its own start and end in it.
         private Dictionary<string, (int Block, TimeSpan Start, TimeSpan End)> at = [];
         private Dictionary<string, Step> steps = [];
 
-        public DayBlocks Made(ImmutableArray<DayBake> bakes, Closed closed) => new(zero, [.. blocks], [.. stays], [.. proofs], [.. machines], [.. ready],
+        public DayBlocks Made(ImmutableArray<DayBake> bakes, Closed closed) => new(zero, [.. blocks], [.. stays], [.. proofs], [.. machines], [.. rooms], [.. ready],
             [.. bakes.Select(b => b.Spec.ReadyBy is { } by ? (int?)Floor(by - zero) : null)], Minutes(closed.Machines), Minutes(closed.Hands));
 
         private ImmutableArray<(int, int)> Minutes(ImmutableArray<TimeBand> bands) => [.. bands.Where(b => b.To > zero).Select(b => (Floor(b.From - zero), Ceiling(b.To - zero)))];
@@ -241,6 +252,8 @@ internal sealed record DayBlocks(
                 }
                 if (forecast.Proof.OutOfOven is not null && soFar.When("clear-oven") is null && batch.Index == 0)
                     stays.Add(new(bake, spec.Oven, proof.Block, Floor(proof.Start), at["clear-oven"].Block, null, spec.Oven.Racks, 0, spec.Room));
+                if (spec.Place is { InOven: false, Trays: { } holds } && soFar.When(batch.Step("load")) is null && at[batch.Step(forecast.First is null ? "start-proof" : "warm-up")] is var set)
+                    rooms.Add(new(spec.Place.Id, holds, set.Block, Ceiling(set.End), load.Block, Math.Min(bread.Racks, holds)));
                 if (forecast.Proof.Window is not { } window || soFar.When(batch.Step("load")) is not null) continue;
                 var ends = of.Chain.Steps.First(s => s.Id == batch.Step("bath") || s.Id == batch.Step("brush") || s.Id == batch.Step("score") || s.Id == batch.Step("load"));
                 if (spec.Way.WashesFirst || spec.Way.ScoresFirst) ends = steps[blocks[load.Block].Steps[0]];

@@ -214,7 +214,7 @@ internal sealed class DayBuilder
             starts[b] = t < least ? Math.Max(0, latest) : t;
             Take(b);
         }
-        return force || (Machines(bake) && staysOf[bake].All(s => goesIn[s] == Nowhere || NextOven(s, goesIn[s], comesOut[s]) is null));
+        return force || (Machines(bake) && Rooms(bake) && staysOf[bake].All(s => goesIn[s] == Nowhere || NextOven(s, goesIn[s], comesOut[s]) is null));
     }
 
     // When the hands are free again, if they are not between these.
@@ -279,4 +279,8 @@ internal sealed class DayBuilder
     private bool Machines(int bake) => day.Machines.All(m => starts[m.From] == Nowhere || starts[m.To] == Nowhere || day.Blocks[m.From].Bake != bake || (day.Machines.All(o =>
         o == m || o.Machine != m.Machine || starts[o.From] == Nowhere || starts[o.To] == Nowhere || starts[o.To] + o.After <= starts[m.From] || starts[m.To] + m.After <= starts[o.From])
         && day.Quiet.All(q => starts[m.To] <= q.From || q.To <= starts[m.From] + m.Silent)));
+
+    // As many trays as stand anywhere in the time, whether or not all at once.
+    private bool Rooms(int bake) => day.Rooms.All(r => day.Blocks[r.To].Bake != bake || starts[r.To] == Nowhere
+        || r.Trays + day.Rooms.Where(o => o != r && o.Place == r.Place && starts[o.From] != Nowhere && starts[o.To] != Nowhere && starts[o.From] + o.In < starts[r.To] && starts[r.From] + r.In < starts[o.To]).Sum(o => o.Trays) <= r.Holds);
 }

@@ -18,6 +18,8 @@ public enum DayTrouble
     OvenHeat,
     /// <summary>An oven has too few racks.</summary>
     Racks,
+    /// <summary>A place holds too few trays.</summary>
+    Place,
     /// <summary>Dough proofs in an oven that heats or is hot.</summary>
     DoughInOven,
     /// <summary>What the baker pinned cannot be then.</summary>
@@ -80,6 +82,7 @@ public static class DayCheck
         // Ovens.
         var ovens = new List<(Baking.Oven Oven, Batch Batch, Span Span)>();
         var proofs = new List<(string Oven, Span Span)>();
+        var rooms = new List<(Proofing.Place Place, int Trays, Span Span)>();
         for (var i = 0; i < bakes.Length; i++)
             foreach (var forecast in bakes[i].Chain.Batches)
             {
@@ -88,6 +91,8 @@ public static class DayCheck
                     ovens.Add((spec.OvenOf(batch.Bread), batch, new(i, bake, bake.Start, unload.Start)));
                 if (batch.Index == 0 && forecast.Proof.OutOfOven is not null && table["proof"] is { } proof && table["clear-oven"] is { IsOpen: true } clear)
                     proofs.Add((spec.Oven.Id, new(i, proof, proof.Start, clear.Start)));
+                if (!spec.Place.InOven && table[batch.Step("proof")] is { Step.EndedBy: { } by } there && table[by] is { IsOpen: true } leaves)
+                    rooms.Add((spec.Place, batch.Bread.Racks, new(i, there, there.Start, leaves.Start)));
                 if (forecast.Proof.Window is { } window && table[batch.Step("load")] is { IsOpen: true } load && table[batch.Step("start-proof")] is { } set
                     && load.Start - set.End - window.Late is var over && over > Grain)
                     found.Add(new(DayTrouble.Over, i, load.Step.Id, i, load.Step.Id, over));
@@ -103,6 +108,12 @@ public static class DayCheck
             var with = ovens.Where(x => x.Oven.Id == o.Oven.Id && x.Batch.Bread.Heat == o.Batch.Bread.Heat && x.Span.From <= o.Span.From && x.Span.To > o.Span.From + Grain).ToList();
             if (with.Sum(x => x.Batch.Bread.Racks) > o.Oven.Racks && with.Count > 1 && with[0] is var first)
                 found.Add(new(DayTrouble.Racks, o.Span.Bake, o.Span.Slot.Step.Id, first.Span.Bake, first.Span.Slot.Step.Id, o.Span.To - o.Span.From));
+        }
+        foreach (var r in rooms.Where(r => r.Place.Trays is not null))
+        {
+            var with = rooms.Where(x => x.Place.Id == r.Place.Id && x.Span.From <= r.Span.From && x.Span.To > r.Span.From + Grain).ToList();
+            if (with.Sum(x => x.Trays) > r.Place.Trays && with.Count > 1 && with.First(x => x.Span != r.Span) is var first)
+                found.Add(new(DayTrouble.Place, r.Span.Bake, r.Span.Slot.Step.Id, first.Span.Bake, first.Span.Slot.Step.Id, r.Span.To - r.Span.From));
         }
         var heats = slots.Where(s => s.Slot.Step is { Kind: StepKind.Preheat } && s.Slot.Step.Length > TimeSpan.Zero).ToList();
         foreach (var heat in heats)

@@ -86,6 +86,11 @@ internal static class DaySolver
                 model.AddNoOverlap(machine.Select(m => Between(at[m.From], at[m.To] + m.After, "m")));
             if (!day.Quiet.IsEmpty)
                 foreach (var m in day.Machines) model.AddNoOverlap(Shut(day.Quiet).Append(Between(at[m.From] + m.Silent, at[m.To], "q")));
+            foreach (var place in day.Rooms.GroupBy(r => r.Place).Where(p => p.Sum(r => r.Trays) > p.First().Holds))
+            {
+                var room = model.AddCumulative(place.First().Holds);
+                foreach (var stay in place) room.AddDemand(Between(at[stay.From] + stay.In, at[stay.To], "p"), stay.Trays);
+            }
             var ovens = day.Stays.GroupBy(s => s.Oven.Id).Select(o => o.ToArray()).ToList();
             ovens.ForEach(Oven);
 

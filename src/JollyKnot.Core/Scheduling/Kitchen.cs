@@ -182,7 +182,11 @@ public sealed record Kitchen(
             Wrong(t.HollowVolume is { Millilitres: > 5000 } || (t.Shape == TinShape.Hollows && t.HollowVolume is not { Millilitres: >= 5 }), $"{at}.hollowVolume", "From 5 to 5,000 mL.");
             Wrong(!Enum.IsDefined(t.Shape), $"{at}.shape", "Not one of the shapes.");
         });
-        Things(kitchen.Places, "places", p => (p.Id, p.Name), (p, at) => Wrong(p.Steady is not { Celsius: >= 0 and <= 50 } || Proofing.Places.Find(p.Id) is not null, $"{at}.steady", "From 0 to 50 °C."));
+        Things(kitchen.Places, "places", p => (p.Id, p.Name), (p, at) =>
+        {
+            Wrong(p.Steady is not { Celsius: >= 0 and <= 50 } || Proofing.Places.Find(p.Id) is not null, $"{at}.steady", "From 0 to 50 °C.");
+            Wrong(p.Trays is < 1 or > 100, $"{at}.trays", "From 1 to 100 trays, or any number when empty.");
+        });
         if (kitchen.Griddle is { } g) Wrong(g.Length.Millimetres is < 80 or > 1000 || g.Width.Millimetres is < 80 or > 1000, "griddle.length", "From 8 to 100 cm.");
         Things(kitchen.Vessels, "vessels", v => (v.Id, v.Name), (v, at) => Wrong(v.Empty <= Mass.Zero || v.Empty.Grams > 10_000, $"{at}.empty", "Over 0 and up to 10,000 g."));
         Things(ImmutableArray.Create(kitchen.Pot), "pot", p => (p.Id, p.Name), (p, at) =>

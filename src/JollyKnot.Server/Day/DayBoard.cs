@@ -356,6 +356,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             DayTrouble.Machine => $"Two doughs for one machine: {bakes[f.Bake].Day.Spec.Dough.Name} and {bakes[f.Other].Day.Spec.Dough.Name}.",
             DayTrouble.OvenHeat => $"One oven, two heats: {a} and {other}.",
             DayTrouble.Racks => $"Too few racks: {a} and {other}.",
+            DayTrouble.Place => $"Not room enough {bakes[f.Bake].Day.Spec.Place.Name}: {a} and {other}.",
             DayTrouble.DoughInOven => $"Dough rises in an oven that is wanted: {a} and {other}.",
             DayTrouble.Over => $"Over-proofed by {Words.Span(f.By)}: {a}.",
             _ => $"{bakes[f.Bake].Day.Spec.Dough.Name} {Words.Span(f.By)} later than wanted.",

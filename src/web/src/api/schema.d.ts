@@ -1460,7 +1460,7 @@ export interface components {
             changes?: null | components["schemas"]["ChangeLine"][];
         };
         /** @enum {unknown} */
-        DayTrouble: "hands" | "away" | "machine" | "quiet" | "oven-heat" | "racks" | "dough-in-oven" | "pinned" | "over" | "late";
+        DayTrouble: "hands" | "away" | "machine" | "quiet" | "oven-heat" | "racks" | "place" | "dough-in-oven" | "pinned" | "over" | "late";
         DayView: {
             bakes: components["schemas"]["DayBakeView"][];
             findings: components["schemas"]["FindingLine"][];
@@ -2700,6 +2700,8 @@ export interface components {
              * @description A number of celsius.
              */
             startsAt?: null | number;
+            /** Format: int32 */
+            trays?: null | number;
         };
         PlaitView: {
             word: string;

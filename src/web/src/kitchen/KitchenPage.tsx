@@ -59,7 +59,7 @@ function Editor({
         {open && (
           <>
             {num(from, at, open.from / hour, (v) => change({ [at]: { ...open, from: (v ?? usual.from) * hour } }))}
-            {num('until, h', at, open.to / hour, (v) => change({ [at]: { ...open, to: (v ?? usual.to) * hour } }))}
+            {num('until, h', `${at}.to`, open.to / hour, (v) => change({ [at]: { ...open, to: (v ?? usual.to) * hour } }))}
           </>
         )}
       </div>
@@ -324,6 +324,7 @@ function Editor({
           <div className="kit line" key={p.id}>
             {name(`places[${i}].name`, p.name, (n) => places.put(i, { name: n }), 'The dough is …')}
             {num('Steady at, °C', `places[${i}].steady`, p.steady ?? 26, (v) => places.put(i, { steady: v ?? 26 }))}
+            {num('Trays at once', `places[${i}].trays`, p.trays ?? null, (v) => places.put(i, { trays: v }), 1, true)}
             <Drop what={p.name} drop={() => places.drop(i)} />
           </div>
         ))}

@@ -180,7 +180,7 @@ export function CutList({
                         ]}
                       />
                     </Field>
-                    <Field id={`cold${i}`} label="Fridge first" problem={problem(`cuts[${i}].cold`)}>
+                    <Field id={`cold${i}`} label={`Fridge first${mark(i)}`} problem={problem(`cuts[${i}].cold`)}>
                       <Select
                         id={`cold${i}`}
                         value={cut.cold ?? 0}
