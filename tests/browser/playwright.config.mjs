@@ -4,7 +4,7 @@ import { flags } from './server.mjs';
 export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.mjs',
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
   timeout: 180_000,
   expect: { timeout: 30_000 },
