@@ -1,0 +1,81 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Strands;
+using JollyKnot.Server.Bakes;
+
+namespace JollyKnot.Server.Day;
+
+/// <summary>Something wrong with the day.</summary>
+/// <param name="Impossible">It cannot be done so.</param>
+/// <param name="At">When.</param>
+/// <param name="Text">What.</param>
+public sealed record FindingLine(DayTrouble Trouble, bool Impossible, DateTimeOffset At, string Text);
+
+/// <summary>A change the day proposes.</summary>
+public sealed record MoveLine(Guid Bake, string Title, string Text, DateTimeOffset From, DateTimeOffset To);
+
+/// <summary>A change the baker makes to the day.</summary>
+/// <param name="Bake">To which bake.</param>
+/// <param name="Id">A step, machine, oven or place.</param>
+public sealed record ChangeLine(Guid Bake, ChangeKind Kind, string? Id = null, DateTimeOffset? At = null, Temperature? Heat = null, TimeSpan? Length = null);
+
+/// <summary>A day in figures, to be set beside another.</summary>
+/// <param name="Late">After the times wanted, all bakes together.</param>
+/// <param name="Waits">Bread that is cool before it is wanted, all together.</param>
+/// <param name="Begins">The first thing to do.</param>
+/// <param name="Ends">The last bread.</param>
+public sealed record DayFigures(TimeSpan Late, TimeSpan Waits, DateTimeOffset Begins, DateTimeOffset Ends);
+
+/// <summary>A day laid out anew.</summary>
+/// <param name="Moves">What would move by more than a few minutes.</param>
+/// <param name="Left">What would still be wrong.</param>
+/// <param name="Key">The same proposal has the same key.</param>
+/// <param name="Proven">No day is better.</param>
+public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<FindingLine> Left, string Key, bool Proven, DayFigures Was, DayFigures Then, Picture? Picture);
+
+/// <summary>How a bake that is being laid out goes with the rest.</summary>
+/// <param name="Clashes">What would be in its way as it is.</param>
+/// <param name="Start">When it would begin with the whole day laid out around it.</param>
+/// <param name="Ready">When it would be ready then.</param>
+/// <param name="Left">What would still be wrong.</param>
+/// <param name="Moves">What of the others would move.</param>
+public sealed record BesideView(ImmutableArray<FindingLine> Clashes, DateTimeOffset Start, DateTimeOffset Ready, ImmutableArray<FindingLine> Left, ImmutableArray<MoveLine> Moves);
+
+/// <summary>One change after which the day can be done.</summary>
+public sealed record FixLine(ChangeLine Change, string Text);
+
+/// <summary>Something to choose from.</summary>
+public sealed record Choosable(string Id, string Name);
+
+/// <summary>How a bake that has not begun could be made.</summary>
+/// <param name="Heat">What its bread bakes at; null on the griddle.</param>
+/// <param name="Bowl">It rises in a bowl for so long, out of the machine.</param>
+/// <param name="Fridge">So long in the fridge.</param>
+/// <param name="Trays">More than one, so that one could be left out.</param>
+public sealed record MakingView(
+    ImmutableArray<Choosable> Machines, string Machine, ImmutableArray<Choosable> Ovens, string Oven, ImmutableArray<Choosable> Places, string Place, Temperature? Heat, TimeSpan? Bowl, TimeSpan? Fridge, bool Trays);
+
+/// <summary>A step of the chain that decides.</summary>
+/// <param name="Held">It begins when the rest of the day lets it.</param>
+public sealed record WhyLine(DateTimeOffset At, TimeSpan Length, string Text, bool Held);
+
+/// <summary>A bake of the day.</summary>
+public sealed record DayBakeView(Guid Id, string Title, string What, DateTimeOffset Start, DateTimeOffset Ready, DateTimeOffset? Wanted, BakeStatus Status, string Allergens, ImmutableArray<WhyLine> Why, MakingView? Making);
+
+/// <summary>What the hands do.</summary>
+/// <param name="Pinned">The baker wants it then.</param>
+/// <param name="CanPin">It can be wanted at a time of its own.</param>
+/// <param name="Slack">It could be done so much later and nothing else would move; null when it is a matter of seconds.</param>
+public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, string Title, string Step, string Text, string Detail, Figure? Figure, bool Pinned, bool CanPin, TimeSpan? Slack);
+
+/// <summary>What an oven does.</summary>
+public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset To, string Text);
+
+/// <summary>The day in full.</summary>
+/// <param name="Looking">A better day, or ways out of this one, are still looked for.</param>
+/// <param name="CanUndo">There is a day to go back to.</param>
+public sealed record DayView(
+    ImmutableArray<DayBakeView> Bakes, ImmutableArray<FindingLine> Findings, Proposal? Proposal, ImmutableArray<FixLine> Fixes, ImmutableArray<HandsLine> Hands, ImmutableArray<OvenLine> Ovens,
+    ImmutableArray<string> Cautions, bool Looking, bool CanUndo, Picture? Picture);
