@@ -4,7 +4,7 @@ import { api } from '../api/client';
 import { clockTime, houseSpeed } from '../api/clock';
 import { BenchAt } from '../bench/Bench';
 import { Loading } from '../parts/Loading';
-import { Troubles } from './Troubles';
+import { Announcement } from './Troubles';
 
 export default function BenchOfTheDay() {
   const { data, error, refetch } = api.useQuery('get', '/api/today', undefined, {
@@ -15,7 +15,7 @@ export default function BenchOfTheDay() {
   if (!first) return <p className="card">Nothing is under way.</p>;
   return (
     <>
-      {data.bakes.length > 1 && <Troubles />}
+      {data.bakes.length > 1 && <Announcement />}
       <BenchAt
         key={first.id}
         id={first.id}

@@ -1,6 +1,6 @@
 // What is wrong with the day, and the better day in one touch; or left as it is. And the one change that would do.
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { bakesChanged, http, type Schemas } from '../api/client';
 import { clockTime } from '../api/clock';
 import { Left, Moves } from './Draft';
@@ -22,18 +22,60 @@ export function Troubles() {
   return data ? <TroublesOf day={data} change={change} /> : null;
 }
 
-export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (to: Change) => void }) {
+// A better day, unless it was declined; taken, or declined, in one touch.
+function useOffer(day: Schemas['DayView'] | undefined) {
   const [declined, setDeclined] = useState(() => sessionStorage.getItem('declined'));
   const [busy, setBusy] = useState(false);
-  const { findings, proposal } = day;
+  const proposal = day?.proposal;
+  return {
+    offered: proposal && proposal.key !== declined ? proposal : null,
+    busy,
+    take: async () => {
+      setBusy(true);
+      await http.POST('/api/day/arrange', { body: { changes: [] } });
+      setBusy(false);
+      bakesChanged();
+    },
+    decline: (key: string) => {
+      sessionStorage.setItem('declined', key);
+      setDeclined(key);
+    },
+  };
+}
+
+/** At the bench: what would go better, in one line. */
+export function Announcement() {
+  const { data } = useDay(800);
+  const { offered, busy, take, decline } = useOffer(data);
+  const [first, ...more] = (offered?.moves ?? []).toSorted((a, b) => a.to.localeCompare(b.to));
+  if (!offered || !first) return null;
+  return (
+    <section className="card announcement" role="status" aria-label="The day would go better so">
+      <p>
+        {first.text} <span className="muted">({first.title})</span>{' '}
+        <b className="num">
+          {clockTime(first.from)} → {clockTime(first.to)}
+        </b>
+        {more.length > 0 && (
+          <>
+            , <Link to="/day">and {more.length} more</Link>
+          </>
+        )}
+      </p>
+      <button className="button small" disabled={busy} onClick={() => void take()}>
+        Lay the day out so
+      </button>
+      <button className="button small quiet" onClick={() => decline(offered.key)}>
+        Leave it as it is
+      </button>
+    </section>
+  );
+}
+
+export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (to: Change) => void }) {
+  const { offered, busy, take, decline } = useOffer(day);
+  const { findings } = day;
   if (findings.length === 0) return null;
-  const offered = proposal && proposal.key !== declined ? proposal : null;
-  async function take() {
-    setBusy(true);
-    await http.POST('/api/day/arrange', { body: { changes: [] } });
-    setBusy(false);
-    bakesChanged();
-  }
   return (
     <section className="card troubles" aria-label="In one another’s way">
       <ul className="lines">
@@ -53,13 +95,7 @@ export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (
             <button className="button do" disabled={busy} onClick={() => void take()}>
               Lay the day out so
             </button>
-            <button
-              className="button"
-              onClick={() => {
-                sessionStorage.setItem('declined', offered.key);
-                setDeclined(offered.key);
-              }}
-            >
+            <button className="button" onClick={() => decline(offered.key)}>
               Leave it as it is
             </button>
           </div>
