@@ -98,6 +98,11 @@ test('how a bake is made is changed on the day: typed times, machine, place, tak
   await expect(draft.getByText(/^Paddle|paddles in/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Take the last change back' }).click();
   await expect(draft).toBeHidden();
+  // From now on forwards: it begins hours sooner.
+  await page.getByRole('button', { name: 'As soon as can be' }).filter({ visible: true }).click();
+  await expect(draft.getByText(/Ready to eat \(Washer flatbreads\)/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take the last change back' }).click();
+  await expect(draft).toBeHidden();
   // A time typed where it cannot be is said, and what was typed stays to be mended.
   const divide = page.getByLabel('Divide into 8, Washer flatbreads: at');
   const soon = new Date(Date.now() + 15 * 60000);

@@ -37,6 +37,7 @@ export function Making({
     return to ? (to.length ?? null) : (now ?? null);
   };
   const wanted = changed('ready-by')?.at ?? bake.wanted ?? bake.ready;
+  const soon = changed('ready-by') ? changed('ready-by')?.at == null : bake.wanted === null;
   return (
     <div className="making">
       <Field id={id('wanted')} label="Wanted at">
@@ -64,6 +65,9 @@ export function Making({
         />
       </Field>
       <div className="choices">
+        <button className="button small" aria-pressed={soon} onClick={() => add({ bake: bake.id, kind: 'ready-by', at: null })}>
+          As soon as can be
+        </button>
         <button
           className="button small"
           aria-pressed={spanOf('bowl', making.bowl) !== null}
