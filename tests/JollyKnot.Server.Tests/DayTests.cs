@@ -152,6 +152,13 @@ public sealed class DayTests : IDisposable
                      (new { bake = id, kind = "machine", id = "none" }, "changes[0].id"), (new { bake = id, kind = "heat", heat = 20 }, "changes[0].heat"), (new { bake = Guid.NewGuid(), kind = "bowl" }, "changes[0].bake"),
                  })
             (await Look(change)).ShouldSatisfyAllConditions(a => a.Status.ShouldBe(400), a => ((string)a.Body["field"]!).ShouldBe(field));
+        // Made otherwise and nothing moves: that can be undone as well.
+        (await house.Post("/api/day/arrange", new { changes = new[] { new { bake = id, kind = "place", id = "cool" } } })).Status.ShouldBe(200);
+        Place(await Day()).ShouldBe("cool");
+        (await house.Post("/api/day/undo", new { })).Status.ShouldBe(204);
+        Place(await Day()).ShouldBe("counter");
+
+        string Place(JsonNode day) => (string)day["bakes"]!.AsArray().First(b => (Guid)b!["id"]! == id)!["making"]!["place"]!;
         // What has begun keeps its machine.
         var begun = (Guid)(await Day())["bakes"]!.AsArray().First(b => (string)b!["title"]! == "Spanner pretzels")!["id"]!;
         ((string)(await Look(new { bake = begun, kind = "machine", id = "white" })).Body["detail"]!).ShouldBe("Spanner pretzels has begun.");

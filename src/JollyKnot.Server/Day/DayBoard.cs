@@ -67,6 +67,16 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         return plan;
     }
 
+    // A bake made otherwise has the same log: what was planned before does not count.
+    private void Forget()
+    {
+        lock (@lock)
+        {
+            known?.Dispose();
+            known = null;
+        }
+    }
+
     /// <summary>Loads the solver before somebody waits for it.</summary>
     public async Task Warm()
     {
@@ -162,9 +172,11 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         var plan = quick ? DayPlan.Of(days, now, closed) : await Task.Run(() => DayPlan.Best(days, now, closed, until: enough.Token));
         for (var i = 0; i < bakes.Length; i++)
         {
-            if (!ReferenceEquals(draft[i].Day.Spec, bakes[i].Day.Spec) && !await book.Replan(bakes[i].Id, Layout.Of(draft[i].Day.Spec, now).Plan, now)) continue;
-            if (await Hold(bakes[i], plan.Bakes[i], now)) moved++;
+            var made = !ReferenceEquals(draft[i].Day.Spec, bakes[i].Day.Spec);
+            if (made && !await book.Replan(bakes[i].Id, Layout.Of(draft[i].Day.Spec, now).Plan, now)) continue;
+            if (await Hold(bakes[i], plan.Bakes[i], now) || made) moved++;
         }
+        Forget();
         if (moved > 0 && !quick) before = [.. bakes.Select(b => (b.Id, b.Stored!.Plan, b.Day.SoFar.Arranged))];
         return moved;
     }
@@ -191,6 +203,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
                 await Hold(bake, held, now);
             }
         before = null;
+        Forget();
         return true;
     }
 
@@ -276,7 +289,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
     private static MakingView Making(BakeSpec spec, Kitchen kitchen) => new(
         [.. kitchen.Mixers.Where(m => m.Refuses(spec.Formula) is null).Select(m => new Choosable(m.Id, m.Name))], spec.Machine.Id, [.. kitchen.Ovens.Select(o => new Choosable(o.Id, o.Name))], spec.Oven.Id,
         [.. kitchen.AllPlaces.Select(p => new Choosable(p.Id, p.Name))], spec.Place.Id, spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => (Temperature?)b.Bread.Heat).FirstOrDefault(),
-        spec.After is { Early: true } bowl ? bowl.Bulk : null, spec.Cold, spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
+        spec.After is { Early: true } bowl ? bowl.Bulk : null, AfterCycle.Usual[^1].Bulk, spec.Cold, spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
 
     private static ImmutableArray<HandsLine> HandsOf(ImmutableArray<Standing> bakes, Words words) =>
         [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.Step.IsBeat && s.IsOpen && s.Step.Kind is not StepKind.WeighIn).Select(s =>

@@ -52,10 +52,11 @@ public sealed record Choosable(string Id, string Name);
 /// <summary>How a bake that has not begun could be made.</summary>
 /// <param name="Heat">What its bread bakes at; null on the griddle.</param>
 /// <param name="Bowl">It rises in a bowl for so long, out of the machine.</param>
+/// <param name="UsualBowl">How long it usually does.</param>
 /// <param name="Fridge">So long in the fridge.</param>
 /// <param name="Trays">More than one, so that one could be left out.</param>
 public sealed record MakingView(
-    ImmutableArray<Choosable> Machines, string Machine, ImmutableArray<Choosable> Ovens, string Oven, ImmutableArray<Choosable> Places, string Place, Temperature? Heat, TimeSpan? Bowl, TimeSpan? Fridge, bool Trays);
+    ImmutableArray<Choosable> Machines, string Machine, ImmutableArray<Choosable> Ovens, string Oven, ImmutableArray<Choosable> Places, string Place, Temperature? Heat, TimeSpan? Bowl, TimeSpan UsualBowl, TimeSpan? Fridge, bool Trays);
 
 /// <summary>A step of the chain that decides.</summary>
 /// <param name="Held">It begins when the rest of the day lets it.</param>

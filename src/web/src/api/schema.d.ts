@@ -2380,6 +2380,11 @@ export interface components {
              * Format: double
              * @description A number of seconds.
              */
+            usualBowl: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
             fridge: null | number;
             trays: boolean;
         };

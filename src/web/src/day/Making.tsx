@@ -7,7 +7,6 @@ import type { Change } from './useDraft';
 
 type Kind = Change['kind'];
 const hour = 3600;
-const bowl = hour;
 
 export function Making({
   bake,
@@ -71,7 +70,9 @@ export function Making({
         <button
           className="button small"
           aria-pressed={spanOf('bowl', making.bowl) !== null}
-          onClick={() => add({ bake: bake.id, kind: 'bowl', length: spanOf('bowl', making.bowl) === null ? bowl : null })}
+          onClick={() =>
+            add({ bake: bake.id, kind: 'bowl', length: spanOf('bowl', making.bowl) === null ? making.usualBowl : null })
+          }
         >
           Rise in a bowl
         </button>
