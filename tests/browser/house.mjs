@@ -9,19 +9,21 @@ let next = 0;
 export const test = base.extend({
   speed: [1, { option: true }],
   demo: [true, { option: true }],
+  // A test that kills its server.
+  alone: [false, { option: true }],
   // A test that changes nothing others look at may use a server that others use too.
   shared: [false, { option: true }],
   houseOfAll: [
     async ({}, use, info) => {
       let server;
-      await use(async () => (server ??= await new Server(5400 + info.workerIndex * 100).start()));
+      await use(async () => (server ??= await new Server(5400 + info.workerIndex * 100, { alone: false }).start()));
       await server?.stop();
     },
     { scope: 'worker' },
   ],
-  server: async ({ speed, demo, shared, houseOfAll }, use, info) => {
+  server: async ({ speed, demo, alone, shared, houseOfAll }, use, info) => {
     if (shared) return await use(await houseOfAll());
-    const server = await new Server(5401 + info.workerIndex * 100 + next++, { speed, demo }).start();
+    const server = await new Server(5401 + info.workerIndex * 100 + next++, { speed, demo, alone }).start();
     await use(server);
     await server.stop();
   },

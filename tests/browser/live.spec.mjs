@@ -1,24 +1,27 @@
 // Nothing is lost, two screens agree, and what is due calls until it is heard.
 import { accessible, bake, call, expect, rolls, tell, test } from './house.mjs';
 
-test('killed in mid-bake and started again: every event there, the countdown right to the second', async ({ page, server }) => {
-  const id = await bake(server);
-  await tell(server, id, { type: 'step-done', step: 'start-cycle' });
-  await page.visit(`/bench/${id}`);
-  const timer = page.getByRole('timer');
-  await expect(timer).toHaveText(/^\d+:\d\d$/);
-  const { body: before } = await call(server, `/api/bakes/${id}`);
-  await server.kill();
-  await page.getByRole('button', { name: /^Skip/ }).click();
-  await expect(page.getByText('Not kept yet')).toBeVisible();
-  await server.start();
-  // What was told while it was away arrives once.
-  await expect(page.getByRole('button', { name: 'Take back Skipped' })).toBeVisible();
-  const { body: after } = await call(server, `/api/bakes/${id}`);
-  expect(after.position).toBe(before.position + 1);
-  expect(after.steps.find((s) => s.step === 'start-cycle').end).toBe(before.steps.find((s) => s.step === 'start-cycle').end);
-  const [minutes, seconds] = (await timer.textContent()).split(':').map(Number);
-  expect(Math.abs(minutes * 60 + seconds - (Date.parse(after.beat.due) - Date.now()) / 1000)).toBeLessThan(2);
+test.describe('', () => {
+  test.use({ alone: true });
+  test('killed in mid-bake and started again: every event there, the countdown right to the second', async ({ page, server }) => {
+    const id = await bake(server);
+    await tell(server, id, { type: 'step-done', step: 'start-cycle' });
+    await page.visit(`/bench/${id}`);
+    const timer = page.getByRole('timer');
+    await expect(timer).toHaveText(/^\d+:\d\d$/);
+    const { body: before } = await call(server, `/api/bakes/${id}`);
+    await server.kill();
+    await page.getByRole('button', { name: /^Skip/ }).click();
+    await expect(page.getByText('Not kept yet')).toBeVisible();
+    await server.start();
+    // What was told while it was away arrives once.
+    await expect(page.getByRole('button', { name: 'Take back Skipped' })).toBeVisible();
+    const { body: after } = await call(server, `/api/bakes/${id}`);
+    expect(after.position).toBe(before.position + 1);
+    expect(after.steps.find((s) => s.step === 'start-cycle').end).toBe(before.steps.find((s) => s.step === 'start-cycle').end);
+    const [minutes, seconds] = (await timer.textContent()).split(':').map(Number);
+    expect(Math.abs(minutes * 60 + seconds - (Date.parse(after.beat.due) - Date.now()) / 1000)).toBeLessThan(2);
+  });
 });
 
 test('two screens on one bake show the same, and only one of two rivals is believed', async ({ page, server, browser }) => {

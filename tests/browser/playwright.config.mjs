@@ -3,6 +3,7 @@ import { flags } from './server.mjs';
 
 export default defineConfig({
   testDir: '.',
+  globalSetup: './server.mjs',
   testMatch: '*.spec.mjs',
   workers: 3,
   fullyParallel: true,
@@ -14,6 +15,8 @@ export default defineConfig({
       executablePath: '/usr/bin/chromium',
       args: [...flags, '--autoplay-policy=no-user-gesture-required'],
     },
+    // Nothing slides: no test waits for what is only pleasant.
+    contextOptions: { reducedMotion: 'reduce' },
     screenshot: 'only-on-failure',
     locale: 'en-GB',
     timezoneId: 'Europe/Berlin',

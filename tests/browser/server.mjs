@@ -1,6 +1,8 @@
 // Starts a real server on a store of its own, kills it, starts it again.
 import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 
@@ -15,34 +17,38 @@ export const flags = [
   '--no-first-run',
 ];
 
+const roofPort = 5399;
+/** Many houses under one roof: one process for all tests that do not kill theirs. Playwright's global setup. */
+export default async function roof() {
+  const houses = spawn('dotnet', [join(root, 'tests/JollyKnot.Houses/bin/Release/net10.0/JollyKnot.Houses.dll'), roofPort], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await once(houses.stdout, 'data');
+  return () => houses.kill();
+}
+
+// A line to the roof, over a wire of its own; done when it comes back.
+async function underRoof(line) {
+  const wire = connect(roofPort, '127.0.0.1');
+  wire.write(`${line}\n`);
+  await once(wire, 'data');
+  wire.destroy();
+}
+
 export class Server {
-  constructor(port, { speed = 1, demo = true } = {}) {
-    Object.assign(this, {
-      port,
-      speed,
-      demo,
-      url: `http://127.0.0.1:${port}`,
-      data: mkdtempSync(join(tmpdir(), 'jolly-')),
-    });
+  /** A house with a port and a store of its own; one that is to be killed wants a process of its own. */
+  constructor(port, { speed = 1, demo = true, alone = true } = {}) {
+    Object.assign(this, { port, alone, url: `http://127.0.0.1:${port}`, data: mkdtempSync(join(tmpdir(), 'jolly-')) });
+    this.settings = { webroot: join(root, 'src/web/dist'), port, data: this.data, speed, demo };
   }
 
   async start() {
-    const args = [
-      dll,
-      '--webroot',
-      join(root, 'src/web/dist'),
-      '--port',
-      this.port,
-      '--data',
-      this.data,
-      '--speed',
-      this.speed,
-      '--demo',
-      this.demo,
-    ];
-    this.process = spawn('dotnet', args.map(String), {
-      stdio: ['ignore', 'ignore', 'inherit'],
-    });
+    if (!this.alone) {
+      await underRoof(['open', this.port, ...Object.entries(this.settings).flat()].join(' '));
+      return this;
+    }
+    const args = Object.entries(this.settings).flatMap(([key, value]) => [`--${key}`, String(value)]);
+    this.process = spawn('dotnet', [dll, ...args], { stdio: ['ignore', 'ignore', 'inherit'] });
     for (let i = 0; i < 300; i++) {
       const answer = await fetch(`${this.url}/health`).catch(() => null);
       if (answer?.ok) return this;
@@ -59,7 +65,7 @@ export class Server {
   }
 
   async stop() {
-    await this.kill();
+    await (this.alone ? this.kill() : underRoof(`close ${this.port}`));
     rmSync(this.data, { recursive: true, force: true });
   }
 }

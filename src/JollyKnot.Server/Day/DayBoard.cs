@@ -77,11 +77,14 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         }
     }
 
+    // Enough to have it loaded, deterministic seconds. Ours.
+    private const double Least = .001;
+
     /// <summary>Loads the solver before somebody waits for it.</summary>
     public async Task Warm()
     {
         var (days, now) = ((await Stand()).Select(b => b.Day).ToImmutableArray(), clock.GetUtcNow());
-        await Task.Run(() => DayPlan.Best(days, now));
+        await Task.Run(() => DayPlan.Best(days, now, effort: Least));
     }
 
     /// <inheritdoc/>

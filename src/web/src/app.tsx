@@ -7,7 +7,7 @@ import { span, syncClock } from './api/clock';
 import { startLive, useLive } from './api/live';
 import { Alarms } from './bench/Alarms';
 import { useUnits } from './parts/units';
-import { tokens, useDark } from './theme';
+import { tokens, useDark, useStill } from './theme';
 
 import { Today } from './today/Today';
 
@@ -38,7 +38,7 @@ export function App() {
     startLive();
   }, []);
   return (
-    <ConfigProvider theme={tokens(dark)} virtual={false}>
+    <ConfigProvider theme={tokens(dark, useStill())} virtual={false}>
       <AntApp component={false}>
         <QueryClientProvider client={queries}>
           <BrowserRouter>

@@ -2,18 +2,18 @@
 import { theme, type ThemeConfig } from 'antd';
 import { useSyncExternalStore } from 'react';
 
-const darkness = window.matchMedia('(prefers-color-scheme: dark)');
+const wish = (query: string) => {
+  const list = window.matchMedia(query);
+  const heard = (changed: () => void) => {
+    list.addEventListener('change', changed);
+    return () => list.removeEventListener('change', changed);
+  };
+  return () => useSyncExternalStore(heard, () => list.matches);
+};
+export const useDark = wish('(prefers-color-scheme: dark)');
+export const useStill = wish('(prefers-reduced-motion: reduce)');
 
-export const useDark = () =>
-  useSyncExternalStore(
-    (changed) => {
-      darkness.addEventListener('change', changed);
-      return () => darkness.removeEventListener('change', changed);
-    },
-    () => darkness.matches,
-  );
-
-export const tokens = (dark: boolean): ThemeConfig => ({
+export const tokens = (dark: boolean, still: boolean): ThemeConfig => ({
   algorithm: dark ? theme.darkAlgorithm : theme.defaultAlgorithm,
   token: {
     fontFamily: "'Atkinson Hyperlegible', system-ui, sans-serif",
@@ -28,6 +28,7 @@ export const tokens = (dark: boolean): ThemeConfig => ({
     colorBgContainer: dark ? '#1c2c39' : '#ffffff',
     colorBgElevated: dark ? '#22343f' : '#ffffff',
     colorBorder: dark ? '#5d7485' : '#8496a3',
+    motion: !still,
     motionDurationMid: '0.12s',
   },
   components: { Segmented: { itemSelectedBg: dark ? '#3c566a' : '#17324a', itemSelectedColor: '#ffffff' } },

@@ -1,7 +1,16 @@
 // A time of day to type over, or to move five minutes at a time by the arrow keys; told when it is left or entered.
-import { clockTime } from '../api/clock';
+import { clockTime, houseNow } from '../api/clock';
 
 const grain = 5;
+
+// The time of day that is nearest to where it was, over midnight too; a time that has passed is tomorrow's.
+function nearest(at: string, hour: number, minute: number) {
+  const [to, halfDay] = [new Date(at), 12 * 3600_000];
+  to.setHours(hour, minute, 0, 0);
+  if (+to - Date.parse(at) > halfDay) to.setDate(to.getDate() - 1);
+  if (Date.parse(at) - +to > halfDay || +to < houseNow() - 60_000) to.setDate(to.getDate() + 1);
+  return to.toISOString();
+}
 
 export function TimeField({ label, at, set }: { label: string; at: string; set: (at: string) => void }) {
   const shown = clockTime(at);
@@ -9,9 +18,7 @@ export function TimeField({ label, at, set }: { label: string; at: string; set: 
     const [, h, m] = /^\s*(\d{1,2})[:. ]?(\d{2})\s*$/.exec(field.value) ?? [];
     if (h === undefined || Number(h) > 23 || Number(m) > 59) field.value = shown;
     else if (field.value !== shown) {
-      const to = new Date(at);
-      to.setHours(Number(h), Number(m), 0, 0);
-      set(to.toISOString());
+      set(nearest(at, Number(h), Number(m)));
     }
   }
   return (
