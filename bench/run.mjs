@@ -28,7 +28,7 @@ if (process.argv[2] === 'days') {
     join(root, 'docs/benchmark-days.md'),
     `# Days
 
-Written by \`./jolly bench days\`. Seeded random days of the demo world's doughs in its machines and its one wall oven, wanted within 4 hours and so much more for each further dough: 150 min on ordinary days, 75 on tight ones. "Off" is minutes a day over the best known, aim by aim in their order: late, over-proofed, short of its best proof, waiting; an aim may be better than in the best known plan where one before it is worse. Up to 6 doughs the best known is proven, or found with ten times the effort; at 12 it is what 20 s of improvement find. First plan: by \`DayBuilder\` alone, in the core.
+Written by \`./jolly bench days\`. Seeded random days of the demo world's doughs in its machines and its one wall oven, wanted within 4 hours and so much more for each further dough: 150 min on ordinary days, 75 on tight ones. "Off" is minutes a day over the best known, aim by aim in their order: late, over-proofed, short of its best proof, waiting; an aim may be better than in the best known plan where one before it is worse. Up to 6 doughs the best known is proven, or found with ten times the effort; at 12 it is what 20 s of improvement find. First plan: what is shown at once, in the core.
 
 ${table}
 `,

@@ -11,9 +11,6 @@ namespace JollyKnot.Core.Scheduling;
 /// <param name="Heated">Ovens on: heating from cold or standing hot until something goes in.</param>
 public sealed record DayAims(int Off, int Late, int Over, int Under, int Waits, int Awake, int Heated) : IComparable<DayAims>
 {
-    /// <summary>The first so many of them spoil bread or keep people waiting.</summary>
-    internal const int ThatHurt = 3;
-
     /// <summary>How good these starts are.</summary>
     internal static DayAims Of(DayBlocks day, int[] starts)
     {

@@ -8,7 +8,7 @@ internal sealed class DayBuilder
     // How far a bake is begun earlier or later to fit in, and how finely, min; the later the less finely, by a twentieth. Ours.
     private const int Earlier = 8 * 60, Later = 48 * 60, Fineness = 3, Coarser = 20, Beyond = 48 * 60;
     // So many bakes are put back at most, all in all: what keeps the quick plan quick. Ours.
-    private const int MostPutBack = 1500;
+    private const int MostPutBack = 1000;
 
     // What is not there yet; what has begun may have begun before the minute now.
     private const int Nowhere = int.MinValue;

@@ -42,14 +42,26 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
     /// <summary>Deterministic seconds spent on each aim when a day is improved. After measured days: three doughs are proven in less.</summary>
     public const double UsualEffort = .6;
 
-    /// <summary>Lays a day out at once: every bake of it, around what has happened.</summary>
+    // Of a large day so many parts are tried for the first plan: it stays under a second. After measured days.
+    private const int PartsAtFirst = 24;
+
+    /// <summary>Whether a day is so large that it goes on getting better for longer than anybody waits.</summary>
+    /// <param name="bakes">The bakes.</param>
+    public static bool IsLarge(ImmutableArray<DayBake> bakes) => bakes.Length > DaySolver.Whole;
+
+    // When each block begins.
+    private ImmutableArray<int> Starts { get; init; }
+
+    /// <summary>Lays a day out at once: every bake of it, around what has happened. The same day gives the same plan.</summary>
     /// <param name="bakes">The bakes.</param>
     /// <param name="now">The time now.</param>
     /// <param name="closed">When hands and machines are not to be had; never when null.</param>
-    public static DayPlan Of(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed = null)
+    /// <param name="roughly">A large day is put together only: for somebody who is still typing.</param>
+    public static DayPlan Of(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed = null, bool roughly = false)
     {
         var day = DayBlocks.Of(bakes, now, closed ?? Closed.Never);
-        return Of(day, new DayBuilder(day).Build(), bakes, false);
+        var starts = new DayBuilder(day).Build();
+        return Of(day, DaySolver.InParts(day) && !roughly ? DaySolver.Hurry(day, starts, PartsAtFirst) : starts, bakes, false);
     }
 
     /// <summary>Lays a day out as well as can be found: aim after aim, and what need not move stays. The same day with the same effort gives the same plan.</summary>
@@ -57,20 +69,22 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
     /// <param name="now">The time now.</param>
     /// <param name="closed">When hands and machines are not to be had; never when null.</param>
     /// <param name="effort">Deterministic seconds for each aim; over 0.</param>
+    /// <param name="first">The plan of the same day, laid out at once; laid out anew when null.</param>
     /// <param name="better">Told of each plan that is better than the one before, while a large day is improved part by part; null when only the last counts.</param>
     /// <param name="until">Stops improving; what was found until then is given.</param>
-    public static DayPlan Best(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed = null, double effort = UsualEffort, Action<DayPlan>? better = null, CancellationToken until = default)
+    public static DayPlan Best(
+        ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed = null, double effort = UsualEffort, DayPlan? first = null, Action<DayPlan>? better = null, CancellationToken until = default)
     {
+        first ??= Of(bakes, now, closed);
         var day = DayBlocks.Of(bakes, now, closed ?? Closed.Never);
-        var first = new DayBuilder(day).Build();
         // Where each block is held now.
         var before = day.Blocks.Select(b => bakes[b.Bake].SoFar.Arranged.NotBefore.TryGetValue(b.Steps[0], out var at) ? (int?)(at - day.Zero).TotalMinutes : null).ToArray();
-        var (starts, proven) = DaySolver.Improve(day, first, before.Any(b => b is not null) ? before : null, effort, better is null ? null : s => better(Of(day, s, bakes, false)), until);
-        return DayAims.Of(day, starts) > DayAims.Of(day, first) ? Of(day, first, bakes, false) : Of(day, starts, bakes, proven);
+        var (starts, proven) = DaySolver.Improve(day, [.. first.Starts], before.Any(b => b is not null) ? before : null, effort, better is null ? null : s => better(Of(day, s, bakes, false)), until);
+        return DayAims.Of(day, starts) > first.Aims ? first : Of(day, starts, bakes, proven);
     }
 
     private static DayPlan Of(DayBlocks day, int[] starts, ImmutableArray<DayBake> bakes, bool proven) =>
-        new([.. bakes.Select((b, i) => ArrangementOf(day, starts, b, i))], DayAims.Of(day, starts), proven);
+        new([.. bakes.Select((b, i) => ArrangementOf(day, starts, b, i))], DayAims.Of(day, starts), proven) { Starts = [.. starts] };
 
     private static Arrangement ArrangementOf(DayBlocks day, int[] starts, DayBake of, int bake)
     {

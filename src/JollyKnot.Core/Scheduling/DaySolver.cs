@@ -11,8 +11,17 @@ internal static class DaySolver
     private const int Beyond = 60;
 
     // More bakes than this are improved a few at a time, with so much effort each. After measured days.
-    private const int Whole = 6, AtATime = 3, Anyhow = 60;
-    private const double EffortForSome = .1;
+    public const int Whole = 6;
+    private const int AtATime = 5, Anyhow = 60;
+    private const double EffortForSome = .02;
+    // What is worse weighs so much more, where aims are taken together: more than minutes of the next ever add up to.
+    private const long Worse = 100_000;
+
+    /// <summary>Whether a day is improved a few bakes at a time.</summary>
+    /// <param name="day">The day.</param>
+    public static bool InParts(DayBlocks day) => Open(day).Count > Whole;
+
+    private static List<int> Open(DayBlocks day) => [.. day.Blocks.Where(b => b.Fixed is null).Select(b => b.Bake).Distinct()];
 
     /// <summary>The best starts found, and whether every aim is proven.</summary>
     /// <param name="day">The day.</param>
@@ -21,22 +30,25 @@ internal static class DaySolver
     /// <param name="effort">Deterministic seconds for each aim; over 0. The same effort gives the same plan.</param>
     /// <param name="better">Told of better starts on the way.</param>
     /// <param name="until">Stops it; what was found until then is given.</param>
-    public static (int[] Starts, bool Proven) Improve(DayBlocks day, int[] first, int?[]? before, double effort, Action<int[]>? better, CancellationToken until)
-    {
-        var open = day.Blocks.Where(b => b.Fixed is null).Select(b => b.Bake).Distinct().ToList();
-        return open.Count <= Whole ? new Day(day, first, null).Solve(first, before, effort, better, until: until) : (InParts(day, open, first, before, better, until), false);
-    }
+    public static (int[] Starts, bool Proven) Improve(DayBlocks day, int[] first, int?[]? before, double effort, Action<int[]>? better, CancellationToken until) =>
+        InParts(day) ? (PartByPart(day, first, before, int.MaxValue, better, until), false) : new Day(day, first).Solve(first, before, effort, better, until);
+
+    /// <summary>Better starts of a large day: so many parts of it are tried, and only what spoils bread or keeps people waiting counts.</summary>
+    /// <param name="day">The day.</param>
+    /// <param name="first">Starts that keep every rule.</param>
+    /// <param name="parts">How many parts; over 0. The same number gives the same plan.</param>
+    public static int[] Hurry(DayBlocks day, int[] first, int parts) => PartByPart(day, first, null, parts, null, default, true);
 
     // What is late first, with what is beside it; then neighbours in time, and any few; again from the start when that helped.
-    private static int[] InParts(DayBlocks day, List<int> open, int[] starts, int?[]? before, Action<int[]>? better, CancellationToken until)
+    private static int[] PartByPart(DayBlocks day, int[] starts, int?[]? before, int parts, Action<int[]>? better, CancellationToken until, bool onlyHurt = false)
     {
-        var (best, taken) = (DayAims.Of(day, starts), 0);
-        for (var helped = true; helped && !until.IsCancellationRequested;)
+        var (open, best, taken) = (Open(day), DayAims.Of(day, starts), 0);
+        for (var helped = true; helped && parts > 0 && !until.IsCancellationRequested;)
         {
             helped = false;
-            foreach (var (free, stages) in Parts().TakeWhile(_ => !until.IsCancellationRequested))
+            foreach (var (free, hurt) in Parts().TakeWhile(_ => parts-- > 0 && !until.IsCancellationRequested))
             {
-                var (found, _) = new Day(day, starts, free).Solve(starts, before, EffortForSome, stages: stages, until: until);
+                var (found, _) = new Day(day, starts, free, hurt).Solve(starts, before, EffortForSome, null, until);
                 var then = DayAims.Of(day, found);
                 if (then >= best) continue;
                 (starts, best, helped) = (found, then, true);
@@ -45,11 +57,12 @@ internal static class DaySolver
         }
         return starts;
 
-        IEnumerable<(int[] Free, int Stages)> Parts()
+        IEnumerable<(int[] Free, bool Hurt)> Parts()
         {
             foreach (var late in open.Where(i => LateBy(i) > 0).OrderByDescending(LateBy).ToList())
-                foreach (var some in Windows().Where(w => w.Contains(late)).Concat(Any(Anyhow / 10).Select(c => c.Append(late).Distinct().ToArray()))) yield return (some, DayAims.ThatHurt);
-            foreach (var some in Windows().Concat(Any(Anyhow))) yield return (some, int.MaxValue);
+                foreach (var some in Windows().Where(w => w.Contains(late)).Concat(Any(Anyhow / 10).Select(c => c.Append(late).Distinct().ToArray()))) yield return (some, true);
+            if (onlyHurt) yield break;
+            foreach (var some in Windows().Concat(Any(Anyhow))) yield return (some, false);
         }
 
         int LateBy(int bake) => day.Wanted[bake] is { } wanted ? day.Ready[bake].Max(r => starts[r.Block] + r.Minutes) - wanted : 0;
@@ -67,12 +80,13 @@ internal static class DaySolver
         private readonly LinearExpr[] at;
         private readonly IntVar?[] free;
         private readonly int horizon;
-        private readonly LinearExpr[] aims;
+        private readonly List<(LinearExpr Of, Func<DayAims, int> In)> aims;
 
         /// <param name="day">The day.</param>
         /// <param name="first">Where blocks are.</param>
-        /// <param name="only">Only these bakes may move; all when null.</param>
-        public Day(DayBlocks day, int[] first, int[]? only)
+        /// <param name="only">Only these bakes may move, and aims are taken together; all when null.</param>
+        /// <param name="hurt">Only what spoils bread or keeps people waiting counts.</param>
+        public Day(DayBlocks day, int[] first, int[]? only = null, bool hurt = false)
         {
             this.day = day;
             horizon = Enumerable.Range(0, day.Blocks.Length).Select(b => first[b] + day.Blocks[b].Minutes)
@@ -94,25 +108,33 @@ internal static class DaySolver
             var ovens = day.Stays.GroupBy(s => s.Oven.Id).Select(o => o.ToArray()).ToList();
             ovens.ForEach(Oven);
 
-            aims = Aims(first, ovens);
+            aims = Aims(first, ovens, only is not null, hurt);
         }
 
-        public (int[] Starts, bool Proven) Solve(int[] first, int?[]? before, double effort, Action<int[]>? better = null, int stages = int.MaxValue, CancellationToken until = default)
+        public (int[] Starts, bool Proven) Solve(int[] first, int?[]? before, double effort, Action<int[]>? better, CancellationToken until)
         {
-            var (starts, proven) = (first, true);
+            // A few bakes are found quicker than they are prepared.
+            var prepared = aims.Count > 3 ? "" : "cp_model_probing_level:0 max_presolve_iterations:1";
+            var (starts, proven, solved) = (first, true, false);
             for (var b = 0; b < free.Length; b++) if (free[b] is { } v) model.AddHint(v, first[b]);
-            foreach (var aim in (before is null ? aims : aims.Append(Moved(before))).Take(stages))
+            foreach (var (aim, figure) in before is null ? aims : aims.Append((Moved(before), _ => int.MaxValue)))
             {
                 if (until.IsCancellationRequested) return (starts, false);
+                // What is at nothing is as good as it can be.
+                if (solved && figure(DayAims.Of(day, starts)) == 0)
+                {
+                    model.Add(aim <= 0);
+                    continue;
+                }
                 model.Minimize(aim);
-                var solver = new CpSolver { StringParameters = string.Create(CultureInfo.InvariantCulture, $"num_workers:1 linearization_level:0 max_deterministic_time:{effort:0.0###}") };
+                var solver = new CpSolver { StringParameters = string.Create(CultureInfo.InvariantCulture, $"num_workers:1 linearization_level:0 max_deterministic_time:{effort:0.0###} {prepared}") };
                 var status = solver.Solve(model);
                 if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible)) return (starts, false);
-                proven &= status == CpSolverStatus.Optimal;
+                (solved, proven) = (true, proven && status == CpSolverStatus.Optimal);
                 starts = [.. free.Select((v, b) => v is null ? first[b] : (int)solver.Value(v))];
                 better?.Invoke(starts);
                 // The figure is reckoned from the plan, not read from the solver's floating point; and the whole plan is the next aim's hint.
-                model.Add(aim <= (int)solver.Value(aim));
+                model.Add(aim <= solver.Value(aim));
                 model.ClearHints();
                 foreach (var v in all) model.AddHint(v, solver.Value(v));
             }
@@ -185,7 +207,7 @@ internal static class DaySolver
             }
         }
 
-        private LinearExpr[] Aims(int[] first, List<OvenStay[]> ovens)
+        private List<(LinearExpr, Func<DayAims, int>)> Aims(int[] first, List<OvenStay[]> ovens, bool together, bool hurt)
         {
             var (lates, waits) = (new List<LinearExpr>(), new List<LinearExpr>());
             var last = Var(0, horizon, "last");
@@ -206,12 +228,14 @@ internal static class DaySolver
             for (var b = 0; b < free.Length; b++)
                 if (day.Blocks[b].Fixed is null) model.Add(begin <= at[b]);
             var pins = Enumerable.Range(0, free.Length).Where(b => day.Blocks[b].Pin is not null).SelectMany(b => Off(b, day.Blocks[b].Pin!.Value));
-            return
-            [
-                LinearExpr.Sum(pins), LinearExpr.Sum(lates), LinearExpr.Sum(day.Proofs.Select(p => Over(at[p.To] - at[p.From] - p.Late, "over"))),
-                LinearExpr.Sum(day.Proofs.Select(p => Over(at[p.From] - at[p.To] + p.Best, "under"))), LinearExpr.Sum(waits), last - begin,
-                LinearExpr.Sum(ovens.SelectMany(o => Heating([.. o.Where(s => s.Heat is not null)], first))),
-            ];
+            var (off, late, wait, awake) = (LinearExpr.Sum(pins), LinearExpr.Sum(lates), LinearExpr.Sum(waits), last - begin);
+            var over = LinearExpr.Sum(day.Proofs.Select(p => Over(at[p.To] - at[p.From] - p.Late, "over")));
+            if (hurt) return [(off * (Worse * Worse) + late * Worse + over, a => a.Off + a.Late + a.Over)];
+            var under = LinearExpr.Sum(day.Proofs.Select(p => Over(at[p.From] - at[p.To] + p.Best, "under")));
+            var heated = LinearExpr.Sum(ovens.SelectMany(o => Heating([.. o.Where(s => s.Heat is not null)], first)));
+            return together
+                ? [(off * (Worse * Worse) + late * Worse + over, a => a.Off + a.Late + a.Over), (under * Worse + wait, a => a.Under + a.Waits), (awake * Worse + heated, a => a.Awake + a.Heated)]
+                : [(off, a => a.Off), (late, a => a.Late), (over, a => a.Over), (under, a => a.Under), (wait, a => a.Waits), (awake, a => a.Awake), (heated, a => a.Heated)];
         }
 
         // From cold for each load, or hot since one before came out, whichever is shorter.

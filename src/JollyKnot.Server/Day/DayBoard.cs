@@ -151,7 +151,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         var (others, closed, now) = (await Stand(), await Closed(), clock.GetUtcNow());
         if (others.IsEmpty) return null;
         var bakes = others.Add(new(Guid.Empty, null, new(plan.Spec, SoFar.Nothing(now), plan.Start)));
-        var held = Held(bakes, DayPlan.Of([.. bakes.Select(b => b.Day)], now, closed));
+        var held = Held(bakes, DayPlan.Of([.. bakes.Select(b => b.Day)], now, closed, roughly: true));
         var table = held[^1].Day.Timetable;
         return new(Of(bakes), table.Start, table.Ready, Of(held), Moves([.. bakes.SkipLast(1)], [.. held.SkipLast(1)], kitchens.Words));
 
@@ -171,8 +171,10 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         var changed = await Changed(bakes, changes);
         if (!changed.Has(out var draft)) return changed.Problems;
         var days = draft.Select(b => b.Day).ToImmutableArray();
-        using var enough = new CancellationTokenSource(LongestWait);
-        var plan = quick ? DayPlan.Of(days, now, closed) : await Task.Run(() => DayPlan.Best(days, now, closed, until: enough.Token));
+        // What the baker saw is what is done; of a large day the best that was found until now.
+        var planned = quick ? null : await PlanFor(draft, changes, closed);
+        if (planned is { Large: false }) await planned.Best;
+        var plan = planned?.Now ?? DayPlan.Of(days, now, closed);
         for (var i = 0; i < bakes.Length; i++)
         {
             var made = !ReferenceEquals(draft[i].Day.Spec, bakes[i].Day.Spec);
@@ -183,9 +185,6 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         if (moved > 0 && !quick) before = [.. bakes.Select(b => (b.Id, b.Stored!.Plan, b.Day.SoFar.Arranged))];
         return moved;
     }
-
-    // Somebody waits; a large day goes on getting better the next time it is laid out. Ours.
-    private static readonly TimeSpan LongestWait = TimeSpan.FromSeconds(2);
 
     private async Task<bool> Hold(Standing bake, Arrangement to, DateTimeOffset now) =>
         !Same(to, bake.Day.SoFar.Arranged) && await book.Tell(bake.Id, Guid.NewGuid(), bake.Stored!.Log.Position, Arranged.Of(to), now) is Told.Kept;

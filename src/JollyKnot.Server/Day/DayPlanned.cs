@@ -11,13 +11,14 @@ internal sealed class DayPlanned : IDisposable
 
     public DayPlanned(string key, ImmutableArray<DayBake> days, DateTimeOffset at, Closed closed, Kitchen kitchen, int most)
     {
-        (Key, now) = (key, DayPlan.Of(days, at, closed));
+        (Key, Large, now) = (key, DayPlan.IsLarge(days), DayPlan.Of(days, at, closed));
         var until = over.Token;
-        Best = Task.Run(() => now = DayPlan.Best(days, at, closed, better: p => now = p, until: until));
+        Best = Task.Run(() => now = DayPlan.Best(days, at, closed, first: now, better: p => now = p, until: until));
         Fixes = new(() => Task.Run(() => DayChange.ThatWouldDo(days, kitchen, at, closed, most, until)));
     }
 
     public string Key { get; }
+    public bool Large { get; }
     public Task Best { get; }
     public DayPlan Now => now;
     public Lazy<Task<ImmutableArray<DayChange>>> Fixes { get; }
