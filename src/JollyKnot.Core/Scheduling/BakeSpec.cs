@@ -31,6 +31,9 @@ public sealed record BakeChoice(
     /// <summary>First so long in the fridge, before the proofing place.</summary>
     public TimeSpan? Cold { get; init; }
 
+    /// <summary>Bread is to be cool no longer than this before it is wanted; null when it does not matter.</summary>
+    public TimeSpan? Fresh { get; init; }
+
     /// <summary>How pretzels are boiled; soda in the pot when null.</summary>
     public PotSchool? Bath { get; init; }
 
@@ -99,6 +102,18 @@ public sealed record BakeSpec(
 
     /// <summary>The machine waits so long before it begins; null when it begins at once.</summary>
     public TimeSpan? Timer { get; init; }
+
+    /// <summary>Bread is to be cool no longer than this before it is wanted; null when it does not matter.</summary>
+    public TimeSpan? Fresh { get; init; }
+
+    /// <summary>How fresh bread is wanted, as bakers say it; and the least that can be asked for.</summary>
+    public static ImmutableArray<TimeSpan> UsualFresh { get; } = [TimeSpan.FromMinutes(15), TimeSpan.FromMinutes(30), TimeSpan.FromHours(1), TimeSpan.FromHours(2)];
+
+    /// <summary>What is wrong with a wish for fresh bread.</summary>
+    /// <param name="fresh">Cool no longer than this; over 0, up to a day.</param>
+    /// <param name="field">The field to name.</param>
+    internal static Problem? Unfresh(TimeSpan? fresh, string field) =>
+        fresh <= TimeSpan.Zero || fresh > TimeSpan.FromDays(1) ? new("out-of-range", field, "Fresh within some minutes, up to a day.") : null;
 
     /// <summary>Timers of machines as bakers use them.</summary>
     public static ImmutableArray<TimeSpan> UsualTimers { get; } = [TimeSpan.FromHours(2), TimeSpan.FromHours(4), TimeSpan.FromHours(6), TimeSpan.FromHours(8), TimeSpan.FromHours(10)];
@@ -222,6 +237,7 @@ public sealed record BakeSpec(
         if (machine?.Refuses(Formula.Of(dough)) is { } tooMuch) problems.Add(tooMuch);
 
         if (choice.Cold is { } cold && (cold <= TimeSpan.Zero || cold > LongestCold)) problems.Add(new("out-of-range", "cold", $"Up to {LongestCold.TotalHours:0} hours in the fridge."));
+        if (Unfresh(choice.Fresh, "fresh") is { } unfresh) problems.Add(unfresh);
         if (choice.Timer is { } timer)
         {
             if (timer <= TimeSpan.Zero || timer > LongestTimer) problems.Add(new("out-of-range", "timer", $"Up to {LongestTimer.TotalHours:0} hours on a timer."));
@@ -239,7 +255,7 @@ public sealed record BakeSpec(
             ? problems.ToImmutable()
             : new BakeSpec(dough, machine!, cuts, oven!, place!, room, kitchen.Pot, choice.ReadyBy, choice.School, kitchen.Hob, kitchen.Boils,
                 ScaleStep: kitchen.ScaleStep, Tolerance: kitchen.Tolerance, After: choice.After, Cold: choice.Cold, Bath: choice.Bath ?? PotSchool.InThePot, Ways: choice.Ways)
-            { Timer = choice.Timer };
+            { Timer = choice.Timer, Fresh = choice.Fresh };
     }
 
     private static ImmutableArray<Cut> DecideCuts(Mass expected, ImmutableArray<CutChoice> lines, Kitchen kitchen, Oven? oven, ImmutableArray<Problem>.Builder problems)

@@ -94,11 +94,12 @@ internal sealed record MachineStay(string Machine, int From, int To, int After, 
 /// <param name="Rooms">At places that hold only so many.</param>
 /// <param name="Ready">For each bake: block and minutes from its start until all is cool, for each of its batches.</param>
 /// <param name="Wanted">For each bake: when it is wanted; null as soon as can be.</param>
+/// <param name="Fresh">For each bake: so many minutes it may be cool before it is wanted; null as many as it likes.</param>
 /// <param name="Quiet">When no machine may run.</param>
 /// <param name="Away">When there are no hands.</param>
 internal sealed record DayBlocks(
     DateTimeOffset Zero, ImmutableArray<Block> Blocks, ImmutableArray<OvenStay> Stays, ImmutableArray<ProofSpan> Proofs, ImmutableArray<MachineStay> Machines, ImmutableArray<PlaceStay> Rooms,
-    ImmutableArray<ImmutableArray<(int Block, int Minutes)>> Ready, ImmutableArray<int?> Wanted,
+    ImmutableArray<ImmutableArray<(int Block, int Minutes)>> Ready, ImmutableArray<int?> Wanted, ImmutableArray<int?> Fresh,
     ImmutableArray<(int From, int To)> Quiet, ImmutableArray<(int From, int To)> Away)
 {
     // A machine is washed out after the dough, min. Bakers' usage.
@@ -144,7 +145,8 @@ internal sealed record DayBlocks(
         private Dictionary<string, Step> steps = [];
 
         public DayBlocks Made(ImmutableArray<DayBake> bakes, Closed closed) => new(zero, [.. blocks], [.. stays], [.. proofs], [.. machines], [.. rooms], [.. ready],
-            [.. bakes.Select(b => b.Spec.ReadyBy is { } by ? (int?)Floor(by - zero) : null)], Minutes(closed.Machines), Minutes(closed.Hands));
+            [.. bakes.Select(b => b.Spec.ReadyBy is { } by ? (int?)Floor(by - zero) : null)],
+            [.. bakes.Select(b => b.Spec.Fresh is { } fresh ? (int?)Ceiling(fresh) : null)], Minutes(closed.Machines), Minutes(closed.Hands));
 
         private ImmutableArray<(int, int)> Minutes(ImmutableArray<TimeBand> bands) => [.. bands.Where(b => b.To > zero).Select(b => (Floor(b.From - zero), Ceiling(b.To - zero)))];
 

@@ -28,6 +28,8 @@ public enum ChangeKind
     FewerTrays,
     /// <summary>Wanted at another time; without one: as soon as can be.</summary>
     ReadyBy,
+    /// <summary>Cool no longer than so before it is wanted; without a length: it does not matter.</summary>
+    Fresh,
 }
 
 /// <summary>One change to one bake of a day.</summary>
@@ -108,6 +110,8 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
                 return Fewer(spec) is { } cuts ? spec with { Cuts = cuts } : new Problem("one-tray", "bake", "It is one tray; nothing is left without it.");
             case ChangeKind.ReadyBy:
                 return At < now ? new Problem("past", "at", "This time has passed.") : At > now.AddDays(14) ? new Problem("far-off", "at", "More than two weeks ahead.") : spec with { ReadyBy = At };
+            case ChangeKind.Fresh:
+                return BakeSpec.Unfresh(Length, "length") is { } unfresh ? unfresh : spec with { Fresh = Length };
             default:
                 return new Problem("unknown", "kind", "There is no such change.");
         }

@@ -28,6 +28,8 @@ public enum DayTrouble
     Over,
     /// <summary>Later than wanted.</summary>
     Late,
+    /// <summary>Cool for longer than it may be before it is wanted.</summary>
+    Stale,
 }
 
 /// <summary>Something wrong with a day.</summary>
@@ -40,7 +42,7 @@ public enum DayTrouble
 public sealed record DayFinding(DayTrouble Trouble, int Bake, string Step, int Other, string OtherStep, TimeSpan By)
 {
     /// <summary>It cannot be done at all, rather than not as well as wanted.</summary>
-    public bool Impossible => Trouble is not (DayTrouble.Pinned or DayTrouble.Over or DayTrouble.Late);
+    public bool Impossible => Trouble is not (DayTrouble.Pinned or DayTrouble.Over or DayTrouble.Late or DayTrouble.Stale);
 }
 
 /// <summary>Checks days.</summary>
@@ -130,7 +132,10 @@ public static class DayCheck
             foreach (var (step, at) in bakes[i].SoFar.Arranged.Pins)
                 if (tables[i][step] is { IsOpen: true } slot && (slot.Start - at).Duration() is var off && off > Grain && at > now) found.Add(new(DayTrouble.Pinned, i, step, i, step, off));
         for (var i = 0; i < bakes.Length; i++)
+        {
             if (tables[i].Ready - bakes[i].Spec.ReadyBy is { } late && late > Grain) found.Add(new(DayTrouble.Late, i, "review", i, "review", late));
+            if (bakes[i].Spec.ReadyBy - tables[i].Ready - bakes[i].Spec.Fresh is { } stale && stale > Grain) found.Add(new(DayTrouble.Stale, i, "review", i, "review", stale));
+        }
         return [.. found.OrderBy(f => f.Trouble)];
 
         void Overlap(DayTrouble trouble, Span a, Span b)

@@ -209,7 +209,7 @@ internal static class DaySolver
 
         private List<(LinearExpr, Func<DayAims, int>)> Aims(int[] first, List<OvenStay[]> ovens, bool together, bool hurt)
         {
-            var (lates, waits) = (new List<LinearExpr>(), new List<LinearExpr>());
+            var (lates, stales, waits) = (new List<LinearExpr>(), new List<LinearExpr>(), new List<LinearExpr>());
             var last = Var(0, horizon, "last");
             for (var i = 0; i < day.Ready.Length; i++)
             {
@@ -219,6 +219,7 @@ internal static class DaySolver
                 {
                     lates.Add(Over(ready - wanted, "late"));
                     waits.Add(Over(wanted - ready, "wait"));
+                    if (day.Fresh[i] is { } fresh) stales.Add(Over(wanted - fresh - ready, "stale"));
                     model.Add(last >= wanted);
                 }
                 else waits.Add(ready);
@@ -228,14 +229,14 @@ internal static class DaySolver
             for (var b = 0; b < free.Length; b++)
                 if (day.Blocks[b].Fixed is null) model.Add(begin <= at[b]);
             var pins = Enumerable.Range(0, free.Length).Where(b => day.Blocks[b].Pin is not null).SelectMany(b => Off(b, day.Blocks[b].Pin!.Value));
-            var (off, late, wait, awake) = (LinearExpr.Sum(pins), LinearExpr.Sum(lates), LinearExpr.Sum(waits), last - begin);
+            var (off, late, stale, wait, awake) = (LinearExpr.Sum(pins), LinearExpr.Sum(lates), LinearExpr.Sum(stales), LinearExpr.Sum(waits), last - begin);
             var over = LinearExpr.Sum(day.Proofs.Select(p => Over(at[p.To] - at[p.From] - p.Late, "over")));
             if (hurt) return [(off * (Worse * Worse) + late * Worse + over, a => a.Off + a.Late + a.Over)];
             var under = LinearExpr.Sum(day.Proofs.Select(p => Over(at[p.From] - at[p.To] + p.Best, "under")));
             var heated = LinearExpr.Sum(ovens.SelectMany(o => Heating([.. o.Where(s => s.Heat is not null)], first)));
             return together
-                ? [(off * (Worse * Worse) + late * Worse + over, a => a.Off + a.Late + a.Over), (under * Worse + wait, a => a.Under + a.Waits), (awake * Worse + heated, a => a.Awake + a.Heated)]
-                : [(off, a => a.Off), (late, a => a.Late), (over, a => a.Over), (under, a => a.Under), (wait, a => a.Waits), (awake, a => a.Awake), (heated, a => a.Heated)];
+                ? [(off * (Worse * Worse) + late * Worse + over, a => a.Off + a.Late + a.Over), (under * (Worse * Worse) + stale * Worse + wait, a => a.Under + a.Waits), (awake * Worse + heated, a => a.Awake + a.Heated)]
+                : [(off, a => a.Off), (late, a => a.Late), (over, a => a.Over), (under, a => a.Under), (stale, a => a.Stale), (wait, a => a.Waits), (awake, a => a.Awake), (heated, a => a.Heated)];
         }
 
         // From cold for each load, or hot since one before came out, whichever is shorter.

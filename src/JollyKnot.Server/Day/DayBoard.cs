@@ -110,7 +110,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             if (Better(bakes, held, closed) || !changes.IsEmpty)
             {
                 var moves = Moves(bakes, held, words);
-                proposal = new(moves, left, string.Join(" ", moves.Select(m => $"{m.Bake:N} {m.Text} {(m.To > m.From ? "later" : "sooner")}")), plan.Now.Proven, Figures(bakes), Figures(held), changes.IsEmpty ? null : Drawn(held, frame));
+                proposal = new(moves, left, string.Join(" ", moves.Select(m => $"{m.Bake:N} {m.Text} {(m.To > m.From ? "later" : "sooner")}")), plan.Now.Proven, Figures(bakes), Figures(held), Why(bakes, held, wrong, left), changes.IsEmpty ? null : Drawn(held, frame));
             }
             if (!(proposal is null ? wrong : left).IsEmpty)
             {
@@ -125,6 +125,19 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             [.. bakes.Select(b => View(b, kitchen, words))], wrong, proposal is { Moves.IsEmpty: true } && changes.IsEmpty ? null : proposal, fixes, HandsOf(bakes, words), OvensOf(bakes, words),
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
             looking, before is not null, Drawn(bakes, frame));
+    }
+
+    // Who goes before whom in an oven where it was the other way round; or the first thing that is not wrong any more.
+    private static string? Why(ImmutableArray<Standing> now, ImmutableArray<Standing> then, ImmutableArray<FindingLine> wrong, ImmutableArray<FindingLine> left)
+    {
+        static IEnumerable<(int Bake, string Step, string Oven, DateTimeOffset At)> Loads(ImmutableArray<Standing> of) =>
+            of.SelectMany((b, i) => b.Day.Timetable.Slots.Where(s => s is { IsOpen: true, Step: { Kind: StepKind.Load, Batch: not null } }).Select(s => (i, s.Step.Id, b.Day.Spec.OvenOf(b.Day.Spec.Batches[s.Step.Batch!.Value].Bread).Id, s.Start)));
+        var was = Loads(now).ToDictionary(l => (l.Bake, l.Step), l => l.At);
+        var will = Loads(then).Where(l => was.ContainsKey((l.Bake, l.Step))).ToList();
+        foreach (var a in will.OrderBy(l => l.At))
+            foreach (var b in will.Where(b => b.Bake != a.Bake && b.Oven == a.Oven && a.At < b.At && was[(a.Bake, a.Step)] > was[(b.Bake, b.Step)]))
+                return $"{now[a.Bake].Day.Spec.Dough.Name} before {now[b.Bake].Day.Spec.Dough.Name} in the oven";
+        return wrong.FirstOrDefault(w => left.All(l => l.Text != w.Text))?.Text is { } text ? $"Otherwise: {text}" : null;
     }
 
     private static Picture? Drawn(ImmutableArray<Standing> bakes, Frame? frame) =>
@@ -262,7 +275,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         (string Text, DateTimeOffset At) Of(int bake, string step) => bakes[bake].Day is var b && b.Timetable[step] is { } slot
             ? ($"{words.Of(slot.Step, b.Spec).Short} ({b.Spec.Dough.Name})", slot.Start) : (b.Spec.Dough.Name, clock.GetUtcNow());
         var ((a, at), (other, then)) = (Of(f.Bake, f.Step), Of(f.Other, f.OtherStep));
-        var when = f.Trouble is DayTrouble.Late or DayTrouble.Over ? at : at > then ? at : then;
+        var when = f.Trouble is DayTrouble.Late or DayTrouble.Over or DayTrouble.Stale ? at : at > then ? at : then;
         return new(f.Trouble, f.Impossible, when, f.Trouble switch
         {
             DayTrouble.Hands => $"Two things for one pair of hands: {a} and {other}.",
@@ -274,6 +287,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             DayTrouble.Racks => $"Too few racks: {a} and {other}.",
             DayTrouble.Place => $"Not room enough {bakes[f.Bake].Day.Spec.Place.Name}: {a} and {other}.",
             DayTrouble.DoughInOven => $"Dough rises in an oven that is wanted: {a} and {other}.",
+            DayTrouble.Stale => $"Cool {Words.Span(f.By)} longer than wanted: {bakes[f.Bake].Day.Spec.Dough.Name}.",
             DayTrouble.Over => $"Over-proofed by {Words.Span(f.By)}: {a}.",
             _ => $"{bakes[f.Bake].Day.Spec.Dough.Name} {Words.Span(f.By)} later than wanted.",
         });
@@ -290,8 +304,8 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
 
     private static MakingView Making(BakeSpec spec, Kitchen kitchen) => new(
         [.. kitchen.Mixers.Where(m => m.Refuses(spec.Formula) is null).Select(m => new Choosable(m.Id, m.Name))], spec.Machine.Id, [.. kitchen.Ovens.Select(o => new Choosable(o.Id, o.Name))], spec.Oven.Id,
-        [.. kitchen.AllPlaces.Select(p => new Choosable(p.Id, p.Name))], spec.Place.Id, spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => (Temperature?)b.Bread.Heat).FirstOrDefault(),
-        spec.After is { Early: true } bowl ? bowl.Bulk : null, AfterCycle.Usual[^1].Bulk, spec.Cold, spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
+        [.. kitchen.AllPlaces.Select(p => new Choosable(p.Id, p.Name))], spec.Place.Id, spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => (Temperature?)b.Bread.Heat).FirstOrDefault(), OvenView.Of(spec.Oven, kitchen.Units ?? HouseholdUnits.Plain),
+        spec.After is { Early: true } bowl ? bowl.Bulk : null, AfterCycle.Usual[^1].Bulk, spec.Cold, spec.Fresh, BakeSpec.UsualFresh, spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
 
     private static ImmutableArray<HandsLine> HandsOf(ImmutableArray<Standing> bakes, Words words) =>
         [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.Step.IsBeat && s.IsOpen && s.Step.Kind is not StepKind.WeighIn).Select(s =>

@@ -4,6 +4,7 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
+using JollyKnot.Server.Kitchens;
 
 namespace JollyKnot.Server.Day;
 
@@ -33,7 +34,8 @@ public sealed record DayFigures(TimeSpan Late, TimeSpan Waits, DateTimeOffset Be
 /// <param name="Left">What would still be wrong.</param>
 /// <param name="Key">The same proposal has the same key.</param>
 /// <param name="Proven">No day is better.</param>
-public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<FindingLine> Left, string Key, bool Proven, DayFigures Was, DayFigures Then, Picture? Picture);
+/// <param name="Why">What is better then, in a few words; null when nothing was wrong.</param>
+public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<FindingLine> Left, string Key, bool Proven, DayFigures Was, DayFigures Then, string? Why, Picture? Picture);
 
 /// <summary>How a bake that is being laid out goes with the rest.</summary>
 /// <param name="Clashes">What would be in its way as it is.</param>
@@ -51,12 +53,15 @@ public sealed record Choosable(string Id, string Name);
 
 /// <summary>How a bake that has not begun could be made.</summary>
 /// <param name="Heat">What its bread bakes at; null on the griddle.</param>
+/// <param name="OvenDial">How that is set.</param>
 /// <param name="Bowl">It rises in a bowl for so long, out of the machine.</param>
 /// <param name="UsualBowl">How long it usually does.</param>
 /// <param name="Fridge">So long in the fridge.</param>
+/// <param name="Fresh">Cool no longer than so before it is wanted; null when it does not matter.</param>
+/// <param name="UsualFresh">How fresh it could be wanted.</param>
 /// <param name="Trays">More than one, so that one could be left out.</param>
 public sealed record MakingView(
-    ImmutableArray<Choosable> Machines, string Machine, ImmutableArray<Choosable> Ovens, string Oven, ImmutableArray<Choosable> Places, string Place, Temperature? Heat, TimeSpan? Bowl, TimeSpan UsualBowl, TimeSpan? Fridge, bool Trays);
+    ImmutableArray<Choosable> Machines, string Machine, ImmutableArray<Choosable> Ovens, string Oven, ImmutableArray<Choosable> Places, string Place, Temperature? Heat, OvenView OvenDial, TimeSpan? Bowl, TimeSpan UsualBowl, TimeSpan? Fridge, TimeSpan? Fresh, ImmutableArray<TimeSpan> UsualFresh, bool Trays);
 
 /// <summary>A step of the chain that decides.</summary>
 /// <param name="Held">It begins when the rest of the day lets it.</param>

@@ -64,13 +64,14 @@ public sealed record ScaleStepView(Mass Step, string Name);
 
 /// <summary>What can be chosen when a bake is laid out.</summary>
 /// <param name="Colds">Nights in the fridge.</param>
+/// <param name="Freshes">How fresh bread could be wanted.</param>
 /// <param name="Timers">For a machine that is loaded before.</param>
 /// <param name="Rests">For a piece that springs back.</param>
 /// <param name="MostCuts">Lines of a cut list.</param>
 public sealed record KitchenView(
     string Name, Temperature Room, ImmutableArray<MachineView> Machines, ImmutableArray<OvenView> Ovens, ImmutableArray<TinView> Tins,
     ImmutableArray<FamilyView> Families, ImmutableArray<Choice> Places, ImmutableArray<Choice> Washes, UnitsView Units, bool NoScale,
-    ImmutableArray<AfterView> Afters, ImmutableArray<TimeSpan> Colds, ImmutableArray<TimeSpan> Timers, ImmutableArray<TimeSpan> Rests, ImmutableArray<ScaleStepView> ScaleSteps, int MostCuts);
+    ImmutableArray<AfterView> Afters, ImmutableArray<TimeSpan> Colds, ImmutableArray<TimeSpan> Freshes, ImmutableArray<TimeSpan> Timers, ImmutableArray<TimeSpan> Rests, ImmutableArray<ScaleStepView> ScaleSteps, int MostCuts);
 
 /// <summary>The kitchen over HTTP.</summary>
 public static class KitchenEndpoints
@@ -98,6 +99,6 @@ public static class KitchenEndpoints
         [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
         [.. Washes.All.Select(w => new Choice(w.Id, w.Name))],
         UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain), kitchen.NoScale,
-        [.. AfterCycle.Usual.Select(a => new AfterView(a, Words.Of(a)))], BakeSpec.UsualCold, BakeSpec.UsualTimers, Family.Rests,
+        [.. AfterCycle.Usual.Select(a => new AfterView(a, Words.Of(a)))], BakeSpec.UsualCold, BakeSpec.UsualFresh, BakeSpec.UsualTimers, Family.Rests,
         [.. Kitchen.ScaleSteps.Select(s => Words.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)], CutList.MostLines);
 }

@@ -825,6 +825,11 @@ export interface components {
              * @description A number of seconds.
              */
             cold?: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            fresh?: null | number;
             bath?: null | components["schemas"]["PotSchool"];
             after?: null | components["schemas"]["AfterCycle"];
             ways?: null | components["schemas"]["Ways"];
@@ -1112,7 +1117,7 @@ export interface components {
             oil: string;
         };
         /** @enum {unknown} */
-        ChangeKind: "pin" | "unpin" | "machine" | "oven" | "place" | "bowl" | "heat" | "fridge" | "fewer-trays" | "ready-by";
+        ChangeKind: "pin" | "unpin" | "machine" | "oven" | "place" | "bowl" | "heat" | "fridge" | "fewer-trays" | "ready-by" | "fresh";
         ChangeLine: {
             /** Format: uuid */
             bake: string;
@@ -1460,7 +1465,7 @@ export interface components {
             changes?: null | components["schemas"]["ChangeLine"][];
         };
         /** @enum {unknown} */
-        DayTrouble: "hands" | "away" | "machine" | "quiet" | "oven-heat" | "racks" | "place" | "dough-in-oven" | "pinned" | "over" | "late";
+        DayTrouble: "hands" | "away" | "machine" | "quiet" | "oven-heat" | "racks" | "place" | "dough-in-oven" | "pinned" | "over" | "late" | "stale";
         DayView: {
             bakes: components["schemas"]["DayBakeView"][];
             findings: components["schemas"]["FindingLine"][];
@@ -1948,6 +1953,7 @@ export interface components {
             noScale: boolean;
             afters: components["schemas"]["AfterView"][];
             colds: number[];
+            freshes: number[];
             timers: number[];
             rests: number[];
             scaleSteps: components["schemas"]["ScaleStepView"][];
@@ -2371,6 +2377,7 @@ export interface components {
              * @description A number of celsius.
              */
             heat: null | number;
+            ovenDial: components["schemas"]["OvenView"];
             /**
              * Format: double
              * @description A number of seconds.
@@ -2386,6 +2393,12 @@ export interface components {
              * @description A number of seconds.
              */
             fridge: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            fresh: null | number;
+            usualFresh: number[];
             trays: boolean;
         };
         /**
@@ -2836,6 +2849,7 @@ export interface components {
             proven: boolean;
             was: components["schemas"]["DayFigures"];
             then: components["schemas"]["DayFigures"];
+            why: null | string;
             picture: null | components["schemas"]["Picture"];
         };
         PutOnScale: {

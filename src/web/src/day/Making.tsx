@@ -1,6 +1,7 @@
 // How a bake that has not begun is made: every choice is tried on the day at once, and nothing is done yet.
 import { InputNumber, Select } from 'antd';
 import type { Schemas } from '../api/client';
+import { freshChoices } from '../api/clock';
 import { Field } from '../parts/Field';
 import { TimeField } from './TimeField';
 import type { Change } from './useDraft';
@@ -19,6 +20,7 @@ export function Making({
 }) {
   const { making } = bake;
   if (!making) return null;
+  const { dial, step } = making.ovenDial;
   const id = (name: string) => `${bake.id}-${name}`;
   const changed = (kind: Kind) => changes.find((c) => c.bake === bake.id && c.kind === kind);
   const pick = (name: string, kind: Kind, label: string, now: string, of: Schemas['Choosable'][]) => (
@@ -46,15 +48,23 @@ export function Making({
       {making.ovens.length > 1 && pick('oven', 'oven', 'Oven', making.oven, making.ovens)}
       {pick('place', 'place', 'Proof', making.place, making.places)}
       {making.heat != null && (
-        <Field id={id('heat')} label="Oven, °C">
+        <Field id={id('heat')} label={`Oven, ${dial.name}`}>
           <InputNumber
             id={id('heat')}
-            step={5}
-            value={changed('heat')?.heat ?? making.heat}
-            onChange={(to) => to && add({ bake: bake.id, kind: 'heat', heat: to })}
+            step={step}
+            value={Math.round((changed('heat')?.heat ?? making.heat) * dial.factor + dial.offset)}
+            onChange={(to) => to && add({ bake: bake.id, kind: 'heat', heat: (to - dial.offset) / dial.factor })}
           />
         </Field>
       )}
+      <Field id={id('fresh')} label="How fresh">
+        <Select
+          id={id('fresh')}
+          value={spanOf('fresh', making.fresh) ?? 0}
+          onChange={(to) => add({ bake: bake.id, kind: 'fresh', length: to || null })}
+          options={freshChoices(making.usualFresh)}
+        />
+      </Field>
       <Field id={id('fridge')} label="In the fridge first, h">
         <InputNumber
           id={id('fridge')}

@@ -43,6 +43,29 @@ function useOffer(day: Schemas['DayView'] | undefined) {
   };
 }
 
+function TakeOrLeave({
+  busy,
+  take,
+  leave,
+  small,
+}: {
+  busy: boolean;
+  take: () => Promise<void>;
+  leave: () => void;
+  small?: boolean;
+}) {
+  return (
+    <div className="choices">
+      <button className={small ? 'button small' : 'button do'} disabled={busy} onClick={() => void take()}>
+        Lay the day out so
+      </button>
+      <button className={small ? 'button small quiet' : 'button'} onClick={leave}>
+        Leave it as it is
+      </button>
+    </div>
+  );
+}
+
 /** At the bench: what would go better, in one line. */
 export function Announcement() {
   const { data } = useDay(800);
@@ -61,13 +84,9 @@ export function Announcement() {
             , <Link to="/day">and {more.length} more</Link>
           </>
         )}
+        {offered.why && <span className="muted"> · {offered.why}</span>}
       </p>
-      <button className="button small" disabled={busy} onClick={() => void take()}>
-        Lay the day out so
-      </button>
-      <button className="button small quiet" onClick={() => decline(offered.key)}>
-        Leave it as it is
-      </button>
+      <TakeOrLeave busy={busy} take={take} leave={() => decline(offered.key)} small />
     </section>
   );
 }
@@ -89,16 +108,10 @@ export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (
       {offered && (
         <div className="offer">
           <h3>Laid out anew</h3>
+          {offered.why && <p>{offered.why}</p>}
           <Moves moves={offered.moves} />
           <Left left={offered.left} />
-          <div className="choices">
-            <button className="button do" disabled={busy} onClick={() => void take()}>
-              Lay the day out so
-            </button>
-            <button className="button" onClick={() => decline(offered.key)}>
-              Leave it as it is
-            </button>
-          </div>
+          <TakeOrLeave busy={busy} take={take} leave={() => decline(offered.key)} />
         </div>
       )}
       <Fixes fixes={day.fixes} change={change} />

@@ -3,7 +3,7 @@ import { Checkbox, Input, InputNumber, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, bakesChanged, http, newId, type Schemas, type Trouble } from '../api/client';
-import { clockTime, calendarDay, houseNow, span, utcOffsetMinutes } from '../api/clock';
+import { clockTime, calendarDay, freshChoices, houseNow, span, utcOffsetMinutes } from '../api/clock';
 import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';
 import { useUnits } from '../parts/units';
@@ -106,6 +106,14 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
               aria-label="Ready by"
               value={local(Date.parse(choice.readyBy))}
               onChange={(e) => e.target.value && set({ readyBy: new Date(e.target.value).toISOString() })}
+            />
+          )}
+          {choice.readyBy && (
+            <Select
+              aria-label="How fresh"
+              value={choice.fresh ?? 0}
+              onChange={(fresh) => set({ fresh: fresh || null })}
+              options={freshChoices(kitchen.freshes)}
             />
           )}
         </Field>
