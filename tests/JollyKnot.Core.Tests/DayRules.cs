@@ -13,7 +13,7 @@ namespace JollyKnot.Core.Tests;
 /// <summary>Several doughs, one oven, one pair of hands.</summary>
 public sealed class DayRules
 {
-    private static readonly Kitchen Full = DemoFormulas.Kitchen with
+    internal static readonly Kitchen Full = DemoFormulas.Kitchen with
     {
         Machines = [Blue, White],
         Ovens = [DemoFormulas.Kitchen.Ovens[0] with { Racks = 2 }, new("table-top", "Table-top oven", new(Celsius(90), Celsius(230)), 7)],
@@ -21,21 +21,21 @@ public sealed class DayRules
         Griddle = new("griddle", "Griddle", TinShape.Tray, Length.FromMillimetres(400), Length.FromMillimetres(260)),
     };
 
-    private static readonly Dough Flat = Make("Washer flatbreads", ("strong white flour", 300), ("wholemeal flour", 100), ("water", 200), ("plain yogurt", 80), ("olive oil", 20), ("fine salt", 8), ("sugar", 5), ("instant yeast", 4));
+    internal static readonly Dough Flat = Make("Washer flatbreads", ("strong white flour", 300), ("wholemeal flour", 100), ("water", 200), ("plain yogurt", 80), ("olive oil", 20), ("fine salt", 8), ("sugar", 5), ("instant yeast", 4));
 
     private static readonly string[] Places = ["counter", "oven-light", "counter", "above-oven"];
 
-    private static DayBake Bake(Dough dough, DateTimeOffset? by, string machine, string place, params CutChoice[] cuts) =>
+    internal static DayBake Bake(Dough dough, DateTimeOffset? by, string machine, string place, params CutChoice[] cuts) =>
         BakeSpec.Create(dough, new BakeChoice(machine, "wall", place, ReadyBy: by) { Cuts = [.. cuts] }, Full, Morning) is var made && made.Has(out var spec)
             ? new(spec, SoFar.Nothing(Morning), Layout.Of(spec, Morning).Plan.Start) : throw new ArgumentException(string.Join(" ", made.Problems.Select(p => p.Field + ": " + p.Reason)));
 
     /// <summary>The bakes as the plan holds them.</summary>
-    private static ImmutableArray<DayBake> Held(ImmutableArray<DayBake> bakes, DayPlan plan) =>
+    internal static ImmutableArray<DayBake> Held(ImmutableArray<DayBake> bakes, DayPlan plan) =>
         [.. bakes.Select((b, i) => new DayBake(b.Spec, b.SoFar with { Arranged = plan.Bakes[i] }, b.Start))];
 
     private static string Said(IEnumerable<DayFinding> found) => string.Join("; ", found.Select(f => $"{f.Trouble} {f.Bake}:{f.Step} {f.Other}:{f.OtherStep} {f.By}"));
 
-    private static readonly ImmutableArray<DayBake> RepairCafe =
+    internal static readonly ImmutableArray<DayBake> RepairCafe =
     [
         Bake(SoftRolls, Morning.AddHours(4.5), "blue", "counter", new CutChoice("pan-roll", 16)),
         Bake(Flat, Morning.AddHours(4.5), "white", "counter", new CutChoice("pocket-flatbread", 8)),
@@ -60,7 +60,7 @@ public sealed class DayRules
 
     private static readonly string[] Families = ["pan-roll", "round-bun", "knot", "pretzel", "plait-3", "baton", "pocket-flatbread", "griddle-round", "crusty-roll"];
 
-    private static Gen<ImmutableArray<DayBake>> Days(int most) =>
+    internal static Gen<ImmutableArray<DayBake>> Days(int most) =>
         Gen.Select(Gen.Int[0, Families.Length - 1], Gen.Int[4, 16], Gen.Int[0, 3], Gen.Bool, Gen.Int[150, 600], Gen.Bool).Array[1, most].Select(wanted => wanted.Select(w =>
         {
             var (family, pieces, place, blue, minutes, alone) = w;
@@ -69,7 +69,7 @@ public sealed class DayRules
                 alone ? [new CutChoice(Families[family], Families[family] == "plait-3" ? 2 : pieces)] : [new CutChoice(Families[family]), new CutChoice("pan-roll", 4, Grams(50))]);
         }).ToImmutableArray());
 
-    private static void NothingImpossible(ImmutableArray<DayBake> bakes, DateTimeOffset now)
+    internal static void NothingImpossible(ImmutableArray<DayBake> bakes, DateTimeOffset now)
     {
         var found = DayCheck.Of(bakes, now).Where(f => f.Impossible).ToList();
         if (found.Count > 0) throw new InvalidOperationException(Said(found) + " | " + string.Join(", ", bakes.SelectMany((b, i) => b.SoFar.Arranged.NotBefore.Where(n => b.Timetable[n.Key] is not { } s || (s.Start - n.Value).Duration() > Minutes(.5)).Select(n => $"{i}:{n.Key} {n.Value:HH:mm:ss} {b.Timetable[n.Key]?.Start:HH:mm:ss}"))) + " | " + string.Join(" / ", bakes.Select(b => $"{b.Spec.Machine.Id} {b.Spec.Place.Id} {string.Join(",", b.Spec.Cuts.Select(c => $"{c.Pieces} {c.Bread?.Family.Id}"))} {b.Spec.ReadyBy:HH:mm}")));

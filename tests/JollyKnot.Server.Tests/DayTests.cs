@@ -1,3 +1,4 @@
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using Ical.Net;
 
@@ -182,5 +183,56 @@ public sealed class DayTests : IDisposable
         kitchen["machinesRun"] = new JsonObject { ["from"] = (hour + 4) % 24 * 3600, ["to"] = (hour + 23) % 24 * 3600 };
         (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
         Texts((await Day())["findings"]).ShouldContain(t => t.StartsWith("The machine would run in quiet hours", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task Of_a_large_day_what_was_seen_is_what_is_done()
+    {
+        var lunch = (DateTimeOffset)(await Day())["bakes"]!.AsArray().First(b => (string)b!["title"]! == "Workbench soft rolls")!["wanted"]!;
+        foreach (var (family, hours) in new[] { ("round-bun", -1.0), ("crusty-roll", 0), ("pan-roll", 1), ("round-bun", 2) }) await Plan(family, lunch.AddHours(hours));
+        var seen = await Day();
+        seen["bakes"]!.AsArray().Count.ShouldBe(8);
+        seen["findings"]!.AsArray().ShouldContain(f => (bool)f!["impossible"]!);
+        var proposal = seen["proposal"]!;
+        proposal["left"]!.AsArray().ShouldNotContain(f => (bool)f!["impossible"]!);
+        // Why it is better is said by the breads it is about.
+        seen["bakes"]!.AsArray().Select(b => (string)b!["title"]!).ShouldContain(t => ((string)proposal["why"]!).Contains(t, StringComparison.Ordinal));
+        (await Arrange()).ShouldBeGreaterThan(3);
+        var done = await Day();
+        done["findings"]!.AsArray().ShouldNotContain(f => (bool)f!["impossible"]!);
+        double Late(JsonNode day) => day["bakes"]!.AsArray().Where(b => b!["wanted"] is not null).Sum(b => Math.Max(0, ((DateTimeOffset)b!["ready"]! - (DateTimeOffset)b["wanted"]!).TotalMinutes));
+        // It may have got better in between, never worse.
+        Late(done).ShouldBeLessThanOrEqualTo((double)proposal["then"]!["late"]! / 60 + 8);
+        // And back, every bake of it.
+        (await house.Post("/api/day/undo", new { })).Status.ShouldBe(204);
+        Planned(await Day()).ShouldBe(Planned(seen));
+
+        static IEnumerable<string> Planned(JsonNode day) => day["bakes"]!.AsArray().Where(b => (string)b!["status"]! == "planned").Select(b => $"{b!["start"]} {b["ready"]}");
+    }
+
+    [Fact]
+    public async Task Fresh_bread_is_asked_for_at_the_table_and_on_the_day()
+    {
+        var lunch = (DateTimeOffset)(await Day())["bakes"]!.AsArray().First(b => (string)b!["title"]! == "Workbench soft rolls")!["wanted"]!;
+        JsonObject Choice(double fresh)
+        {
+            var choice = JsonSerializer.SerializeToNode(House.Choice(family: "crusty-roll", readyBy: lunch.ToString("O")))!.AsObject();
+            choice["fresh"] = fresh;
+            return choice;
+        }
+        var (status, refused) = await house.Post("/api/layouts", House.Layout(choice: Choice(-60)));
+        status.ShouldBe(400);
+        refused["problems"]!.AsArray().ShouldContain(p => (string)p!["field"]! == "choice.fresh");
+        var id = Guid.NewGuid();
+        (await house.Post("/api/bakes", new { id, layout = House.Layout(choice: Choice(600)) })).Status.ShouldBe(200);
+        await Arrange();
+        var day = await Day();
+        var bread = day["bakes"]!.AsArray().First(b => (Guid)b!["id"]! == id)!;
+        ((double)bread["making"]!["fresh"]!).ShouldBe(600);
+        // Others wait for it, or it is said by how much it is not.
+        var cool = (lunch - (DateTimeOffset)bread["ready"]!).TotalMinutes;
+        Texts(day["findings"]).Any(t => t.StartsWith("Cool ", StringComparison.Ordinal)).ShouldBe(cool > 11);
+        (await house.Post("/api/day/arrange", new { changes = new[] { new { bake = id, kind = "fresh" } } })).Status.ShouldBe(200);
+        (await Day())["bakes"]!.AsArray().First(b => (Guid)b!["id"]! == id)!["making"]!["fresh"].ShouldBeNull();
     }
 }

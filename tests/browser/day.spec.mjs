@@ -103,6 +103,11 @@ test('how a bake is made is changed on the day: typed times, machine, place, tak
   await expect(draft.getByText(/Ready to eat \(Washer flatbreads\)/)).toBeVisible();
   await page.getByRole('button', { name: 'Take the last change back' }).click();
   await expect(draft).toBeHidden();
+  // Fresh within a quarter of an hour: seen at once, and taken back.
+  await choose(page, 'How fresh', 'cool at most 15 min before');
+  await expect(draft.getByText(/bread waits|nothing waits/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Take the last change back' }).click();
+  await expect(draft).toBeHidden();
   // A time typed where it cannot be is said, and what was typed stays to be mended.
   const divide = page.getByLabel('Divide into 8, Washer flatbreads: at');
   const soon = new Date(Date.now() + 15 * 60000);
