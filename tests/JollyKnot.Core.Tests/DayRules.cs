@@ -270,6 +270,9 @@ public sealed class DayRules
                 held[grip.Bake].Timetable[grip.Step]!.ShouldSatisfyAllConditions(s => s.Start.ShouldBe(grip.At), s => s.Step.CanPin.ShouldBeTrue(), s => s.IsOpen.ShouldBeTrue());
             }
             picture.Grips.Count(g => g.Kind == StepKind.Load).ShouldBe(3);
+            // No bread on the table hides another.
+            var breads = picture.Labels.Where(l => l.Kind == LabelKind.Ready).ToList();
+            foreach (var (a, b) in breads.SelectMany((a, i) => breads.Skip(i + 1).Select(b => (a, b)))) Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2)).ShouldBeGreaterThan(slim ? 12 : 26);
             // Times under the picture do not lie on one another.
             foreach (var row in picture.Labels.Where(l => l.Kind == LabelKind.Ready).GroupBy(l => l.Row))
                 row.OrderBy(l => l.X).Zip(row.OrderBy(l => l.X).Skip(1)).ShouldAllBe(p => p.Second.X - p.First.X > (slim ? 36 : 46));

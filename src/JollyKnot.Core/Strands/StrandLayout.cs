@@ -17,6 +17,7 @@ public sealed record Drawn(BakeSpec Spec, ChainOfSteps Chain, Timetable Timetabl
 public static class StrandLayout
 {
     private const double PixelsPerGram = 30 / 920d, Thinnest = 9, Thickest = 46;
+    private const double FrontRow = .24;
     private const double Fall = 22, ShortestStay = 16, ThreadPitch = 3.4, PlaitStep = 19, Hair = .8;
 
     /// <summary>Lays the bakes out in one picture. At least one bake.</summary>
@@ -33,12 +34,16 @@ public static class StrandLayout
         var boxes = lanes.ToDictionary(l => l.Lane);
         var (strands, heats, hands, windows, labels) = (new List<Strand>(), new List<Heat>(), new List<HandsMark>(), new List<WindowMark>(), new List<Label>());
         var (taut, grips) = (new List<TautLine>(), new List<Grip>());
+        // Breads that come to the table one after the other stand in two rows, so that none hides another.
+        var served = Enumerable.Range(0, bakes.Length).OrderBy(b => bakes[b].Timetable.Ready).ToList();
         for (var i = 0; i < bakes.Length; i++)
         {
             var bake = bakes[i];
+            var row = bakes.Length == 1 ? .5 : served.IndexOf(i) % 2 == 0 ? FrontRow : 1 - FrontRow;
             double Middle(Lane lane)
             {
                 var box = boxes[lane];
+                if (lane == Lane.Table) return box.Top + box.Height * row;
                 var usable = lane == Lane.Hands ? box.Height - MarksRoom(frame) : box.Height;
                 return box.Top + usable * (i + .5) / bakes.Length;
             }

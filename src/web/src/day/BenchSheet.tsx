@@ -1,4 +1,5 @@
 // The day on one page of paper, to be read at arm's length.
+import type { CSSProperties } from 'react';
 import { calendarDay, clockTime } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { useDay } from './useDay';
@@ -8,7 +9,7 @@ export default function BenchSheet() {
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   const [first] = data.hands;
   return (
-    <article className={data.hands.length > 34 ? 'sheet tight' : 'sheet'}>
+    <article className="sheet" style={{ '--rows': Math.ceil(data.hands.length / 2) } as CSSProperties}>
       <header className="book-head">
         <h1>{first ? calendarDay(first.at) : 'Nothing is planned'}</h1>
         <button className="button do no-print" onClick={() => window.print()}>
@@ -35,15 +36,15 @@ export default function BenchSheet() {
         ))}
       </ol>
       <footer>
-        {data.bakes
-          .filter((b) => b.allergens)
-          .map((b) => (
-            <p key={b.id}>
-              <b>
-                {b.title} contains {b.allergens}.
+        <p>
+          {data.bakes
+            .filter((b) => b.allergens)
+            .map((b) => (
+              <b key={b.id}>
+                {b.title} contains {b.allergens}.{' '}
               </b>
-            </p>
-          ))}
+            ))}
+        </p>
         <p>{data.cautions.join(' ')}</p>
       </footer>
     </article>

@@ -47,17 +47,23 @@ export default function DayPage() {
     <>
       <div className="book-head">
         <h1>The day</h1>
-        <Link className="button" to="/day/sheet" style={{ marginLeft: 'auto' }}>
-          Bench sheet
-        </Link>
-        {day?.canUndo && changes.length === 0 && (
-          <button className="button" onClick={() => void undo()}>
-            As it was before
-          </button>
-        )}
-        <Link className="button do" to="/bench">
-          To the bench
-        </Link>
+        <span className="choices no-print" style={{ marginLeft: 'auto' }}>
+          {day?.bakes.length !== 0 && (
+            <Link className="button" to="/day/sheet">
+              Bench sheet
+            </Link>
+          )}
+          {day?.canUndo && changes.length === 0 && (
+            <button className="button" onClick={() => void undo()}>
+              As it was before
+            </button>
+          )}
+          {day?.bakes.length !== 0 && (
+            <Link className="button do" to="/bench">
+              To the bench
+            </Link>
+          )}
+        </span>
       </div>
       {day && changes.length === 0 && <TroublesOf day={day} change={add} />}
       {changes.length > 0 && (
@@ -94,7 +100,11 @@ export default function DayPage() {
         )}
         {!day && <Loading error={error} retry={() => void refetch()} />}
       </div>
-      {day?.bakes.length === 0 && <p className="card">Nothing is planned. Lay a bake out first.</p>}
+      {day?.bakes.length === 0 && (
+        <p className="card">
+          Nothing is planned. <Link to="/doughs">Choose a dough</Link> and lay it out.
+        </p>
+      )}
       {day && day.bakes.length > 0 && (
         <div className="columns">
           <HandsTable hands={day.hands} changes={changes} add={add} />
