@@ -114,6 +114,30 @@ public sealed class DayRules
     }
 
     [Fact]
+    public void Breakfast_that_begins_before_anybody_is_up_asks_for_as_little_sleep_as_would_do()
+    {
+        var night = new TimeBand(Morning.AddHours(1), Morning.AddHours(9));
+        var closed = new Closed([night], []);
+        ImmutableArray<DayBake> breakfast = [Bake(SoftRolls, Morning.AddHours(11.5), "blue", "counter", new CutChoice("pan-roll", 16))];
+        var late = DayPlan.Best(breakfast, Morning, closed).Aims.Late;
+        late.ShouldBeGreaterThan(30);
+        var up = DayChange.ThatWouldDo(breakfast, Full, Morning, closed).Single(c => c.Kind == ChangeKind.Up);
+        // By half hours, as little as makes it in time.
+        var sooner = night.To - up.At!.Value;
+        sooner.TotalMinutes.ShouldBeInRange(late - 2, late + 30);
+        var opened = DayChange.Opened(closed, [up]);
+        opened.Hands.ShouldBe([night with { To = up.At.Value }]);
+        var held = Held(DayChange.Apply(breakfast, [up], Full, Morning).Value, DayPlan.Best(breakfast, Morning, opened));
+        DayCheck.Of(held, Morning, opened).ShouldBeEmpty();
+        held[0].Timetable.Slots.Where(s => s.Step.KeepsHands && s.Step.IsBeat).Min(s => s.Start).ShouldBeGreaterThanOrEqualTo(up.At.Value.AddMinutes(-1));
+        // It is the day's change, not a bake's; a time that has passed is none; a nap is not a night.
+        DayChange.Apply(breakfast, [new(0, ChangeKind.Up, At: Morning.AddHours(-1))], Full, Morning).Problems.Single().Field.ShouldBe("changes[0].at");
+        DayChange.ThatWouldDo(breakfast, Full, Morning, new Closed([new(Morning.AddHours(7.5), Morning.AddHours(10.5))], [])).ShouldNotContain(c => c.Kind == ChangeKind.Up);
+        // An errand in the evening stays one, whenever somebody is up in the morning.
+        new Closed([night, new(Morning.AddHours(12), Morning.AddHours(13))], []).UpAt([up.At.Value]).Hands[1].ShouldBe(new(Morning.AddHours(12), Morning.AddHours(13)));
+    }
+
+    [Fact]
     public void Every_change_to_a_bake_is_made_or_refused_with_its_field()
     {
         BakeSpec Made(DayChange change) => DayChange.Apply(RepairCafe, [change], Full, Morning).Value[change.Bake].Spec;

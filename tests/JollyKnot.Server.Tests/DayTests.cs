@@ -23,6 +23,12 @@ public sealed class DayTests : IDisposable
         return id;
     }
 
+    private async Task Stop(Guid id)
+    {
+        var position = (int)(await house.Get($"/api/bakes/{id}")).Body["position"]!;
+        (await house.Post($"/api/bakes/{id}/events", new { id = Guid.NewGuid(), basedOn = position, @event = new { type = "stopped" } })).Status.ShouldBe(200);
+    }
+
     private static string[] Texts(JsonNode? of) => [.. of!.AsArray().Select(f => (string)f!["text"]!)];
 
     [Fact]
@@ -116,12 +122,6 @@ public sealed class DayTests : IDisposable
         (await house.Post("/api/day/undo", new { })).Status.ShouldBe(409);
 
         string MachineOf(JsonNode day) => (string)day["bakes"]!.AsArray().First(b => (Guid)b!["id"]! == (Guid)change["bake"]!)!["making"]!["machine"]!;
-
-        async Task Stop(Guid id)
-        {
-            var position = (int)(await house.Get($"/api/bakes/{id}")).Body["position"]!;
-            (await house.Post($"/api/bakes/{id}/events", new { id = Guid.NewGuid(), basedOn = position, @event = new { type = "stopped" } })).Status.ShouldBe(200);
-        }
     }
 
     [Fact]
@@ -203,7 +203,8 @@ public sealed class DayTests : IDisposable
         double Late(JsonNode day) => day["bakes"]!.AsArray().Where(b => b!["wanted"] is not null).Sum(b => Math.Max(0, ((DateTimeOffset)b!["ready"]! - (DateTimeOffset)b["wanted"]!).TotalMinutes));
         // It may have got better in between, never worse.
         Late(done).ShouldBeLessThanOrEqualTo((double)proposal["then"]!["late"]! / 60 + 8);
-        // And back, every bake of it.
+        // And back, every bake of it, also when the house was stopped in between.
+        house.Reopen();
         (await house.Post("/api/day/undo", new { })).Status.ShouldBe(204);
         Planned(await Day()).ShouldBe(Planned(seen));
 
@@ -234,5 +235,27 @@ public sealed class DayTests : IDisposable
         Texts(day["findings"]).Any(t => t.StartsWith("Cool ", StringComparison.Ordinal)).ShouldBe(cool > 11);
         (await house.Post("/api/day/arrange", new { changes = new[] { new { bake = id, kind = "fresh" } } })).Status.ShouldBe(200);
         (await Day())["bakes"]!.AsArray().First(b => (Guid)b!["id"]! == id)!["making"]!["fresh"].ShouldBeNull();
+    }
+
+    [Fact]
+    public async Task Up_sooner_is_offered_for_breakfast_and_kept_for_that_morning()
+    {
+        var hour = TimeZoneInfo.ConvertTime(DateTimeOffset.UtcNow, TimeZoneInfo.Local).Hour;
+        var kitchen = (await house.Get("/api/kitchen/setup")).Body;
+        kitchen["awake"] = new JsonObject { ["from"] = (hour + 10) % 24 * 3600, ["to"] = (hour + 2) % 24 * 3600 };
+        (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
+        foreach (var bake in (await Day())["bakes"]!.AsArray().Where(b => (string)b!["status"]! == "planned")) await Stop((Guid)bake!["id"]!);
+        var breakfast = await Plan("pan-roll", DateTimeOffset.UtcNow.AddHours(12));
+        await Arrange();
+        var looked = await Day();
+        while ((bool)looked["looking"]!) looked = await Day();
+        Texts(looked["findings"]).ShouldContain(t => t.Contains("later than wanted", StringComparison.Ordinal));
+        var up = looked["fixes"]!.AsArray().Single(f => (string)f!["change"]!["kind"]! == "up")!;
+        ((string)up["text"]!).ShouldBe("Up sooner, at");
+        (await house.Post("/api/day/arrange", new { changes = new[] { up["change"] } })).Status.ShouldBe(200);
+        Texts((await Day())["findings"]).ShouldNotContain(t => t.Contains("later than wanted", StringComparison.Ordinal) || t.StartsWith("Nobody", StringComparison.Ordinal));
+        var kept = (await house.Get("/api/kitchen/setup")).Body["up"]!.AsArray();
+        ((DateTimeOffset)kept.Single()!).ShouldBe((DateTimeOffset)up["change"]!["at"]!);
+        ((DateTimeOffset)(await Day())["hands"]!.AsArray().First(h => (Guid)h!["bake"]! == breakfast && !((string)h["text"]!).Contains("fridge", StringComparison.Ordinal))!["at"]!).ShouldBeGreaterThanOrEqualTo((DateTimeOffset)kept.Single()!);
     }
 }

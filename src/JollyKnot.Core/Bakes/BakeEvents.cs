@@ -112,7 +112,7 @@ public sealed record Arranged(ImmutableDictionary<string, DateTimeOffset> NotBef
     }
 
     /// <summary>What it holds the bake to.</summary>
-    internal Arrangement ToArrangement() => new(NotBefore, HotFrom) { Pins = Pins ?? Arrangement.Free.Pins, Until = Until ?? Arrangement.Free.Until };
+    public Arrangement ToArrangement() => new(NotBefore, HotFrom) { Pins = Pins ?? Arrangement.Free.Pins, Until = Until ?? Arrangement.Free.Until };
 }
 
 /// <summary>The bake was given up.</summary>

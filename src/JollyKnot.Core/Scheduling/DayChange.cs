@@ -26,6 +26,8 @@ public enum ChangeKind
     Fridge,
     /// <summary>One tray less; its dough is kept in the fridge for another day.</summary>
     FewerTrays,
+    /// <summary>Somebody is up then, sooner than usual: a change to the day, to no bake of it.</summary>
+    Up,
     /// <summary>Wanted at another time; without one: as soon as can be.</summary>
     ReadyBy,
     /// <summary>Cool no longer than so before it is wanted; without a length: it does not matter.</summary>
@@ -43,6 +45,8 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
 {
     // What is wanted later is wanted at a round time. So much over is not worth a change. Ours.
     private static readonly TimeSpan Round = TimeSpan.FromMinutes(15), Nothing = TimeSpan.FromMinutes(2);
+    // So much sooner somebody may be asked to get up, and from what a night is. Ours.
+    private static readonly TimeSpan Sooner = TimeSpan.FromMinutes(30), MuchSooner = TimeSpan.FromHours(3), Night = TimeSpan.FromHours(4);
 
     /// <summary>The day with these changes, one after the other, before it is laid out again.</summary>
     /// <param name="bakes">The bakes.</param>
@@ -66,6 +70,7 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
     private Outcome<DayBake> To(DayBake bake, Kitchen kitchen, DateTimeOffset now)
     {
         var pins = bake.SoFar.Arranged.Pins;
+        if (Kind == ChangeKind.Up) return At is not { } up || up < now ? new Problem("past", "at", "This time has passed.") : up > now.AddDays(14) ? new Problem("far-off", "at", "More than two weeks ahead.") : bake;
         if (Kind == ChangeKind.Unpin) return Pinned(bake, pins.Remove(Id ?? ""));
         if (Kind == ChangeKind.Pin)
             return bake.Timetable[Id ?? ""] is not { IsOpen: true } slot || !slot.Step.CanPin ? new Problem("unknown", "id", "No such step is open.")
@@ -80,6 +85,15 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
             var plan = Layout.Of(to, now).Plan;
             return Pinned(new(to, SoFar.Nothing(now), plan.Start), pins.Where(p => plan.Steps.Any(s => s.Step == p.Key)).ToImmutableDictionary());
         }
+    }
+
+    /// <summary>When hands are not to be had, with these changes.</summary>
+    /// <param name="closed">Without them.</param>
+    /// <param name="changes">The changes.</param>
+    public static Closed Opened(Closed closed, IEnumerable<DayChange> changes)
+    {
+        ArgumentNullException.ThrowIfNull(closed);
+        return closed.UpAt(changes.Where(c => c is { Kind: ChangeKind.Up, At: not null }).Select(c => c.At!.Value));
     }
 
     private static DayBake Pinned(DayBake bake, ImmutableDictionary<string, DateTimeOffset> pins) => bake with { SoFar = bake.SoFar with { Arranged = bake.SoFar.Arranged with { Pins = pins } } };
@@ -142,7 +156,7 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
     {
         ArgumentNullException.ThrowIfNull(kitchen);
         var late = TimeSpan.FromMinutes(DayPlan.Of(bakes, now, closed).Aims.Late);
-        return [.. Candidates(bakes, kitchen, late).OrderBy(c => c.Kind).TakeWhile(_ => !until.IsCancellationRequested).Where(c => Apply(bakes, [c], kitchen, now).Has(out var changed) && Does(changed, now, closed)).Take(most)];
+        return [.. Candidates(bakes, kitchen, late).Concat(UpSooner(bakes, now, closed ?? Closed.Never)).OrderBy(c => c.Kind).TakeWhile(_ => !until.IsCancellationRequested).Where(c => Apply(bakes, [c], kitchen, now).Has(out var changed) && Does(changed, now, Opened(closed ?? Closed.Never, [c]))).Take(most)];
     }
 
     private static IEnumerable<DayChange> Candidates(ImmutableArray<DayBake> bakes, Kitchen kitchen, TimeSpan late)
@@ -159,6 +173,19 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
             if (spec.Batches.Length > 1) yield return new(i, ChangeKind.FewerTrays);
             if (late > TimeSpan.Zero && spec.ReadyBy is { } by) yield return new(i, ChangeKind.ReadyBy, At: by + Round * Math.Ceiling(late / Round));
         }
+    }
+
+    // Each night, as little sooner as would do.
+    private static IEnumerable<DayChange> UpSooner(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed closed)
+    {
+        foreach (var night in closed.Hands.Where(b => b.To - b.From >= Night && b.To - MuchSooner > now && bakes.Any(k => k.Spec.ReadyBy > b.To)))
+            for (var sooner = Sooner; sooner <= MuchSooner; sooner += Sooner)
+            {
+                var up = new DayChange(0, ChangeKind.Up, At: night.To - sooner);
+                if (!Does(bakes, now, Opened(closed, [up]))) continue;
+                yield return up;
+                break;
+            }
     }
 
     private static bool Does(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed)

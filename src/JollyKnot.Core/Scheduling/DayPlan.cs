@@ -31,6 +31,10 @@ public sealed record Closed(ImmutableArray<TimeBand> Hands, ImmutableArray<TimeB
 {
     /// <summary>Never.</summary>
     public static Closed Never { get; } = new([], []);
+
+    /// <summary>The same, with somebody up at these times already: what is left of a night then is not one.</summary>
+    /// <param name="up">When.</param>
+    public Closed UpAt(IEnumerable<DateTimeOffset> up) => this with { Hands = [.. Hands.Select(b => up.Where(u => b.From < u && u < b.To).Cast<DateTimeOffset?>().Min() is { } first ? b with { To = first } : b)] };
 }
 
 /// <summary>A day laid out.</summary>

@@ -99,11 +99,14 @@ public sealed record Kitchen(
     // So many nights ahead are kept free of work: as far as bread is planned.
     private const int Nights = 14;
 
+    /// <summary>Somebody is up at these times already, sooner than usual.</summary>
+    public ImmutableArray<DateTimeOffset> Up { get; init; } = [];
+
     /// <summary>When hands and machines are not to be had from now on.</summary>
     /// <param name="now">The time now.</param>
     /// <param name="zone">The household's time zone.</param>
     public Closed Closed(DateTimeOffset now, TimeZoneInfo zone) =>
-        new([.. Awake?.Shut(now, zone, Nights) ?? [], .. Gone.Where(g => g.To > now)], MachinesRun?.Shut(now, zone, Nights) ?? []);
+        new([.. new Closed(Awake?.Shut(now, zone, Nights) ?? [], []).UpAt(Up).Hands, .. Gone.Where(g => g.To > now)], MachinesRun?.Shut(now, zone, Nights) ?? []);
 
     /// <summary>Bowls and pans weighed empty; empty when none were.</summary>
     public ImmutableArray<Vessel> Vessels { get; init; } = [];
@@ -196,6 +199,7 @@ public sealed record Kitchen(
         });
         Wrong(kitchen.Awake is { IsDay: false }, "awake", "From one time of the day to another.");
         Wrong(kitchen.MachinesRun is { IsDay: false }, "machinesRun", "From one time of the day to another.");
+        Wrong(kitchen.Up.Length > Most, "up", $"Up to {Most} times.");
         Wrong(kitchen.Gone.Length > Most || kitchen.Gone.Any(g => g.To <= g.From), "gone", $"From one time to a later one; up to {Most}.");
         Wrong(kitchen.ScaleStep is { Grams: < .01 or > 50 }, "scaleStep", "From 0.01 to 50 g.");
         Wrong(kitchen.Tolerance is { } t && (t.Least.Grams is < 0 or > 50 || t.Part.Fraction is < 0 or > .2), "tolerance", "Up to 50 g, and up to 20 %.");

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
@@ -11,7 +12,7 @@ using JollyKnot.Store;
 namespace JollyKnot.Server.Day;
 
 /// <summary>The day as it stands, and laid out better.</summary>
-public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock clock) : IDisposable
+public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, Settings settings, HouseClock clock) : IDisposable
 {
     // Moves under this nobody has to be told of. Ours.
     private static readonly TimeSpan Matters = TimeSpan.FromMinutes(3);
@@ -103,10 +104,11 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         {
             var changed = await Changed(bakes, changes);
             if (!changed.Has(out var draft)) return changed.Problems;
-            var plan = await PlanFor(draft, changes, closed);
+            var open = Opened(closed, changes);
+            var plan = await PlanFor(draft, changes, open);
             looking = !plan.Best.IsCompleted;
             var held = Held(draft, plan.Now);
-            var left = Wrong(held, closed);
+            var left = Wrong(held, open);
             if (Better(bakes, held, closed) || !changes.IsEmpty)
             {
                 var moves = Moves(bakes, held, words);
@@ -124,7 +126,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         return new DayView(
             [.. bakes.Select(b => View(b, kitchen, words))], wrong, proposal is { Moves.IsEmpty: true } && changes.IsEmpty ? null : proposal, fixes, HandsOf(bakes, words), OvensOf(bakes, words),
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
-            looking, before is not null, Drawn(bakes, frame));
+            looking, await Before() is { Bakes.IsEmpty: false }, Drawn(bakes, frame));
     }
 
     // Who goes before whom in an oven where it was the other way round; or the first thing that is not wrong any more.
@@ -149,6 +151,8 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         TimeSpan Sum(Func<(Timetable Timetable, DateTimeOffset Wanted), TimeSpan> of) => tables.Aggregate(TimeSpan.Zero, (sum, t) => of(t) is var one && one > TimeSpan.FromMinutes(1) ? sum + one : sum);
         return new(Sum(t => t.Timetable.Ready - t.Wanted), Sum(t => t.Wanted - t.Timetable.Ready), tables.Min(t => t.Timetable.Slots.Where(s => s.IsOpen).Select(s => s.Start).DefaultIfEmpty(t.Timetable.Ready).Min()), tables.Max(t => t.Timetable.Ready));
     }
+
+    private static Closed Opened(Closed closed, ImmutableArray<ChangeLine> changes) => DayChange.Opened(closed, changes.Select(c => new DayChange(0, c.Kind, At: c.At)));
 
     // The bakes with what is changed; the day is not laid out again yet.
     private async Task<Outcome<ImmutableArray<Standing>>> Changed(ImmutableArray<Standing> bakes, ImmutableArray<ChangeLine> changes)
@@ -184,6 +188,12 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
         var changed = await Changed(bakes, changes);
         if (!changed.Has(out var draft)) return changed.Problems;
         var days = draft.Select(b => b.Day).ToImmutableArray();
+        var up = changes.Where(c => c is { Kind: ChangeKind.Up, At: not null }).Select(c => c.At!.Value).ToList();
+        if (up.Count > 0)
+        {
+            await kitchens.Set((await kitchens.Get()) is var kitchen ? kitchen with { Up = [.. kitchen.Up.Where(u => u > now), .. up] } : kitchen);
+            closed = await Closed();
+        }
         // What the baker saw is what is done; of a large day the best that was found until now.
         var planned = quick ? null : await PlanFor(draft, changes, closed);
         if (planned is { Large: false }) await planned.Best;
@@ -195,29 +205,51 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             if (await Hold(bakes[i], plan.Bakes[i], now) || made) moved++;
         }
         Forget();
-        if (moved > 0 && !quick) before = [.. bakes.Select(b => (b.Id, b.Stored!.Plan, b.Day.SoFar.Arranged))];
+        if (moved > 0 && !quick) await Remember(new([.. bakes.Select(b => new BakeBefore(b.Id, b.Stored!.Plan, Arranged.Of(b.Day.SoFar.Arranged)))]));
         return moved;
     }
 
     private async Task<bool> Hold(Standing bake, Arrangement to, DateTimeOffset now) =>
         !Same(to, bake.Day.SoFar.Arranged) && await book.Tell(bake.Id, Guid.NewGuid(), bake.Stored!.Log.Position, Arranged.Of(to), now) is Told.Kept;
 
-    // The day before it was last laid out anew, until the house stops: what was told stays told.
-    private ImmutableArray<(Guid Id, BakePlan Plan, Arrangement Held)>? before;
+    // The day before it was last laid out anew; also after the house was stopped in between.
+    private sealed record DayBefore(ImmutableArray<BakeBefore> Bakes);
+    private sealed record BakeBefore(Guid Id, BakePlan Plan, Arranged Held);
+    private const string BeforeKey = "day-before";
+    private DayBefore? before;
+
+    private async Task<DayBefore> Before()
+    {
+        try
+        {
+            return before ??= await settings.Get<DayBefore>(BeforeKey) ?? new([]);
+        }
+        catch (JsonException)
+        {
+            // Kept by a version that wrote plans otherwise: there is no going back to it.
+            return before = new([]);
+        }
+    }
+
+    private async Task Remember(DayBefore day)
+    {
+        before = day;
+        await settings.Set(BeforeKey, day);
+    }
 
     /// <summary>Holds every bake to what it was held to before the day was last laid out anew.</summary>
     /// <returns>Whether there was anything to go back to.</returns>
     public async Task<bool> Undo()
     {
-        if (before is not { } back) return false;
+        if (await Before() is not { Bakes: { IsEmpty: false } back }) return false;
         var now = clock.GetUtcNow();
         foreach (var bake in await Stand())
             if (back.FirstOrDefault(b => b.Id == bake.Id) is { Plan: { } plan, Held: { } held })
             {
-                if (!ReferenceEquals(plan, bake.Stored!.Plan)) await book.Replan(bake.Id, plan, now);
-                await Hold(bake, held, now);
+                await book.Replan(bake.Id, plan, now);
+                await Hold(bake, held.ToArrangement(), now);
             }
-        before = null;
+        await Remember(new([]));
         Forget();
         return true;
     }
@@ -233,6 +265,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, HouseClock c
             ChangeKind.Place => $"{spec.Dough.Name} to proof: {kitchen.AllPlaces.First(p => p.Id == fix.Id).Name}",
             ChangeKind.Bowl => $"{spec.Dough.Name} to rise in a bowl",
             ChangeKind.Fridge => $"{spec.Dough.Name} not in the fridge first",
+            ChangeKind.Up => "Up sooner, at",
             ChangeKind.FewerTrays => $"{spec.Dough.Name} with one tray less",
             _ => $"{spec.Dough.Name} later, for",
         };

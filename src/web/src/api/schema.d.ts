@@ -1117,7 +1117,7 @@ export interface components {
             oil: string;
         };
         /** @enum {unknown} */
-        ChangeKind: "pin" | "unpin" | "machine" | "oven" | "place" | "bowl" | "heat" | "fridge" | "fewer-trays" | "ready-by" | "fresh";
+        ChangeKind: "pin" | "unpin" | "machine" | "oven" | "place" | "bowl" | "heat" | "fridge" | "fewer-trays" | "up" | "ready-by" | "fresh";
         ChangeLine: {
             /** Format: uuid */
             bake: string;
@@ -1926,6 +1926,7 @@ export interface components {
             awake?: null | components["schemas"]["OpenHours"];
             machinesRun?: null | components["schemas"]["OpenHours"];
             gone?: components["schemas"]["TimeBand"][];
+            up?: string[];
             vessels?: components["schemas"]["Vessel"][];
         };
         KitchenPrices: {

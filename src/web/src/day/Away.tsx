@@ -10,8 +10,9 @@ export function Away() {
   const { data } = api.useQuery('get', '/api/kitchen/setup');
   if (!data) return null;
   const gone = (data.gone ?? []).filter((g) => Date.parse(g.to) > houseNow());
-  const keep = async (to: Schemas['TimeBand'][]) => {
-    await http.PUT('/api/kitchen/setup', { body: { ...data, gone: to } });
+  const up = (data.up ?? []).filter((u) => Date.parse(u) > houseNow());
+  const keep = async (to: Schemas['TimeBand'][], earlier = up) => {
+    await http.PUT('/api/kitchen/setup', { body: { ...data, gone: to, up: earlier } });
     await queries.invalidateQueries({ predicate: (q) => q.queryKey[1] === '/api/kitchen/setup' });
     bakesChanged();
   };
@@ -28,6 +29,19 @@ export function Away() {
           />
         ))}
       </ul>
+      {up.length > 0 && (
+        <p>
+          Up sooner:{' '}
+          {up.map((u) => (
+            <span key={u}>
+              {calendarDay(u)} <b className="num">{clockTime(u)}</b>{' '}
+            </span>
+          ))}
+          <button className="button small quiet" onClick={() => void keep(data.gone ?? [], [])}>
+            as usual
+          </button>
+        </p>
+      )}
       <button
         className="button small"
         onClick={() => {

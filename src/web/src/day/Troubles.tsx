@@ -126,7 +126,7 @@ export function Fixes({ fixes, change }: { fixes: Schemas['FixLine'][]; change: 
       <span>One change that would do:</span>
       {fixes.map((f) => (
         <button key={f.change.bake + f.text} className="button" onClick={() => change(f.change)}>
-          {f.text} {f.change.kind === 'ready-by' && f.change.at && clockTime(f.change.at)}
+          {f.text} {f.change.at && clockTime(f.change.at)}
         </button>
       ))}
     </div>
