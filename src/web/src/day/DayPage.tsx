@@ -25,7 +25,11 @@ export default function DayPage() {
   const day = data ?? plain.data;
   const problem = error && changes.length > 0 ? (error as unknown as Trouble).problems?.[0]?.reason : undefined;
   const drafted = changes.length > 0 && !problem ? (day?.proposal ?? null) : null;
-  const title = `The day: ${day?.bakes.map((b) => b.title).join(', ')}`;
+  const told = day?.bakes.map(
+    (b) =>
+      `${b.title} from ${clockTime(b.start)} to ${clockTime(b.ready)}${b.wanted ? `, wanted at ${clockTime(b.wanted)}` : ''}`,
+  );
+  const title = `The day: ${told?.join('; ')}; what hands and ovens do is in the tables below`;
   const gripped = (picture: Schemas['Picture']) => (
     <Grips
       picture={picture}
