@@ -135,7 +135,7 @@ public sealed class ShapingRules
                     var apart = lies.IsRound ? Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2)) - a.W - b.W : Math.Max(Math.Abs(a.X - b.X) - a.W - b.W, Math.Abs(a.Y - b.Y) - a.H - b.H);
                     apart.ShouldBeGreaterThan(-1e-6);
                 }
-        }, iter: 800);
+        }, iter: 400);
 
     [Fact]
     public void The_kitchens_own_pans_are_ranked_by_loads()

@@ -1,0 +1,130 @@
+using System.Collections.Immutable;
+using CsCheck;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Strands;
+using static JollyKnot.Core.Tests.DayRules;
+using static JollyKnot.Core.Tests.DemoFormulas;
+
+namespace JollyKnot.Core.Tests;
+
+/// <summary>The picture of any day is true to it, and can be read.</summary>
+public sealed class DayPictures
+{
+    private const string Seed = "0002Sqpv1vf9";
+
+    // A day as it is held, drawn on a phone, a tablet or a laptop.
+    private static readonly Gen<(ImmutableArray<DayBake> Day, Picture Picture, bool Slim)> Drawings =
+        Gen.Select(Days(4), Gen.Int[0, 3]).Select((bakes, size) =>
+        {
+            var held = Held(bakes, DayPlan.Of(bakes, Morning));
+            var slim = size == 0;
+            var picture = StrandLayout.Of([.. held.Select(b => new Drawn(b.Spec, b.Chain, b.Timetable, b.Spec.ExpectedDough))], new(slim ? 358 : 800 + 200 * size, slim, TimeSpan.FromHours(1)));
+            return (held, picture, slim);
+        });
+
+    private static double X(Picture picture, DateTimeOffset at) => picture.Left + (picture.Right - picture.Left) * ((at - picture.From) / (picture.To - picture.From));
+
+    private static Ribbon Whole(Strand strand) => strand.Ribbons.MaxBy(r => r.Thickness)!;
+
+    [Fact]
+    public void Everything_lies_at_its_time_in_its_lane_and_inside_the_frame() =>
+        Drawings.Sample((held, picture, slim) =>
+        {
+            picture.Strands.Length.ShouldBe(held.Length);
+            for (var i = 0; i < held.Length; i++)
+            {
+                var (table, ribbons) = (held[i].Timetable, picture.Strands[i].Ribbons);
+                foreach (var point in ribbons.SelectMany(r => r.Points)) (point.X >= picture.Left - 1 && point.X <= picture.Right + 1 && point.Y > 0 && point.Y < picture.Height).ShouldBeTrue($"{point}");
+                // The whole dough comes first and is thicker than any of its pieces; it ends on the table when it is ready.
+                var whole = Whole(picture.Strands[i]);
+                ribbons.ShouldAllBe(r => r.Points[0].X >= whole.Points[0].X - .1);
+                ribbons.Max(r => r.Points[^1].X).ShouldBe(X(picture, table.Ready), 1.5);
+                // It divides while it is divided.
+                var divided = table["divide"]!;
+                ribbons.Where(r => r != whole).Min(r => r.Points[0].X).ShouldBeInRange(X(picture, divided.Start) - 60, X(picture, table.Ready));
+            }
+            // Heavier is never thinner.
+            foreach (var (a, b) in held.SelectMany((a, i) => held.Select((b, k) => ((a.Spec.ExpectedDough, picture.Strands[i]), (b.Spec.ExpectedDough, picture.Strands[k])))))
+                if (a.ExpectedDough > b.ExpectedDough) Whole(a.Item2).Thickness.ShouldBeGreaterThanOrEqualTo(Whole(b.Item2).Thickness);
+            // Each window stands in its proof's time, best inside.
+            foreach (var window in picture.Windows) (window.Early <= window.Best && window.Best <= window.Late).ShouldBeTrue($"{window}");
+            // An oven is drawn hot whenever something bakes in it.
+            foreach (var bake in held.SelectMany(b => b.Timetable.Slots).Where(s => s.Step.Kind == StepKind.Bake && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)))
+                picture.Heats.ShouldContain(h => h.Outline.Min(p => p.X) <= X(picture, bake.Start) + 1 && h.Outline.Max(p => p.X) >= X(picture, bake.End) - 1, bake.Step.Id);
+            // A mark for everything the hands do: no minute of work outside the marks.
+            foreach (var beat in held.SelectMany(b => b.Timetable.Slots).Where(s => s.Step.IsBeat && s.Step.Occupies.Contains(Resource.Hands) && s.Step.Kind != StepKind.Review && s.State != StepState.Passed))
+                picture.Hands.ShouldContain(h => h.From <= X(picture, beat.Start) + .1 && h.To >= X(picture, beat.End) - .1, beat.Step.Id);
+        }, iter: 60, seed: Seed);
+
+    [Fact]
+    public void Words_do_not_lie_on_one_another() =>
+        Drawings.Sample((held, picture, slim) =>
+        {
+            // Each bread is counted and timed once.
+            var ready = picture.Labels.Where(l => l.Kind == LabelKind.Ready).ToList();
+            ready.Select(l => l.At).ShouldBe(held.Select(b => (DateTimeOffset?)b.Timetable.Ready), ignoreOrder: true);
+            ready.Sum(l => l.Count).ShouldBe(held.Sum(b => b.Chain.Batches.Sum(k => k.Batch.Pieces)));
+            void Apart(IEnumerable<Label> labels, double wide, double high)
+            {
+                var all = labels.ToList();
+                foreach (var (a, b) in all.SelectMany((a, i) => all.Skip(i + 1).Select(b => (a, b)))) (Math.Abs(a.X - b.X) >= wide || Math.Abs(a.Y - b.Y) >= high).ShouldBeTrue($"{a} {b}");
+            }
+            var wide = slim ? .8 : 1;
+            foreach (var row in ready.GroupBy(l => l.Row)) Apart(row.Select(l => l with { Y = 0 }), 47 * wide, 1);
+            Apart(picture.Labels.Where(l => l.Kind == LabelKind.OvenOn), 131 * wide, slim ? 12 : 17);
+            // Times along the top have room for themselves.
+            picture.Ticks.Zip(picture.Ticks.Skip(1)).ShouldAllBe(t => X(picture, t.Second) - X(picture, t.First) >= (slim ? 57 : 75));
+        }, iter: 60, seed: Seed);
+
+    [Fact]
+    public void Hours_are_shut_by_the_clock_on_the_wall_whatever_night_it_is() =>
+        Gen.Select(Gen.Int[0, 47], Gen.Int[0, 47], Gen.Int[0, 365], Gen.Int[0, 10_000]).Sample((from, to, day, minutes) =>
+        {
+            var (open, zone) = (new OpenHours(Minutes(from * 30), Minutes(to * 30)), TimeZoneInfo.FindSystemTimeZoneById("Europe/Berlin"));
+            open.IsDay.ShouldBe(from != to);
+            if (from == to) return;
+            var now = new DateTimeOffset(2026, 1, 1, 9, 0, 0, TimeSpan.Zero).AddDays(day);
+            var shut = open.Shut(now, zone, 9);
+            shut.ShouldAllBe(b => b.From < b.To);
+            shut.Zip(shut.Skip(1)).ShouldAllBe(b => b.First.To < b.Second.From);
+            var at = now.AddMinutes(minutes);
+            var clock = TimeZoneInfo.ConvertTime(at, zone).TimeOfDay;
+            var inside = open.From < open.To ? clock >= open.From && clock < open.To : clock >= open.From || clock < open.To;
+            // The hour that is there twice or not at all belongs to either side.
+            var changes = zone.GetUtcOffset(at.AddHours(-2)) != zone.GetUtcOffset(at.AddHours(2));
+            if (!changes) shut.Any(b => b.From <= at && at < b.To).ShouldBe(!inside, $"{open} {at}");
+        }, iter: 3000, seed: Seed);
+
+    private static readonly Gen<DayChange> AnyChange =
+        Gen.Select(Gen.Int[-1, 3], Gen.Enum<ChangeKind>(), Gen.Int[0, 9], Gen.Int[-120, 900], Gen.Int[40, 320]).Select((bake, kind, id, minutes, number) => new DayChange(
+            bake, kind, new[] { "blue", "white", "wall", "table-top", "counter", "oven-light", "divide", "load", "no-such", "start-cycle" }[id],
+            minutes % 7 == 0 ? null : Morning.AddMinutes(minutes), number % 5 == 0 ? null : Celsius(number), number % 3 == 0 ? null : Minutes(minutes)));
+
+    [Fact]
+    public void Whatever_is_changed_is_made_or_refused_and_the_day_can_still_be_laid_out() =>
+        AnyChange.Array[1, 4].Sample(changes =>
+        {
+            var made = DayChange.Apply(RepairCafe, [.. changes], Full, Morning);
+            if (!made.Has(out var day))
+            {
+                var problem = made.Problems.Single();
+                problem.Field.ShouldStartWith("changes[");
+                problem.Reason.ShouldNotBeNullOrWhiteSpace();
+                // Those before the one at fault can be made.
+                var at = int.Parse(problem.Field[8..problem.Field.IndexOf(']', StringComparison.Ordinal)], System.Globalization.CultureInfo.InvariantCulture);
+                DayChange.Apply(RepairCafe, [.. changes.Take(at)], Full, Morning).Has(out _).ShouldBeTrue();
+                return;
+            }
+            day.Length.ShouldBe(3);
+            // No dough is lost or made by a change.
+            foreach (var (was, then) in RepairCafe.Zip(day)) then.Spec.ExpectedDough.Grams.ShouldBe(was.Spec.ExpectedDough.Grams, .01);
+            // Pins far apart can want what no day can give; all else keeps every rule.
+            var closed = DayChange.Opened(Closed.Never, changes);
+            var held = Held(day, DayPlan.Of(day, Morning, closed));
+            if (day.All(b => b.SoFar.Arranged.Pins.IsEmpty)) NothingImpossible(held, Morning);
+            else held.ShouldAllBe(b => b.Timetable.Ready > Morning);
+            // The last of a kind to one bake is what counts.
+            if (changes is [{ Kind: not (ChangeKind.FewerTrays or ChangeKind.Up) } only])
+                DayChange.Apply(RepairCafe, [only, only], Full, Morning).Value[only.Bake].Spec.Machine.ShouldBe(day[only.Bake].Spec.Machine);
+        }, iter: 400, seed: Seed);
+}
