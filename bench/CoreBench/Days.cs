@@ -14,13 +14,13 @@ internal static class Days
     private static readonly double[] Looks = [.1, 1, 2, 10];
     private const double Longer = 6;
 
-    /// <summary>Times days of these sizes; a large day is improved for at most so long.</summary>
-    public static void Run(int[] sizes, int days, double seconds)
+    /// <summary>Times days of these sizes, of one kind or of both; a large day is improved for at most so long.</summary>
+    public static void Run(int[] sizes, int days, double seconds, string? only)
     {
         DayPlan.Best(Day(new(0), 3, 90), Now);
         Console.WriteLine("doughs | days | first plan ms, median and worst | proven in 1 s | late, over, under, waiting min a day: first plan | " + string.Join(" | ", Looks.Select(l => $"off the best known at {l} s")) + " | best known");
         foreach (var doughs in sizes)
-            foreach (var (kind, minutes) in new[] { ("ordinary", 150), ("tight", 75) })
+            foreach (var (kind, minutes) in new[] { ("ordinary", 150), ("tight", 75) }.Where(k => only is null || k.Item1 == only))
             {
                 var random = new Random(doughs);
                 var runs = Enumerable.Range(0, days).Select(_ => Timed(Day(random, doughs, minutes), seconds)).ToList();
@@ -40,7 +40,7 @@ internal static class Days
         var first = DayPlan.Of(day, Now);
         plans.Add((Since(), first.Aims));
         using var until = new CancellationTokenSource(TimeSpan.FromSeconds(seconds));
-        var best = DayPlan.Best(day, Now, better: p => plans.Add((Since(), p.Aims)), until: until.Token);
+        var best = DayPlan.Best(day, Now, first: first, better: p => plans.Add((Since(), p.Aims)), until: until.Token);
         var proven = best.Proven ? Since() : double.MaxValue;
         plans.Add((Since(), best.Aims));
         // What is known after much longer.

@@ -6,9 +6,9 @@ using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Server.Demo;
 
-if (args is ["days", ..])
+if (args is ["days", var sizes, var count, var seconds, ..])
 {
-    Days.Run(args.Length > 1 ? [.. args[1].Split(',').Select(int.Parse)] : [1, 3, 6, 12], args.Length > 2 ? int.Parse(args[2]) : 40, args.Length > 3 ? double.Parse(args[3], System.Globalization.CultureInfo.InvariantCulture) : 20);
+    Days.Run([.. sizes.Split(',').Select(int.Parse)], int.Parse(count), double.Parse(seconds, System.Globalization.CultureInfo.InvariantCulture), args.ElementAtOrDefault(4));
     return;
 }
 var now = new DateTimeOffset(2026, 11, 28, 8, 0, 0, TimeSpan.Zero);

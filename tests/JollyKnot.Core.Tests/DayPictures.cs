@@ -57,6 +57,21 @@ public sealed class DayPictures
         }, iter: 60, seed: Seed);
 
     [Fact]
+    public void Two_days_one_over_the_other_show_the_same_hours() =>
+        Gen.Select(Days(3), Days(3)).Sample((one, two) =>
+        {
+            static ImmutableArray<Drawn> Draw(ImmutableArray<DayBake> bakes) => [.. Held(bakes, DayPlan.Of(bakes, Morning)).Select(b => new Drawn(b.Spec, b.Chain, b.Timetable, b.Spec.ExpectedDough))];
+            var (a, b) = (Draw(one), Draw(two));
+            var frame = new Frame(1248, false, TimeSpan.FromHours(1)) { Shows = StrandLayout.Needed([.. a, .. b]) };
+            var (first, second) = (StrandLayout.Of(a, frame), StrandLayout.Of(b, frame));
+            (first.From, first.To).ShouldBe((second.From, second.To));
+            first.Ticks.ShouldBe(second.Ticks);
+            // No wider than the wider of the two by itself needs.
+            var alone = new[] { a, b }.Select(d => StrandLayout.Of(d, frame with { Shows = null })).ToList();
+            (first.From, first.To).ShouldBe((alone.Min(p => p.From), alone.Max(p => p.To)));
+        }, iter: 20, seed: Seed);
+
+    [Fact]
     public void Words_do_not_lie_on_one_another() =>
         Drawings.Sample((held, picture, slim) =>
         {

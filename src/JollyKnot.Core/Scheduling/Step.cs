@@ -217,6 +217,9 @@ public sealed record Step(
     public bool IsGlance => Kind is StepKind.OvenOn or StepKind.PotOn or StepKind.GriddleOn or StepKind.PaddleTurns or StepKind.AddIns
         or StepKind.Look or StepKind.Turn or StepKind.FirstLook or StepKind.Mist or StepKind.Butter or StepKind.Knead or StepKind.FeedStarter or StepKind.FetchOut;
 
+    /// <summary>It can be left out or made good: nobody who sleeps or is away is called for it.</summary>
+    public bool WakesNobody => Kind is StepKind.FetchOut or StepKind.FeedStarter;
+
     /// <summary>It keeps the hands busy, so that no other such step can be done meanwhile.</summary>
     public bool KeepsHands => Occupies.Contains(Resource.Hands) && !IsGlance && Length > TimeSpan.Zero;
 

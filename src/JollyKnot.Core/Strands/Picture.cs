@@ -9,7 +9,11 @@ namespace JollyKnot.Core.Strands;
 /// <param name="Width">Pixels, 200 to 4000.</param>
 /// <param name="Slim">A strip for a phone: low lanes, few labels.</param>
 /// <param name="UtcOffset">The household's offset from UTC, so that hours are marked where its clocks strike.</param>
-public sealed record Frame(double Width, bool Slim, TimeSpan UtcOffset);
+public sealed record Frame(double Width, bool Slim, TimeSpan UtcOffset)
+{
+    /// <summary>Time that is shown in any case, so that two pictures can be set one over the other; only what is needed when null.</summary>
+    public TimeBand? Shows { get; init; }
+}
 
 /// <summary>A point.</summary>
 public sealed record Point(double X, double Y);

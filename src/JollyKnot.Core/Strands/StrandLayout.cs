@@ -20,13 +20,18 @@ public static class StrandLayout
     private const double FrontRow = .24;
     private const double Fall = 22, ShortestStay = 16, ThreadPitch = 3.4, PlaitStep = 19, Hair = .8;
 
+    /// <summary>The time a picture of these bakes shows. At least one bake.</summary>
+    public static TimeBand Needed(ImmutableArray<Drawn> bakes) => new(bakes.Min(b => b.Timetable.Start), bakes.Max(b => b.Timetable.Ready));
+
     /// <summary>Lays the bakes out in one picture. At least one bake.</summary>
     public static Picture Of(ImmutableArray<Drawn> bakes, Frame frame)
     {
         ArgumentNullException.ThrowIfNull(frame);
         ArgumentOutOfRangeException.ThrowIfZero(bakes.Length);
         var pad = TimeSpan.FromMinutes(6);
-        var (from, to) = (bakes.Min(b => b.Timetable.Start) - pad, bakes.Max(b => b.Timetable.Ready) + pad);
+        var needed = Needed(bakes);
+        var shows = frame.Shows ?? needed;
+        var (from, to) = ((shows.From < needed.From ? shows.From : needed.From) - pad, (shows.To > needed.To ? shows.To : needed.To) + pad);
         var (left, right) = frame.Slim ? (6d, frame.Width - 14) : (112d, frame.Width - 40);
         double X(DateTimeOffset at) => left + (right - left) * ((at - from) / (to - from));
 

@@ -169,7 +169,7 @@ public sealed record BenchView(
     Beat? Beat, ImmutableArray<StepLine> Next, ImmutableArray<StepLine> Calling, ImmutableArray<StepLine> Steps,
     Taken? Undo, Taken? Redo, StationView? Station, ProofView? Proof, CheckView? Check, ShapeView? Shape, InOvenView? InOven, BathView? Bath, ImmutableArray<FinishView> Finish, FirstRise? FirstRise, DisplayShows? Display)
 {
-    internal static BenchView Of(StoredBake bake, BakeState state, Words words, string? step = null, DoseMemory? memory = null)
+    internal static BenchView Of(StoredBake bake, BakeState state, Words words, string? step = null, DoseMemory? memory = null, bool away = false)
     {
         var (plan, spec) = (bake.Plan, bake.Plan.Spec);
         var planned = plan.Steps.ToDictionary(s => s.Step, s => s.Start);
@@ -179,7 +179,7 @@ public sealed record BenchView(
             bake.Id, spec.Dough.Name, Words.Bread(spec), state.Status, state.Log.Position, state.Timetable.Ready, plan.Ready,
             (step is null ? null : state.Timetable[step] is { Step.IsBeat: true } chosen ? chosen : null) is { } slot ? BeatOf(state, words, slot with { Start = slot.IsOpen && slot.Start > state.SoFar.Now ? state.SoFar.Now : slot.Start })
                 : state.Now is { } now ? BeatOf(state, words, now) : null,
-            [.. state.Next.Select(Line)], [.. state.Calling.Select(Line)],
+            [.. state.Next.Select(Line)], [.. state.Calling.Where(s => !(away && s.Step.WakesNobody)).Select(Line)],
             [.. state.Timetable.Slots.Where(s => s.Step.IsBeat).OrderBy(s => s.Start).Select(Line)],
             state.LastTold is { } last ? new(last.Position, Told(last.Event, state, words)) : null,
             state.LastUndone is { } undo ? new(undo.Position, "") : null,

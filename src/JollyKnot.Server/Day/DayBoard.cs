@@ -108,6 +108,8 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, Settings set
             var plan = await PlanFor(draft, changes, open);
             looking = !plan.Best.IsCompleted;
             var held = Held(draft, plan.Now);
+            // Two days one over the other show the same hours.
+            if (!changes.IsEmpty && frame is not null) frame = frame with { Shows = StrandLayout.Needed([.. ToDraw(bakes), .. ToDraw(held)]) };
             var left = Wrong(held, open);
             if (Better(bakes, held, closed) || !changes.IsEmpty)
             {
@@ -124,7 +126,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, Settings set
             }
         }
         return new DayView(
-            [.. bakes.Select(b => View(b, kitchen, words))], wrong, proposal is { Moves.IsEmpty: true } && changes.IsEmpty ? null : proposal, fixes, HandsOf(bakes, words), OvensOf(bakes, words),
+            [.. bakes.Select(b => View(b, kitchen, words))], wrong, proposal is { Moves.IsEmpty: true } && changes.IsEmpty ? null : proposal, fixes, HandsOf(bakes, closed, words), OvensOf(bakes, words),
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
             looking, await Before() is { Bakes.IsEmpty: false }, Drawn(bakes, frame));
     }
@@ -142,8 +144,9 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, Settings set
         return wrong.FirstOrDefault(w => left.All(l => l.Text != w.Text))?.Text is { } text ? $"Otherwise: {text}" : null;
     }
 
-    private static Picture? Drawn(ImmutableArray<Standing> bakes, Frame? frame) =>
-        frame is null || bakes.IsEmpty ? null : StrandLayout.Of([.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))], frame);
+    private static Picture? Drawn(ImmutableArray<Standing> bakes, Frame? frame) => frame is null || bakes.IsEmpty ? null : StrandLayout.Of(ToDraw(bakes), frame);
+
+    private static ImmutableArray<Drawn> ToDraw(ImmutableArray<Standing> bakes) => [.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))];
 
     private static DayFigures Figures(ImmutableArray<Standing> bakes)
     {
@@ -340,9 +343,9 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, Settings set
         [.. kitchen.AllPlaces.Select(p => new Choosable(p.Id, p.Name))], spec.Place.Id, spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => (Temperature?)b.Bread.Heat).FirstOrDefault(), OvenView.Of(spec.Oven, kitchen.Units ?? HouseholdUnits.Plain),
         spec.After is { Early: true } bowl ? bowl.Bulk : null, AfterCycle.Usual[^1].Bulk, spec.Cold, spec.Fresh, BakeSpec.UsualFresh, spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
 
-    private static ImmutableArray<HandsLine> HandsOf(ImmutableArray<Standing> bakes, Words words) =>
+    private static ImmutableArray<HandsLine> HandsOf(ImmutableArray<Standing> bakes, Closed closed, Words words) =>
         [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.Step.IsBeat && s.IsOpen && s.Step.Kind is not StepKind.WeighIn).Select(s =>
-            words.Of(s.Step, b.Day.Spec) is var phrase ? new HandsLine(s.Start, s.End - s.Start, b.Id, b.Day.Spec.Dough.Name, s.Step.Id, phrase.Short, phrase.Detail, phrase.Figure, b.Day.SoFar.Arranged.Pins.ContainsKey(s.Step.Id), s.Step.CanPin, Slack.Of(b.Day.Timetable, s)) : null!)).OrderBy(l => l.At)];
+            words.Of(s.Step, b.Day.Spec) is var phrase ? new HandsLine(s.Start, s.End - s.Start, b.Id, b.Day.Spec.Dough.Name, s.Step.Id, phrase.Short, phrase.Detail, phrase.Figure, b.Day.SoFar.Arranged.Pins.ContainsKey(s.Step.Id), s.Step.CanPin, s.Step.WakesNobody && closed.IsAway(s.Start), Slack.Of(b.Day.Timetable, s)) : null!)).OrderBy(l => l.At)];
 
     private static ImmutableArray<OvenLine> OvensOf(ImmutableArray<Standing> bakes, Words words) =>
         [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.IsOpen && !s.Step.IsBeat && s.End > s.Start && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)).Select(s => new OvenLine(

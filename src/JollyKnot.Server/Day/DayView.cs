@@ -73,8 +73,9 @@ public sealed record DayBakeView(Guid Id, string Title, string What, DateTimeOff
 /// <summary>What the hands do.</summary>
 /// <param name="Pinned">The baker wants it then.</param>
 /// <param name="CanPin">It can be wanted at a time of its own.</param>
+/// <param name="Quiet">Nobody is there then, nor called for it.</param>
 /// <param name="Slack">It could be done so much later and nothing else would move; null when it is a matter of seconds.</param>
-public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, string Title, string Step, string Text, string Detail, Figure? Figure, bool Pinned, bool CanPin, TimeSpan? Slack);
+public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, string Title, string Step, string Text, string Detail, Figure? Figure, bool Pinned, bool CanPin, bool Quiet, TimeSpan? Slack);
 
 /// <summary>What an oven does.</summary>
 public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset To, string Text);

@@ -33,10 +33,11 @@ public static class TodayEndpoints
         app.MapGet("/api/today", async (BakeBook book, KitchenKeeper keeper, HouseClock clock) =>
         {
             var (kitchen, bakes) = (await keeper.Get(), await book.Open());
+            var away = kitchen.Closed(clock.GetUtcNow(), TimeZoneInfo.Local).IsAway(clock.GetUtcNow());
             var states = bakes.Select(b => BakeEndpoints.State(b, clock)).ToImmutableArray();
             var atHand = DayBench.AtHand(states) is { } first ? bakes[first].Id : Guid.Empty;
             return new TodayView(kitchen.Name, kitchen.RoomAt(clock.GetUtcNow()),
-                [.. bakes.Select(b => BakeEndpoints.View(b, clock, keeper.Words)).OrderBy(b => b.Id != atHand).ThenBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue)],
+                [.. bakes.Select(b => BakeEndpoints.View(b, clock, keeper.Words, away)).OrderBy(b => b.Id != atHand).ThenBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue)],
                 [.. DayBench.Next(states, Announced).Select(n => states[n.Bake].Plan.Spec is var spec ? new NextLine(bakes[n.Bake].Id, spec.Dough.Name, n.Slot.Step.Id, keeper.Words.Of(n.Slot.Step, spec).Short, n.Slot.Start) : null!)]);
         }).WithName("today");
         app.MapPost("/api/today/picture", async Task<Results<Ok<Picture>, NoContent>> (FrameRequest frame, BakeBook book, HouseClock clock) =>

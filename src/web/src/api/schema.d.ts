@@ -1768,6 +1768,7 @@ export interface components {
             figure: null | components["schemas"]["Figure"];
             pinned: boolean;
             canPin: boolean;
+            quiet: boolean;
             /**
              * Format: double
              * @description A number of seconds.
