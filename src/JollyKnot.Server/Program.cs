@@ -58,6 +58,7 @@ builder.Services.AddSingleton<HouseNetwork>();
 builder.Services.AddSingleton<KitchenKeeper>();
 builder.Services.AddSingleton<PantryKeeper>();
 builder.Services.AddSingleton<Planner>();
+builder.Services.AddSingleton<DayMemory>();
 builder.Services.AddSingleton<DayBoard>();
 builder.Services.AddSingleton<DoseMemories>();
 // Writing the API's document at build starts nothing and touches no store.

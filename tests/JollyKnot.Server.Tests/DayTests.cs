@@ -263,5 +263,8 @@ public sealed class DayTests : IDisposable
         var all = (await Day())["hands"]!.AsArray();
         (calendar.Split("BEGIN:VALARM").Length - 1).ShouldBe(all.Count(h => !(bool)h!["quiet"]!));
         all.Count(h => (bool)h!["quiet"]!).ShouldBe(1);
+        // Undone, everybody sleeps as usual.
+        (await house.Post("/api/day/undo", new { })).Status.ShouldBe(204);
+        (await house.Get("/api/kitchen/setup")).Body["up"]!.AsArray().ShouldBeEmpty();
     }
 }

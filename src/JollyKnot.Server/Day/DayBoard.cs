@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Text.Json;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
@@ -12,7 +11,7 @@ using JollyKnot.Store;
 namespace JollyKnot.Server.Day;
 
 /// <summary>The day as it stands, and laid out better.</summary>
-public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, Settings settings, HouseClock clock) : IDisposable
+public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory memory, HouseClock clock) : IDisposable
 {
     // Moves under this nobody has to be told of. Ours.
     private static readonly TimeSpan Matters = TimeSpan.FromMinutes(3);
@@ -128,7 +127,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, Settings set
         return new DayView(
             [.. bakes.Select(b => View(b, kitchen, words))], wrong, proposal is { Moves.IsEmpty: true } && changes.IsEmpty ? null : proposal, fixes, HandsOf(bakes, closed, words), OvensOf(bakes, words),
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
-            looking, await Before() is { Bakes.IsEmpty: false }, Drawn(bakes, frame));
+            looking, await memory.Get() is { Bakes.IsEmpty: false }, Drawn(bakes, frame));
     }
 
     // Who goes before whom in an oven where it was the other way round; or the first thing that is not wrong any more.
@@ -191,10 +190,11 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, Settings set
         var changed = await Changed(bakes, changes);
         if (!changed.Has(out var draft)) return changed.Problems;
         var days = draft.Select(b => b.Day).ToImmutableArray();
+        var kitchen = await kitchens.Get();
         var up = changes.Where(c => c is { Kind: ChangeKind.Up, At: not null }).Select(c => c.At!.Value).ToList();
         if (up.Count > 0)
         {
-            await kitchens.Set((await kitchens.Get()) is var kitchen ? kitchen with { Up = [.. kitchen.Up.Where(u => u > now), .. up] } : kitchen);
+            await kitchens.Set(kitchen with { Up = [.. kitchen.Up.Where(u => u > now), .. up] });
             closed = await Closed();
         }
         // What the baker saw is what is done; of a large day the best that was found until now.
@@ -208,51 +208,27 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, Settings set
             if (await Hold(bakes[i], plan.Bakes[i], now) || made) moved++;
         }
         Forget();
-        if (moved > 0 && !quick) await Remember(new([.. bakes.Select(b => new BakeBefore(b.Id, b.Stored!.Plan, Arranged.Of(b.Day.SoFar.Arranged)))]));
+        if (moved > 0 && !quick) await memory.Set(new([.. bakes.Select(b => new BakeWas(b.Id, b.Stored!.Plan, Arranged.Of(b.Day.SoFar.Arranged)))], kitchen.Up));
         return moved;
     }
 
     private async Task<bool> Hold(Standing bake, Arrangement to, DateTimeOffset now) =>
         !Same(to, bake.Day.SoFar.Arranged) && await book.Tell(bake.Id, Guid.NewGuid(), bake.Stored!.Log.Position, Arranged.Of(to), now) is Told.Kept;
 
-    // The day before it was last laid out anew; also after the house was stopped in between.
-    private sealed record DayBefore(ImmutableArray<BakeBefore> Bakes);
-    private sealed record BakeBefore(Guid Id, BakePlan Plan, Arranged Held);
-    private const string BeforeKey = "day-before";
-    private DayBefore? before;
-
-    private async Task<DayBefore> Before()
-    {
-        try
-        {
-            return before ??= await settings.Get<DayBefore>(BeforeKey) ?? new([]);
-        }
-        catch (JsonException)
-        {
-            // Kept by a version that wrote plans otherwise: there is no going back to it.
-            return before = new([]);
-        }
-    }
-
-    private async Task Remember(DayBefore day)
-    {
-        before = day;
-        await settings.Set(BeforeKey, day);
-    }
-
     /// <summary>Holds every bake to what it was held to before the day was last laid out anew.</summary>
     /// <returns>Whether there was anything to go back to.</returns>
     public async Task<bool> Undo()
     {
-        if (await Before() is not { Bakes: { IsEmpty: false } back }) return false;
-        var now = clock.GetUtcNow();
+        if (await memory.Get() is not { Bakes: { IsEmpty: false } back, Up: var up }) return false;
+        var (now, kitchen) = (clock.GetUtcNow(), await kitchens.Get());
+        if (!kitchen.Up.SequenceEqual(up)) await kitchens.Set(kitchen with { Up = up });
         foreach (var bake in await Stand())
             if (back.FirstOrDefault(b => b.Id == bake.Id) is { Plan: { } plan, Held: { } held })
             {
                 await book.Replan(bake.Id, plan, now);
                 await Hold(bake, held.ToArrangement(), now);
             }
-        await Remember(new([]));
+        await memory.Set(DayWas.Nothing);
         Forget();
         return true;
     }

@@ -1,0 +1,47 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Store;
+
+namespace JollyKnot.Server.Day;
+
+/// <summary>One bake as it was: its plan, and what it was held to.</summary>
+public sealed record BakeWas(Guid Id, BakePlan Plan, Arranged Held);
+
+/// <summary>The day before it was last laid out anew.</summary>
+/// <param name="Bakes">Every open bake of it; none when there is no day to go back to.</param>
+/// <param name="Up">When somebody was up sooner.</param>
+public sealed record DayWas(ImmutableArray<BakeWas> Bakes, ImmutableArray<DateTimeOffset> Up)
+{
+    /// <summary>No day to go back to.</summary>
+    public static DayWas Nothing { get; } = new([], []);
+}
+
+/// <summary>Remembers the day before it was last laid out anew; also when the house was stopped in between.</summary>
+public sealed class DayMemory(Settings settings)
+{
+    private const string Key = "day-before";
+    private DayWas? was;
+
+    /// <summary>The day to go back to.</summary>
+    public async Task<DayWas> Get()
+    {
+        try
+        {
+            return was ??= await settings.Get<DayWas>(Key) ?? DayWas.Nothing;
+        }
+        catch (JsonException)
+        {
+            // Kept by a version that wrote plans otherwise: there is no going back to it.
+            return was = DayWas.Nothing;
+        }
+    }
+
+    /// <summary>Keeps a day to go back to.</summary>
+    public async Task Set(DayWas day)
+    {
+        was = day;
+        await settings.Set(Key, day);
+    }
+}
