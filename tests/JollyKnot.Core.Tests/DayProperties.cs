@@ -133,4 +133,58 @@ public sealed class DayProperties
         again.Bakes.SelectMany(b => b.NotBefore.OrderBy(n => n.Key)).ShouldBe(first.Bakes.SelectMany(b => b.NotBefore.OrderBy(n => n.Key)));
         foreach (var plan in new[] { rough, first }) NothingImpossible(Held(many, plan), Morning);
     }
+
+    [Fact]
+    public void Hours_are_shut_by_the_clock_on_the_wall_whatever_night_it_is() =>
+        Gen.Select(Gen.Int[0, 47], Gen.Int[0, 47], Gen.Int[0, 365], Gen.Int[0, 10_000]).Sample((from, to, day, minutes) =>
+        {
+            var (open, zone) = (new OpenHours(Minutes(from * 30), Minutes(to * 30)), TimeZoneInfo.FindSystemTimeZoneById("Europe/Berlin"));
+            open.IsDay.ShouldBe(from != to);
+            if (from == to) return;
+            var now = new DateTimeOffset(2026, 1, 1, 9, 0, 0, TimeSpan.Zero).AddDays(day);
+            var shut = open.Shut(now, zone, 9);
+            shut.ShouldAllBe(b => b.From < b.To);
+            shut.Zip(shut.Skip(1)).ShouldAllBe(b => b.First.To < b.Second.From);
+            var at = now.AddMinutes(minutes);
+            var clock = TimeZoneInfo.ConvertTime(at, zone).TimeOfDay;
+            var inside = open.From < open.To ? clock >= open.From && clock < open.To : clock >= open.From || clock < open.To;
+            // The hour that is there twice or not at all belongs to either side.
+            var changes = zone.GetUtcOffset(at.AddHours(-2)) != zone.GetUtcOffset(at.AddHours(2));
+            if (!changes) shut.Any(b => b.From <= at && at < b.To).ShouldBe(!inside, $"{open} {at}");
+        }, iter: 3000, seed: Seed);
+
+    private static readonly Gen<DayChange> AnyChange =
+        Gen.Select(Gen.Int[-1, 3], Gen.Enum<ChangeKind>(), Gen.Int[0, 9], Gen.Int[-120, 900], Gen.Int[40, 320]).Select((bake, kind, id, minutes, number) => new DayChange(
+            bake, kind, new[] { "blue", "white", "wall", "table-top", "counter", "oven-light", "divide", "load", "no-such", "start-cycle" }[id],
+            minutes % 7 == 0 ? null : Morning.AddMinutes(minutes), number % 5 == 0 ? null : Celsius(number), number % 3 == 0 ? null : Minutes(minutes)));
+
+    [Fact]
+    public void Whatever_is_changed_is_made_or_refused_and_the_day_can_still_be_laid_out() =>
+        AnyChange.Array[1, 4].Sample(changes =>
+        {
+            var made = DayChange.Apply(RepairCafe, [.. changes], Full, Morning);
+            if (!made.Has(out var day))
+            {
+                var problem = made.Problems.Single();
+                problem.Field.ShouldStartWith("changes[");
+                problem.Reason.ShouldNotBeNullOrWhiteSpace();
+                // Those before the one at fault can be made.
+                var at = int.Parse(problem.Field[8..problem.Field.IndexOf(']', StringComparison.Ordinal)], System.Globalization.CultureInfo.InvariantCulture);
+                DayChange.Apply(RepairCafe, [.. changes.Take(at)], Full, Morning).Has(out _).ShouldBeTrue();
+                return;
+            }
+            day.Length.ShouldBe(3);
+            // No dough is lost or made by a change.
+            foreach (var (was, then) in RepairCafe.Zip(day)) then.Spec.ExpectedDough.Grams.ShouldBe(was.Spec.ExpectedDough.Grams, .01);
+            // Pins far apart can want what no day can give; all else keeps every rule.
+            var closed = DayChange.Opened(Closed.Never, changes);
+            var held = Held(day, DayPlan.Of(day, Morning, closed));
+            if (day.All(b => b.SoFar.Arranged.Pins.IsEmpty)) NothingImpossible(held, Morning);
+            else held.ShouldAllBe(b => b.Timetable.Ready > Morning);
+            // The last of a kind to one bake is what counts.
+            if (changes is [{ Kind: not (ChangeKind.FewerTrays or ChangeKind.Up) } only])
+                Made(DayChange.Apply(RepairCafe, [only, only], Full, Morning).Value[only.Bake]).ShouldBe(Made(day[only.Bake]));
+
+            static string Made(DayBake b) => $"{b.Spec.Machine.Id} {b.Spec.Oven.Id} {b.Spec.Place.Id} {b.Spec.After} {b.Spec.Cold} {b.Spec.Fresh} {b.Spec.ReadyBy} {string.Join(" ", b.Spec.Batches.Select(k => k.Bread.Heat))} {string.Join(" ", b.SoFar.Arranged.Pins)}";
+        }, iter: 400, seed: Seed);
 }

@@ -70,12 +70,11 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
     private Outcome<DayBake> To(DayBake bake, Kitchen kitchen, DateTimeOffset now)
     {
         var pins = bake.SoFar.Arranged.Pins;
-        if (Kind == ChangeKind.Up) return At is not { } up || up < now ? new Problem("past", "at", "This time has passed.") : up > now.AddDays(14) ? new Problem("far-off", "at", "More than two weeks ahead.") : bake;
+        if (Kind == ChangeKind.Up) return NotThen(At ?? now.AddTicks(-1), now) is { } never ? never : bake;
         if (Kind == ChangeKind.Unpin) return Pinned(bake, pins.Remove(Id ?? ""));
         if (Kind == ChangeKind.Pin)
             return bake.Timetable[Id ?? ""] is not { IsOpen: true } slot || !slot.Step.CanPin ? new Problem("unknown", "id", "No such step is open.")
-                : At is not { } at || at < now ? new Problem("past", "at", "This time has passed.")
-                : at > now.AddDays(14) ? new Problem("far-off", "at", "More than two weeks ahead.") : Pinned(bake, pins.SetItem(Id!, at));
+                : NotThen(At ?? now.AddTicks(-1), now) is { } notThen ? notThen : Pinned(bake, pins.SetItem(Id!, At!.Value));
         if (!bake.SoFar.Steps.IsEmpty) return new Problem("begun", "bake", $"{bake.Spec.Dough.Name} has begun.");
         return Changed(bake.Spec, kitchen, now) is var made && made.Has(out var spec) ? Anew(spec) : made.Problems;
 
@@ -86,6 +85,9 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
             return Pinned(new(to, SoFar.Nothing(now), plan.Start), pins.Where(p => plan.Steps.Any(s => s.Step == p.Key)).ToImmutableDictionary());
         }
     }
+
+    private static Problem? NotThen(DateTimeOffset at, DateTimeOffset now) =>
+        at < now ? new("past", "at", "This time has passed.") : at > now.AddDays(14) ? new("far-off", "at", "More than two weeks ahead.") : null;
 
     /// <summary>When hands are not to be had, with these changes.</summary>
     /// <param name="closed">Without them.</param>
@@ -123,7 +125,7 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
             case ChangeKind.FewerTrays:
                 return Fewer(spec) is { } cuts ? spec with { Cuts = cuts } : new Problem("one-tray", "bake", "It is one tray; nothing is left without it.");
             case ChangeKind.ReadyBy:
-                return At < now ? new Problem("past", "at", "This time has passed.") : At > now.AddDays(14) ? new Problem("far-off", "at", "More than two weeks ahead.") : spec with { ReadyBy = At };
+                return At is { } by && NotThen(by, now) is { } notThen ? notThen : spec with { ReadyBy = At };
             case ChangeKind.Fresh:
                 return BakeSpec.Unfresh(Length, "length") is { } unfresh ? unfresh : spec with { Fresh = Length };
             default:

@@ -50,7 +50,7 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
     /// <summary>Deterministic seconds spent on each aim when a day is improved. After measured days: three doughs are proven in less.</summary>
     public const double UsualEffort = .6;
 
-    // Of a large day so many parts are tried for the first plan: it stays under a second. After measured days.
+    // Of a large day so many parts are tried for the first plan: about a second for twelve tight doughs. After measured days.
     private const int PartsAtFirst = 24;
 
     /// <summary>Whether a day is so large that it goes on getting better for longer than anybody waits.</summary>

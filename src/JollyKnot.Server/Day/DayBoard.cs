@@ -208,7 +208,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             if (await Hold(bakes[i], plan.Bakes[i], now) || made) moved++;
         }
         Forget();
-        if (moved > 0 && !quick) await memory.Set(new([.. bakes.Select(b => new BakeWas(b.Id, b.Stored!.Plan, Arranged.Of(b.Day.SoFar.Arranged)))], kitchen.Up));
+        if (moved + up.Count > 0 && !quick) await memory.Set(new([.. bakes.Select(b => new BakeWas(b.Id, b.Stored!.Plan, Arranged.Of(b.Day.SoFar.Arranged)))], kitchen.Up));
         return moved;
     }
 
