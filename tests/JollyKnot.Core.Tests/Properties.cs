@@ -135,6 +135,7 @@ public sealed class Properties
                 ribbon.Points.ShouldAllBe(p => p.X >= picture.Left - 1 && p.X <= picture.Right + 1 && p.Y > 0 && p.Y < picture.Height);
                 ribbon.Points.Zip(ribbon.Points.Skip(1)).ShouldAllBe(p => p.Second.X >= p.First.X);
             }
+            foreach (var window in picture.Labels.Where(l => l.Kind == LabelKind.Window)) (window.Anchor == Anchor.Start ? window.X + 107 <= picture.Width : window.X - 107 >= 0).ShouldBeTrue($"{window}");
             picture.Lanes.Zip(picture.Lanes.Skip(1)).ShouldAllBe(p => p.First.Top + p.First.Height <= p.Second.Top);
         }, iter: 60);
 

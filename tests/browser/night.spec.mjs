@@ -1,5 +1,5 @@
 // What goes on while everybody sleeps: the fridge, the timer, quiet hours, and hours without hands.
-import { accessible, bake, call, choose, expect, rolls, test } from './house.mjs';
+import { accessible, bake, call, choose, expect, rolls, tell, test } from './house.mjs';
 
 const batons = '00000007-4a4b-4442-8000-000000000007';
 const local = (ms) =>
@@ -76,6 +76,27 @@ test('hours without hands and quiet hours are typed in the kitchen and kept by t
   await page.waitForTimeout(800);
   await page.visit('/day');
   await expect(page.getByText(/Nobody is there/).first()).toBeVisible();
+});
+
+test('up sooner for breakfast: one touch, seen among who is in, and undone', async ({ page, server }) => {
+  const { body: day } = await call(server, '/api/day', { changes: [] });
+  for (const planned of day.bakes.filter((b) => b.status === 'planned')) await tell(server, planned.id, { type: 'stopped' });
+  const { body: kitchen } = await call(server, '/api/kitchen/setup');
+  const hour = new Date().getHours();
+  const awake = { from: ((hour + 10) % 24) * 3600, to: ((hour + 2) % 24) * 3600 };
+  expect((await call(server, '/api/kitchen/setup', { ...kitchen, awake }, 'PUT')).status).toBe(200);
+  await bake(server, { pieces: 16, readyBy: new Date(Date.now() + 12 * 3600_000).toISOString() });
+  await call(server, '/api/day/arrange', {});
+  await page.visit('/day');
+  await expect(page.getByText(/later than wanted/)).toBeVisible();
+  await page.getByRole('button', { name: /^Up sooner, at \d\d:\d\d$/ }).click();
+  await expect(page.getByRole('region', { name: 'As it would be' }).getByText(/^in time/)).toBeVisible();
+  await page.getByRole('button', { name: 'Lay the day out so' }).click();
+  await expect(page.getByRole('region', { name: 'Nobody in' }).getByText(/^Up sooner:/)).toBeVisible();
+  await expect(page.getByText(/later than wanted/)).toBeHidden();
+  await page.getByRole('button', { name: 'As it was before' }).click();
+  await expect(page.getByText(/later than wanted/)).toBeVisible();
+  await expect(page.getByText(/^Up sooner:/)).toBeHidden();
 });
 
 test('a warm shelf for one tray holds one dough at a time', async ({ page, server }) => {

@@ -74,7 +74,7 @@ public static class StrandLayout
     }
 
     // Room that a label's words take, pixels.
-    private const double OvenWords = 132, TimeWords = 48, LetterWidth = 8;
+    private const double OvenWords = 132, WindowWords = 108, TimeWords = 48, LetterWidth = 8;
     private const int MassLetters = 9;
 
     private static double RowHeight(Frame frame) => frame.Slim ? 13 : 18;
@@ -202,7 +202,9 @@ public static class StrandLayout
         foreach (var mark in WindowOf(bake, x, boxes[Lane.Proof]))
         {
             var (start, window) = (bake.Timetable["proof"]!.Start, bake.Chain.Batches[0].Proof.Window!);
-            yield return new(LabelKind.Window, mark.Late + 8, boxes[Lane.Proof].Top + boxes[Lane.Proof].Height - 10, Anchor.Start, At: start + window.Early, Until: start + window.Late);
+            // Behind the window, or before it where there is no room.
+            var behind = mark.Late + 8 + WindowWords <= frame.Width;
+            yield return new(LabelKind.Window, behind ? mark.Late + 8 : mark.Early - 8, boxes[Lane.Proof].Top + boxes[Lane.Proof].Height - 10, behind ? Anchor.Start : Anchor.End, At: start + window.Early, Until: start + window.Late);
         }
     }
 

@@ -113,7 +113,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             if (Better(bakes, held, closed) || !changes.IsEmpty)
             {
                 var moves = Moves(bakes, held, words);
-                proposal = new(moves, left, string.Join(" ", moves.Select(m => $"{m.Bake:N} {m.Text} {(m.To > m.From ? "later" : "sooner")}")), plan.Now.Proven, Figures(bakes), Figures(held), Why(bakes, held, wrong, left), changes.IsEmpty ? null : Drawn(held, frame));
+                proposal = new(moves, left, TroubleOf(bakes, closed), plan.Now.Proven, Figures(bakes), Figures(held), Why(bakes, held, wrong, left), changes.IsEmpty ? null : Drawn(held, frame));
             }
             if (!(proposal is null ? wrong : left).IsEmpty)
             {
@@ -129,6 +129,13 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             [.. bakes.SelectMany(b => Core.Cautions.CautionRules.Of(b.Day.Spec, b.Day.Chain).Where(c => c.Caution != Core.Cautions.Caution.ChokingAllergen).Select(c => words.Of(c.Caution, b.Day.Spec))).Distinct()],
             looking, await memory.Get() is { Bakes.IsEmpty: false }, Drawn(bakes, frame));
     }
+
+    // So much later it is another trouble, worth being asked again. Ours.
+    private static readonly TimeSpan AnotherTrouble = TimeSpan.FromMinutes(15);
+
+    // What is wrong, whatever better day is found for it: who leaves the day as it is is not asked again for the same.
+    private string TroubleOf(ImmutableArray<Standing> bakes, Closed closed) => string.Join(" ", DayCheck.Of([.. bakes.Select(b => b.Day)], clock.GetUtcNow(), closed)
+        .Select(f => $"{f.Trouble} {bakes[f.Bake].Id:N} {bakes[f.Other].Id:N} {(f.Impossible ? 0 : (int)(f.By / AnotherTrouble))}").Distinct().Order(StringComparer.Ordinal));
 
     // Who goes before whom in an oven where it was the other way round; or the first thing that is not wrong any more.
     private static string? Why(ImmutableArray<Standing> now, ImmutableArray<Standing> then, ImmutableArray<FindingLine> wrong, ImmutableArray<FindingLine> left)

@@ -32,7 +32,7 @@ public sealed record DayFigures(TimeSpan Late, TimeSpan Waits, DateTimeOffset Be
 /// <summary>A day laid out anew.</summary>
 /// <param name="Moves">What would move by more than a few minutes.</param>
 /// <param name="Left">What would still be wrong.</param>
-/// <param name="Key">The same proposal has the same key.</param>
+/// <param name="Key">The trouble it is for: who declines it is not asked again for the same.</param>
 /// <param name="Proven">No day is better.</param>
 /// <param name="Why">What is better then, in a few words; null when nothing was wrong.</param>
 public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<FindingLine> Left, string Key, bool Proven, DayFigures Was, DayFigures Then, string? Why, Picture? Picture);

@@ -21,6 +21,9 @@ export const newId = () => crypto.randomUUID();
 
 export const benchKey = (id: string) => ['get', '/api/bakes/{id}', { params: { path: { id } } }];
 
+/** Who is up, or away; not told with every change, so that a kitchen somebody is typing in stays as it is. */
+export const kitchenChanged = () => queries.invalidateQueries({ predicate: (q) => q.queryKey[1] === '/api/kitchen/setup' });
+
 /** Makes every screen ask again about bakes. */
 export function bakesChanged() {
   for (const path of [

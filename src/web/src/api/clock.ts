@@ -37,9 +37,9 @@ export function span(ms: number) {
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
 }
 
-/** How fresh bread could be wanted, as a list to choose from; 0 when it does not matter. */
+/** How fresh bread could be wanted, as a list to choose from; 0 when any time will do. */
 export const freshChoices = (seconds: number[]) =>
-  [0, ...seconds].map((s) => ({ value: s, label: s === 0 ? 'does not matter' : `cool at most ${span(s * 1000)} before` }));
+  [0, ...seconds].map((s) => ({ value: s, label: s === 0 ? 'cool any time before' : `cool at most ${span(s * 1000)} before` }));
 
 /** "3:05" to the second, for countdowns. */
 export function countdown(ms: number) {

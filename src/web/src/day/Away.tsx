@@ -1,6 +1,6 @@
 // When nobody is in: kept in the kitchen, and every day is laid out around it.
 import { useState } from 'react';
-import { api, bakesChanged, http, queries, type Schemas } from '../api/client';
+import { api, bakesChanged, http, kitchenChanged, type Schemas } from '../api/client';
 import { calendarDay, clockTime, houseNow } from '../api/clock';
 import { TimeField } from './TimeField';
 
@@ -13,7 +13,7 @@ export function Away() {
   const up = (data.up ?? []).filter((u) => Date.parse(u) > houseNow());
   const keep = async (to: Schemas['TimeBand'][], earlier = up) => {
     await http.PUT('/api/kitchen/setup', { body: { ...data, gone: to, up: earlier } });
-    await queries.invalidateQueries({ predicate: (q) => q.queryKey[1] === '/api/kitchen/setup' });
+    await kitchenChanged();
     bakesChanged();
   };
   return (

@@ -1,7 +1,7 @@
 // The day in full: every dough together, what is in whose way, what the hands and the ovens do, and why; all of it can be changed.
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { bakesChanged, http, type Schemas, type Trouble } from '../api/client';
+import { bakesChanged, http, kitchenChanged, type Schemas, type Trouble } from '../api/client';
 import { clockTime, span } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
@@ -45,6 +45,7 @@ export default function DayPage() {
   );
   async function undo() {
     await http.POST('/api/day/undo');
+    void kitchenChanged();
     bakesChanged();
   }
   return (

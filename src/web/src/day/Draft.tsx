@@ -1,6 +1,6 @@
 // The day as it would be, beside the day as it is: what moves, what is still wrong, and done or taken back.
 import { useState } from 'react';
-import { bakesChanged, http, type Schemas } from '../api/client';
+import { bakesChanged, http, kitchenChanged, type Schemas } from '../api/client';
 import { clockTime, span } from '../api/clock';
 import type { Change } from './useDraft';
 
@@ -32,6 +32,7 @@ export function Draft({
     const { data } = await http.POST('/api/day/arrange', { body: { changes } });
     setBusy(false);
     if (data) forget();
+    void kitchenChanged();
     bakesChanged();
   }
   return (
