@@ -45,14 +45,15 @@ builder.Services.AddOpenApi(Schemas.Describe);
 builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
 builder.Services.AddSignalR(o => o.MaximumReceiveMessageSize = 4096).AddJsonProtocol(o => Json.Configure(o.PayloadSerializerOptions));
 JollyStore.AddTo(builder.Services, data);
+builder.Services.AddKeyedSingleton(HouseClock.Wall, TimeProvider.System);
 // The house clock is nobody else's: the web server's own timeouts stay real.
-builder.Services.AddSingleton(p => HouseClock.Start(p.GetRequiredService<Settings>(), speed, p.GetRequiredService<BakeBook>().LastTold().GetAwaiter().GetResult()).GetAwaiter().GetResult());
+builder.Services.AddSingleton(p => StartClock(p).GetAwaiter().GetResult());
 builder.Services.AddSingleton(p => new SimulatedScale(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new SimulatedProbe(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new SimulatedOven(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new SimulatedRoom(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new SimulatedMachine(p.GetRequiredService<HouseClock>()));
-builder.Services.AddSingleton(p => new FedScale(p.GetRequiredService<SimulatedScale>(), TimeProvider.System));
+builder.Services.AddSingleton(p => new FedScale(p.GetRequiredService<SimulatedScale>(), p.GetRequiredKeyedService<TimeProvider>(HouseClock.Wall)));
 builder.Services.AddSingleton<IScale>(p => p.GetRequiredService<FedScale>());
 builder.Services.AddSingleton<HouseNetwork>();
 builder.Services.AddSingleton<KitchenKeeper>();
@@ -104,13 +105,24 @@ app.MapFallbackToFile("index.html");
 
 if (!describing)
 {
-    await app.Services.GetRequiredService<JollyStore>().Open();
+    var store = app.Services.GetRequiredService<JollyStore>();
+    await store.Open();
+    if (demo) await DemoSeed.BeginAnew(store, app.Services.GetRequiredService<Settings>());
     await app.Services.GetRequiredService<HouseNetwork>().Start();
     await app.Services.GetRequiredService<KitchenKeeper>().Get();
     if (demo) await DemoSeed.Run(app.Services);
     _ = app.Services.GetRequiredService<DayBoard>().Warm();
 }
 app.Run();
+
+async Task<HouseClock> StartClock(IServiceProvider services)
+{
+    var (kept, wall) = (services.GetRequiredService<Settings>(), services.GetRequiredKeyedService<TimeProvider>(HouseClock.Wall));
+    var told = await services.GetRequiredService<BakeBook>().LastTold();
+    return demo
+        ? await HouseClock.Demo(kept, wall, speed, told, DemoSeed.Begins(wall))
+        : await HouseClock.Household(kept, wall, speed, told);
+}
 
 /// <summary>The server, named so that tests can start it.</summary>
 public partial class Program;

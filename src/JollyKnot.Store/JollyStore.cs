@@ -1,3 +1,6 @@
+using System.Collections.Immutable;
+using System.Security.Cryptography;
+using System.Text;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
@@ -37,6 +40,33 @@ public sealed class JollyStore
     {
         await using var db = await dbs.CreateDbContextAsync();
         return await db.Settings.CountAsync() >= 0;
+    }
+
+    /// <summary>What is kept, in short: the same text as long as nobody told, changed or kept anything.</summary>
+    /// <param name="except">Settings that do not count.</param>
+    public async Task<string> Held(ImmutableArray<string> except)
+    {
+        await using var db = await dbs.CreateDbContextAsync();
+        var bakes = await db.Bakes.Select(b => b.Id).OrderBy(id => id).ToListAsync();
+        var events = await db.Events.Select(e => e.Id).OrderBy(id => id).ToListAsync();
+        var doughs = await db.Doughs.OrderBy(d => d.Id).Select(d => $"{d.Id} {d.Version} {d.DeletedAt}").ToListAsync();
+        var settings = await db.Settings.OrderBy(s => s.Key).Where(s => !except.Contains(s.Key)).Select(s => s.Document).ToListAsync();
+        var all = string.Join('\n', bakes.Concat(events).Select(id => id.ToString()).Concat(doughs).Concat(settings));
+        return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(all)));
+    }
+
+    /// <summary>Forgets everything. Only for the demo, where nobody told anything.</summary>
+    /// <param name="except">Settings that stay.</param>
+    public async Task Clear(ImmutableArray<string> except)
+    {
+        await using var db = await dbs.CreateDbContextAsync();
+        await using var all = await db.Database.BeginTransactionAsync();
+        await db.Events.ExecuteDeleteAsync();
+        await db.Bakes.ExecuteDeleteAsync();
+        await db.DoughVersions.ExecuteDeleteAsync();
+        await db.Doughs.ExecuteDeleteAsync();
+        await db.Settings.Where(s => !except.Contains(s.Key)).ExecuteDeleteAsync();
+        await all.CommitAsync();
     }
 }
 

@@ -7,7 +7,7 @@ public sealed class BenchTests(House house) : IClassFixture<House>
 {
     private const string Plait = "00000003-4a4b-4442-8000-000000000003", Pretzels = "00000002-4a4b-4442-8000-000000000002", Filled = "0000000b-4a4b-4442-8000-00000000000b";
 
-    private static string Ago(double minutes) => DateTimeOffset.UtcNow.AddMinutes(-minutes).ToString("O");
+    private string Ago(double minutes) => house.Ago(minutes);
 
     private async Task<Guid> Bake(object choice, params object[] told) => await Bake(House.Rolls, choice, told);
 
@@ -136,7 +136,7 @@ public sealed class BenchTests(House house) : IClassFixture<House>
         (await Bench(id))["inOven"]!["done"].ShouldBeNull();
         await house.Tell(id, new { type = "probe-read", load = "load", core = 83, at = Ago(1) });
         var oven = (await Bench(id))["inOven"]!;
-        ((DateTimeOffset)oven["done"]!).ShouldBe(DateTimeOffset.UtcNow.AddMinutes(3), TimeSpan.FromMinutes(3));
+        ((DateTimeOffset)oven["done"]!).ShouldBe(house.Now.AddMinutes(3), TimeSpan.FromMinutes(3));
         ((double)oven["wanted"]!).ShouldBe(90);
         (await house.Get($"/api/bakes/{id}/labels")).Body.AsArray().ShouldBeEmpty();
         (await house.Tell(id, new { type = "step-done", step = "unload" })).Status.ShouldBe(200);

@@ -91,7 +91,7 @@ public sealed class DayTests : IDisposable
         kitchen["awake"] = new JsonObject { ["from"] = 3600, ["to"] = 3600 };
         (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(400);
         // Up for so little that the day cannot be done.
-        var hour = TimeZoneInfo.ConvertTime(DateTimeOffset.UtcNow, TimeZoneInfo.Local).Hour;
+        var hour = TimeZoneInfo.ConvertTime(house.Now, TimeZoneInfo.Local).Hour;
         kitchen["awake"] = new JsonObject { ["from"] = (hour + 22) % 24 * 3600, ["to"] = (hour + 1) % 24 * 3600 };
         (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
         Texts((await Day())["findings"]).ShouldContain(t => t.StartsWith("Nobody is there", StringComparison.Ordinal));
@@ -101,7 +101,7 @@ public sealed class DayTests : IDisposable
     public async Task One_change_that_would_do_is_offered_and_made_or_is_gone()
     {
         // So soon that two doughs in one machine cannot both be ready.
-        var soon = DateTimeOffset.UtcNow.AddMinutes(245);
+        var soon = house.Now.AddMinutes(245);
         foreach (var bake in (await Day())["bakes"]!.AsArray().Where(b => (string)b!["status"]! == "planned")) await Stop((Guid)bake!["id"]!);
         foreach (var family in new[] { "pocket-flatbread", "pan-roll" })
         {
@@ -149,7 +149,7 @@ public sealed class DayTests : IDisposable
         (await house.Post("/api/day/arrange", new { changes = new[] { new { bake = id, kind = "unpin", id = "divide" } } })).Status.ShouldBe(200);
         Divide(await Day()).ShouldBe(was, TimeSpan.FromMinutes(3));
         // Sooner than the dough can be there.
-        var soon = new { bake = id, kind = "pin", id = "divide", at = DateTimeOffset.UtcNow.AddMinutes(20) };
+        var soon = new { bake = id, kind = "pin", id = "divide", at = house.Now.AddMinutes(20) };
         Texts((await Day(soon))["proposal"]!["left"]).ShouldContain(t => t.StartsWith("Cannot be when you want it", StringComparison.Ordinal));
         foreach (var (change, field) in new (object, string)[]
                  {
@@ -244,12 +244,12 @@ public sealed class DayTests : IDisposable
     [Fact]
     public async Task Up_sooner_is_offered_for_breakfast_and_kept_for_that_morning()
     {
-        var hour = TimeZoneInfo.ConvertTime(DateTimeOffset.UtcNow, TimeZoneInfo.Local).Hour;
+        var hour = TimeZoneInfo.ConvertTime(house.Now, TimeZoneInfo.Local).Hour;
         var kitchen = (await house.Get("/api/kitchen/setup")).Body;
         kitchen["awake"] = new JsonObject { ["from"] = (hour + 10) % 24 * 3600, ["to"] = (hour + 2) % 24 * 3600 };
         (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
         foreach (var bake in (await Day())["bakes"]!.AsArray().Where(b => (string)b!["status"]! == "planned")) await Stop((Guid)bake!["id"]!);
-        var breakfast = await Plan("pan-roll", DateTimeOffset.UtcNow.AddHours(12));
+        var breakfast = await Plan("pan-roll", house.Now.AddHours(12));
         await Arrange();
         var looked = await Day();
         while ((bool)looked["looking"]!) looked = await Day();

@@ -1,15 +1,20 @@
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using JollyKnot.Server.Clock;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Time.Testing;
 
 namespace JollyKnot.Server.Tests;
 
-/// <summary>A server on a real file of its own, which can be closed and opened again on the same file.</summary>
+/// <summary>A server on a real file of its own, which can be closed and opened again on the same file. Its clock stands until it is set.</summary>
 public sealed class House : IDisposable
 {
+    // A Thursday; the demo's Saturday comes two days later.
+    private readonly FakeTimeProvider wall = new(new(2026, 11, 26, 10, 0, 0, TimeSpan.Zero));
     private readonly string data = Directory.CreateTempSubdirectory("jolly-").FullName;
     private WebApplicationFactory<Program> factory;
 
@@ -30,6 +35,12 @@ public sealed class House : IDisposable
     }
 
     public HttpClient Client { get; private set; }
+
+    public DateTimeOffset Now => factory.Services.GetRequiredService<HouseClock>().GetUtcNow();
+
+    public string Ago(double minutes) => Now.AddMinutes(-minutes).ToString("O");
+
+    public void Pass(TimeSpan span) => wall.Advance(span);
 
     public HttpMessageHandler Handler() => factory.Server.CreateHandler();
 
@@ -85,7 +96,9 @@ public sealed class House : IDisposable
     {
         b.UseSetting("data", data).UseSetting("demo", "true").UseSetting("port", "0");
         foreach (var (key, value) in settings) b.UseSetting(key, value);
-        b.ConfigureServices(s => s.AddSingleton<IStartupFilter, FromElsewhere>());
+        b.ConfigureTestServices(s => s
+            .AddKeyedSingleton<TimeProvider>(HouseClock.Wall, wall)
+            .AddSingleton<IStartupFilter, FromElsewhere>());
     });
 
     /// <summary>Says in a header from which address a call comes.</summary>

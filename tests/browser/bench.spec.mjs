@@ -1,7 +1,6 @@
 // Check, divide and shape, by what a person sees and does.
-import { accessible, bake, call, choose, expect, rolls, sharing, tell, test } from './house.mjs';
+import { accessible, bake, call, choose, expect, follow, rolls, scale, sharing, tell, test } from './house.mjs';
 
-const ago = (minutes) => new Date(Date.now() - minutes * 60000).toISOString();
 const sentence = (page) => page.getByRole('heading', { level: 1 });
 
 // A bake whose dough lies on the table, weighed.
@@ -10,7 +9,7 @@ async function weighed(server, choice, grams = 911) {
   await tell(
     server,
     id,
-    { type: 'step-done', step: 'start-cycle', at: ago(97) },
+    { type: 'step-done', step: 'start-cycle', at: server.ago(97) },
     { type: 'dough-taken-out', step: 'take-out', feel: 'right' },
     { type: 'dough-weighed', step: 'weigh-dough', mass: grams },
   );
@@ -18,12 +17,10 @@ async function weighed(server, choice, grams = 911) {
 }
 
 test.describe('a mixed cut by scale', () => {
-  test.use({ speed: 60 });
   test('rolls, minis, a plait and a share for the fridge, laid out, divided, evened and in the oven', async ({
     page,
     server,
   }) => {
-    test.slow();
     await page.visit(`/lay-out?dough=${rolls}`);
     // A plait pinned, minis pinned, a lump for the fridge, rolls from the rest.
     await page.getByLabel('Pieces', { exact: true }).fill('6');
@@ -65,32 +62,35 @@ test.describe('a mixed cut by scale', () => {
     );
     await expect(sentence(page)).toHaveText('Pan roll 1 of 6.');
     // The first is a bit much, is pinched, and is taken with a plain key.
-    await page.getByRole('button', { name: 'Put on a bit much' }).click();
+    await scale(page, server, 'Put on a bit much');
     await expect(page.getByText('pinch off 6')).toBeVisible();
-    await page.getByRole('button', { name: 'Pinch 5' }).click();
+    await scale(page, server, 'Pinch 5');
     await expect(page.getByText('good', { exact: true })).toBeVisible();
     await sentence(page).click();
     await page.keyboard.press(' ');
     await expect(sentence(page)).toHaveText('Pan roll 2 of 6.');
+    const putOn = async () => {
+      await scale(page, server, /^Put on \d+ g/);
+    };
     // The rest is taken by itself, one put beside the other on the pan.
     await page.getByLabel('take good ones by itself').click();
     await expect(page.getByLabel('take good ones by itself')).toBeChecked();
     for (let n = 2; n <= 6; n++) {
       await expect(sentence(page)).toHaveText(`Pan roll ${n} of 6.`);
-      await page.getByRole('button', { name: /^Put on \d+ g/ }).click();
+      await putOn();
     }
     await expect(page.getByText(/6 on the pan/)).toBeVisible();
-    await page.getByRole('button', { name: 'Lift all off' }).click();
+    await scale(page, server, 'Lift all off');
     for (let n = 1; n <= 3; n++) {
       await expect(sentence(page)).toHaveText(`Strand ${n} of 3, plait 1 of 1.`);
-      await page.getByRole('button', { name: /^Put on \d+ g/ }).click();
+      await putOn();
     }
     for (let n = 1; n <= 4; n++) {
       await expect(sentence(page)).toHaveText(`Pan roll ${n} of 4.`);
-      await page.getByRole('button', { name: /^Put on \d+ g/ }).click();
+      await putOn();
     }
     await expect(sentence(page)).toHaveText('The share for the fridge.');
-    await page.getByRole('button', { name: /^Put on \d+ g/ }).click();
+    await putOn();
     await expect(sentence(page)).toHaveText(/Put 15\d g into the fridge/);
     const { body } = await call(server, `/api/bakes/${id}?step=divide`);
     const pieces = body.station.pieces;
@@ -100,16 +100,12 @@ test.describe('a mixed cut by scale', () => {
 
     // Each goes its own way from here: shaped, proofed, through the oven, to one table.
     await expect(sentence(page)).toHaveText('Shape 6 pan rolls.');
-    const control = page.getByRole('group', { name: 'Controls' }).locator('.do');
-    const doubled = page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: /^Doubled/ });
-    const seen = new Set();
-    await expect(async () => {
-      seen.add(await sentence(page).textContent());
-      if (await doubled.isVisible()) await doubled.click({ timeout: 1000 });
-      else if (await control.isVisible()) await control.click({ timeout: 1000 });
-      await expect(sentence(page)).toHaveText(/How were they/, { timeout: 300 });
-    }).toPass({ timeout: 90_000 });
-    const all = [...seen].join('\n');
+    const seen = [];
+    await follow(page, server, {
+      watch: (bake) => seen.push(bake.beat.say),
+      done: (bake) => bake.beat.isDue && bake.beat.ending === 'review',
+    });
+    const all = seen.join('\n');
     expect(all).toContain('Shape one three-strand plait.');
     expect(all).toMatch(/Turn the wall oven to 180 °C|Load the wall oven: one three-strand plait/);
     await expect(sentence(page)).toHaveText(/6 pan rolls, one three-strand plait, 4 pan rolls: ready/);
@@ -148,7 +144,7 @@ sharing('what is seen and felt, the doses, the stop and its likely slips', async
   await tell(
     server,
     id,
-    { type: 'step-done', step: 'start-cycle', at: ago(26.2) },
+    { type: 'step-done', step: 'start-cycle', at: server.ago(26.2) },
     { type: 'step-skipped', step: 'paddle-turns' },
   );
   await page.visit(`/bench/${id}`);

@@ -81,6 +81,10 @@ test('weighed in by keys alone', async ({ page, server }) => {
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(new RegExp(`/bench$`));
   const sentence = page.getByRole('heading', { level: 1 });
+  // What is due longest in any bake comes first; then the new one.
+  await expect(sentence).toHaveText('Take the egg and butter out of the fridge.');
+  await page.keyboard.press('Space');
+  await page.goto(`${server.url}/bench/${id}`);
   await expect(sentence).toHaveText('Put both paddles in the blue two-paddle.');
   // The day says the same sentence; the control is only here.
   await expect(page.getByRole('button', { name: 'In', exact: true })).toBeVisible();
@@ -138,7 +142,7 @@ sharing('uneven pieces are made even with the fewest pinches before they are sha
 
 test('a look says what can go in, and the bake goes on from what was seen', async ({ page, server }) => {
   const { body: day } = await call(server, '/api/today');
-  const id = day.bakes[0].id;
+  const { id } = day.bakes.find((b) => b.title === 'Spanner pretzels');
   await page.visit(`/bench/${id}`);
   await page.getByRole('button', { name: 'All steps' }).click();
   await page.getByRole('button', { name: 'Do Look at the proof' }).click();

@@ -101,6 +101,57 @@ export async function tell(server, id, ...events) {
   }
 }
 
+/**
+ * A baker who does what the bench says when it says so, at one bake's bench or at the one bench of the day: waiting is setting
+ * the clock. Answers that may go in the oven are preferred; what is seen is told to `watch`. Ends when `done` says so.
+ */
+export async function follow(page, server, { done, watch = () => undefined }) {
+  const answers = page.getByRole('group', { name: 'Answers' });
+  const control = page.getByRole('group', { name: 'Controls' }).locator('.do');
+  const press = (name) => page.getByRole('button', { name }).first().click();
+  const doing = {
+    feel: async () => {
+      await press(/^Right Leave it alone/);
+      await page.getByRole('button', { name: 'Leave it alone' }).last().click();
+    },
+    'take-out': () => press(/^Right$/),
+    look: () =>
+      answers
+        .getByRole('button', { name: /Can go in/ })
+        .first()
+        .click(),
+    review: async () => {
+      await press('4 of 5');
+      await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    },
+  };
+  for (;;) {
+    const { body } = await call(server, '/api/today');
+    const at = page.url().split('/bench/')[1];
+    const bake = body.bakes.find((b) => !at || b.id === at);
+    if (!bake?.beat || done(bake)) return;
+    if (!bake.beat.isDue) {
+      await server.until(Date.parse(bake.beat.due) + 1000);
+      continue;
+    }
+    watch(bake);
+    const said = bake.beat.ending === 'parts' ? /^(Divide into|Piece 1) / : bake.beat.say;
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(said);
+    await (doing[bake.beat.ending] ?? (() => control.click()))();
+    await expect
+      .poll(async () => (await call(server, `/api/bakes/${bake.id}`)).body.position, { message: bake.beat.say })
+      .toBeGreaterThan(bake.position);
+  }
+}
+
+/** Presses a button of the stand-in scale and lets it come to rest. */
+export async function scale(page, server, name) {
+  const put = page.waitForResponse(/\/api\/scale\//);
+  await page.getByRole('button', { name }).click();
+  await put;
+  await server.pass(2 / 60);
+}
+
 /** Chooses from a list as a person does: opens it, picks, and sees it picked. */
 export async function choose(page, label, option) {
   const field = page.getByRole('combobox', { name: label, exact: true });

@@ -33,14 +33,14 @@ test('half today and half tomorrow: two turns of the oven in one plan', async ({
   expect(Date.parse(loads[1].at) - Date.parse(loads[0].at)).toBeGreaterThan(9 * 3600e3);
 });
 
-test('a timer start: refused with milk in the pan, and set with what may stand', async ({ page }) => {
+test('a timer start: refused with milk in the pan, and set with what may stand', async ({ page, server }) => {
   await page.visit(`/lay-out?dough=${rolls}`);
   await choose(page, 'Timer', 'on its timer, 8 h later');
   await expect(page.getByText(/may not stand for more than 2 h at/).first()).toBeVisible();
   await page.visit(`/lay-out?dough=${batons}`);
   await choose(page, 'Timer', 'on its timer, 8 h later');
   await page.getByText('Ready by').click();
-  await page.locator('input#when').fill(local(Date.now() + 26 * 3600e3).replace(' ', 'T'));
+  await page.locator('input#when').fill(local(server.now + 26 * 3600e3).replace(' ', 'T'));
   const hands = page.locator('section, div').filter({ has: page.getByRole('heading', { name: 'When your hands are wanted' }) });
   await expect(hands.last().getByText(/Start the dough cycle/)).toBeVisible();
   // Nobody stands by: nothing is asked of anybody until it is done.
@@ -71,9 +71,10 @@ test('hours without hands and quiet hours are typed in the kitchen and kept by t
   await page.getByLabel('Quiet hours: no machine runs').uncheck();
   await page.getByLabel('Nothing to do at night').check();
   await expect(page.getByLabel('Up from, h')).toHaveValue('6');
-  await page.getByLabel('Up from, h').fill(String((hour(Date.now()) + 20) % 24));
-  await page.getByLabel('until, h').fill(String((hour(Date.now()) + 1) % 24));
-  await page.waitForTimeout(800);
+  // Up from five in the morning until ten.
+  await page.getByLabel('Up from, h').fill('5');
+  await page.getByLabel('until, h').fill('10');
+  await expect(async () => expect((await call(server, '/api/kitchen/setup')).body.awake.to).toBe(10 * 3600)).toPass();
   await page.visit('/day');
   await expect(page.getByText(/Nobody is there/).first()).toBeVisible();
 });
@@ -82,10 +83,10 @@ test('up sooner for breakfast: one touch, seen among who is in, and undone', asy
   const { body: day } = await call(server, '/api/day', { changes: [] });
   for (const planned of day.bakes.filter((b) => b.status === 'planned')) await tell(server, planned.id, { type: 'stopped' });
   const { body: kitchen } = await call(server, '/api/kitchen/setup');
-  const hour = new Date().getHours();
+  const hour = new Date(server.now).getHours();
   const awake = { from: ((hour + 10) % 24) * 3600, to: ((hour + 2) % 24) * 3600 };
   expect((await call(server, '/api/kitchen/setup', { ...kitchen, awake }, 'PUT')).status).toBe(200);
-  await bake(server, { pieces: 16, readyBy: new Date(Date.now() + 12 * 3600_000).toISOString() });
+  await bake(server, { pieces: 16, readyBy: new Date(server.now + 12 * 3600_000).toISOString() });
   await call(server, '/api/day/arrange', {});
   await page.visit('/day');
   await expect(page.getByText(/later than wanted/)).toBeVisible();
@@ -106,7 +107,7 @@ test('a warm shelf for one tray holds one dough at a time', async ({ page, serve
   await page.visit('/kitchen');
   await page.getByLabel('Trays at once').last().fill('1');
   await expect(async () => expect((await call(server, '/api/kitchen/setup')).body.places[0].trays).toBe(1)).toPass();
-  const by = new Date(Date.now() + 9 * 3600e3).toISOString();
+  const by = new Date(server.now + 9 * 3600e3).toISOString();
   await bake(server, { placeId: 'shelf', readyBy: by });
   await bake(server, { placeId: 'shelf', readyBy: by, machineId: 'white' }, '00000004-4a4b-4442-8000-000000000004');
   const crowded = async () =>

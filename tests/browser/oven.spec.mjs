@@ -1,12 +1,11 @@
 // Second proof and oven, by what a person sees and does.
-import { accessible, bake, call, choose, expect, rolls, sharing, tell } from './house.mjs';
+import { accessible, bake, call, choose, expect, rolls, sharing, tell, test } from './house.mjs';
 
-const ago = (minutes) => new Date(Date.now() - minutes * 60000).toISOString();
 const sentence = (page) => page.getByRole('heading', { level: 1 });
 const plait = '00000003-4a4b-4442-8000-000000000003';
 const pretzels = '00000002-4a4b-4442-8000-000000000002';
 
-sharing('overnight in the fridge, then the warm oven, out before it heats', async ({ page, server }) => {
+test('overnight in the fridge, then the warm oven, out before it heats', async ({ page, server }) => {
   await page.visit(`/lay-out?dough=${rolls}`);
   await choose(page, 'Second proof', 'in the oven, light on');
   await choose(page, 'In the fridge first', '10 h in the fridge first');
@@ -18,9 +17,9 @@ sharing('overnight in the fridge, then the warm oven, out before it heats', asyn
   await tell(
     server,
     id,
-    { type: 'step-done', step: 'start-cycle', at: ago(760) },
-    { type: 'dough-weighed', step: 'weigh-dough', mass: 905, at: ago(640) },
-    { type: 'step-done', step: 'start-proof', at: ago(600) },
+    { type: 'step-done', step: 'start-cycle', at: server.ago(760) },
+    { type: 'dough-weighed', step: 'weigh-dough', mass: 905, at: server.ago(640) },
+    { type: 'step-done', step: 'start-proof', at: server.ago(600) },
   );
   await expect(sentence(page)).toHaveText('Take them out of the fridge and set them in the oven, light on.');
   await expect(page.getByRole('region', { name: 'Proof' })).toContainText(/in the fridge; the dough is at \d °C/);
@@ -56,10 +55,10 @@ sharing('pretzels in batches, counted aloud: in, turned, dipped and out', async 
   await tell(
     server,
     id,
-    { type: 'dough-weighed', step: 'weigh-dough', mass: 500, at: ago(60) },
-    { type: 'step-done', step: 'start-proof', at: ago(50) },
-    { type: 'step-done', step: 'oven-on', at: ago(30) },
-    { type: 'step-done', step: 'pot-on', at: ago(30) },
+    { type: 'dough-weighed', step: 'weigh-dough', mass: 500, at: server.ago(60) },
+    { type: 'step-done', step: 'start-proof', at: server.ago(50) },
+    { type: 'step-done', step: 'oven-on', at: server.ago(30) },
+    { type: 'step-done', step: 'pot-on', at: server.ago(30) },
     { type: 'proof-looked', step: 'look-1', seen: 'half' },
   );
   await page.visit(`/bench/${id}`);
@@ -87,7 +86,7 @@ sharing('two loads: the second is shaped, risen and baked after the first', asyn
   await expect(page.getByRole('button', { name: 'Do Load the oven: crusty rolls, load 2' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Do Score: crusty rolls, load 2' })).toBeVisible();
   await page.keyboard.press('Escape');
-  await tell(server, id, { type: 'step-done', step: 'load', at: ago(14) }, { type: 'step-done', step: 'unload' });
+  await tell(server, id, { type: 'step-done', step: 'load', at: server.ago(14) }, { type: 'step-done', step: 'unload' });
   await tell(server, id, { type: 'step-done', step: 'load@2' });
   const { body: later } = await call(server, `/api/bakes/${id}`);
   expect(later.inOven.load).toBe('load@2');
@@ -128,8 +127,8 @@ sharing('the probe says when it is done, and what cannot be is asked back', asyn
   await tell(
     server,
     id,
-    { type: 'dough-weighed', step: 'weigh-dough', mass: 833, at: ago(80) },
-    { type: 'step-done', step: 'load', at: ago(15) },
+    { type: 'dough-weighed', step: 'weigh-dough', mass: 833, at: server.ago(80) },
+    { type: 'step-done', step: 'load', at: server.ago(15) },
     { type: 'step-done', step: 'turn' },
   );
   await page.visit(`/bench/${id}`);
@@ -138,7 +137,7 @@ sharing('the probe says when it is done, and what cannot be is asked back', asyn
   await oven.getByLabel('Probe, °C').fill('185');
   await oven.getByLabel('Probe, °C').press('Enter');
   await expect(page.getByRole('alert').filter({ hasText: 'is the probe set to °F' })).toBeVisible();
-  await tell(server, id, { type: 'probe-read', load: 'load', core: 72, at: ago(3) });
+  await tell(server, id, { type: 'probe-read', load: 'load', core: 72, at: server.ago(3) });
   await expect(oven).toContainText('One more reading, two minutes on');
   await oven.getByRole('button', { name: 'Read the stand-in probe' }).click();
   await expect(oven).toContainText(/Done inside at \d\d:\d\d/);

@@ -17,6 +17,9 @@ export const flags = [
   '--no-first-run',
 ];
 
+// The household's zone, for servers and pages alike.
+process.env.TZ = 'Europe/Berlin';
+
 const roofPort = 5399;
 /** Many houses under one roof: one process for all tests that do not kill theirs. Playwright's global setup. */
 export default async function roof() {
@@ -24,7 +27,7 @@ export default async function roof() {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   await once(houses.stdout, 'data');
-  return () => houses.kill();
+  return () => houses.kill('SIGKILL');
 }
 
 // A line to the roof, over a wire of its own; done when it comes back.
@@ -45,16 +48,44 @@ export class Server {
   async start() {
     if (!this.alone) {
       await underRoof(['open', this.port, ...Object.entries(this.settings).flat()].join(' '));
+      this.now = await this.clock();
       return this;
     }
     const args = Object.entries(this.settings).flatMap(([key, value]) => [`--${key}`, String(value)]);
     this.process = spawn('dotnet', [dll, ...args], { stdio: ['ignore', 'ignore', 'inherit'] });
     for (let i = 0; i < 300; i++) {
       const answer = await fetch(`${this.url}/health`).catch(() => null);
-      if (answer?.ok) return this;
+      if (answer?.ok) {
+        this.now = await this.clock();
+        return this;
+      }
       await new Promise((r) => setTimeout(r, 100));
     }
     throw new Error('The server did not start.');
+  }
+
+  /** What the house's clock shows, in milliseconds. */
+  async clock() {
+    const { now } = await (await fetch(`${this.url}/api/clock`)).json();
+    return Date.parse(now);
+  }
+
+  /** Sets the house's clock, which stands in between, to a time not before now. */
+  async until(time) {
+    const to = typeof time === 'number' ? time : Date.parse(time);
+    if (to <= this.now) return;
+    await underRoof(`set ${this.port} ${new Date(to).toISOString()}`);
+    this.now = to;
+  }
+
+  /** So many minutes go by. */
+  pass(minutes) {
+    return this.until(this.now + minutes * 60_000);
+  }
+
+  /** A time so many minutes back, as events have it. */
+  ago(minutes) {
+    return new Date(this.now - minutes * 60_000).toISOString();
   }
 
   /** As a power cut would: no time to say goodbye. */

@@ -3,75 +3,90 @@ using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Day;
+using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Pantry;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Demo;
 
-/// <summary>Fills a fresh store with the demo world: kitchen, formulas, three past bakes, one under way, and a repair café day laid out.</summary>
+/// <summary>
+/// The demo: a repair-café Saturday that begins at 08:40. Fills a fresh store with kitchen, formulas, three past bakes, one under
+/// way and a day laid out. A demo that nobody told anything begins anew at its next start; else it goes on.
+/// </summary>
 public static class DemoSeed
 {
     private const string Key = "demo";
-    // A bake under way that nobody touched is laid anew when it has gone stale.
-    private static readonly TimeSpan Stale = TimeSpan.FromHours(3);
+    private static readonly TimeSpan Morning = new(8, 40, 0), Lunch = new(12, 30, 0), Sweet = new(15, 0, 0), Proofed = TimeSpan.FromMinutes(3);
 
-    private sealed record Seeded(Guid UnderWay, int Position, DateTimeOffset At, Guid[]? Planned = null);
+    // What the store held when it was seeded.
+    private sealed record Seeded(string Held);
 
-    /// <summary>Seeds what is missing. What somebody changed is left alone.</summary>
+    /// <summary>Empties a store that nobody has touched since it was seeded, so that its Saturday begins anew. Before the clock starts.</summary>
+    public static async Task BeginAnew(JollyStore store, Settings settings)
+    {
+        ArgumentNullException.ThrowIfNull(store);
+        ArgumentNullException.ThrowIfNull(settings);
+        if (await settings.Get<Seeded>(Key) is { } seeded && seeded.Held == await Held(store)) await store.Clear(except: [HouseNetwork.Salt]);
+    }
+
+    /// <summary>When the demo's day begins: at 08:40 on the coming Saturday, or on this one.</summary>
+    /// <param name="wall">The clock on the wall.</param>
+    public static DateTimeOffset Begins(TimeProvider wall)
+    {
+        ArgumentNullException.ThrowIfNull(wall);
+        var today = TimeZoneInfo.ConvertTime(wall.GetUtcNow(), TimeZoneInfo.Local).Date;
+        return At(today.AddDays((DayOfWeek.Saturday - today.DayOfWeek + 7) % 7), Morning);
+    }
+
+    /// <summary>Seeds an empty store.</summary>
     public static async Task Run(IServiceProvider services)
     {
-        var (settings, doughs, bakes) = (services.GetRequiredService<Settings>(), services.GetRequiredService<DoughBook>(), services.GetRequiredService<BakeBook>());
+        var (store, settings) = (services.GetRequiredService<JollyStore>(), services.GetRequiredService<Settings>());
+        if (await settings.Get<Seeded>(Key) is not null) return;
+
+        var (doughs, bakes) = (services.GetRequiredService<DoughBook>(), services.GetRequiredService<BakeBook>());
         var now = services.GetRequiredService<HouseClock>().GetUtcNow();
-        var seeded = await settings.Get<Seeded>(Key);
-        if (seeded is null)
-        {
-            await services.GetRequiredService<KitchenKeeper>().Set(DemoWorld.Kitchen);
-            await services.GetRequiredService<PantryKeeper>().Change(p => p with { Prices = DemoWorld.Prices });
-            foreach (var (id, dough) in DemoWorld.Doughs) await doughs.Save(id, dough, now);
-            await Past(bakes, now.AddDays(-28), Spec(0, "pan-roll", "oven-light", 16), new(7, 1.05, false, DoughFeel.Sticky), 5, "Soft. Next time a little less sugar.");
-            await Past(bakes, now.AddDays(-14), Spec(2, "plait-3", "counter", 2), new(11, .9, false), 4, "Ends came undone on one; pinch harder.");
-            await Past(bakes, now.AddDays(-7), Spec(4, "round-bun", "counter", 9), new(23, .8, true), 3, "Cut by eye in a hurry: the small ones were dry.");
-        }
-        else if (now - seeded.At < Stale || (await bakes.Find(seeded.UnderWay))?.Log.Position != seeded.Position) return;
-        else
-        {
-            await bakes.Tell(seeded.UnderWay, Guid.NewGuid(), seeded.Position, new Stopped(), now);
-            foreach (var id in seeded.Planned ?? [])
-                if (await bakes.Find(id) is { } planned && planned.Log.Standing().All(e => e.Event is Arranged))
-                    await bakes.Tell(id, Guid.NewGuid(), planned.Log.Position, new Stopped(), now);
-        }
+        await services.GetRequiredService<KitchenKeeper>().Set(DemoWorld.Kitchen);
+        await services.GetRequiredService<PantryKeeper>().Change(p => p with { Prices = DemoWorld.Prices });
+        foreach (var (id, dough) in DemoWorld.Doughs) await doughs.Save(id, dough, now);
 
-        // Dough divided, second proof running for a few minutes.
-        var spec = Spec(1, "pretzel", "counter", 10);
-        var layout = Layout.Of(spec, now);
-        var sinceStart = layout.Timetable[spec.Batches[^1].Step("start-proof")]!.End - layout.Timetable.Start;
-        var plan = Layout.Of(spec, now - sinceStart - TimeSpan.FromMinutes(3)).Plan;
-        var underWay = Guid.NewGuid();
-        var position = await Keep(bakes, underWay, plan, new DemoPlayer(3, 1, false).Play(plan, now, 5, ""));
-
-        // The repair café: lunch, and something sweet two and a half hours later.
-        var lunch = Lunch(now);
-        var cafe = new List<Guid>();
-        foreach (var (dough, machine, family, pieces, ready) in new[] { (0, "blue", "pan-roll", 16, lunch), (3, "white", "pocket-flatbread", 8, lunch), (2, "blue", "plait-3", 2, lunch + Sweet) })
-        {
-            cafe.Add(Guid.NewGuid());
-            await bakes.Add(cafe[^1], Layout.Of(Spec(dough, family, "counter", pieces, machine, ready, now), now).Plan, now);
-        }
+        await Past(bakes, now.AddDays(-28), Spec(0, "pan-roll", "oven-light", 16), new(7, 1.05, false, DoughFeel.Sticky), 5, "Soft. Next time a little less sugar.");
+        await Past(bakes, now.AddDays(-14), Spec(2, "plait-3", "counter", 2), new(11, .9, false), 4, "Ends came undone on one; pinch harder.");
+        await Past(bakes, now.AddDays(-7), Spec(4, "round-bun", "counter", 9), new(23, .8, true), 3, "Cut by eye in a hurry: the small ones were dry.");
+        await UnderWay(bakes, now);
+        await Cafe(bakes, now);
         await services.GetRequiredService<DayBoard>().Arrange([], quick: true);
-        await settings.Set(Key, new Seeded(underWay, position, now, [.. cafe]));
+        await settings.Set(Key, new Seeded(await Held(store)));
     }
 
-    private static readonly TimeSpan Noonish = new(12, 30, 0), Sweet = TimeSpan.FromHours(2.5), Ahead = TimeSpan.FromHours(6), Half = TimeSpan.FromMinutes(30);
+    private static Task<string> Held(JollyStore store) => store.Held(except: [Key, HouseClock.Key, HouseNetwork.Salt]);
 
-    // Half past twelve where there is time enough until then; else later today.
-    private static DateTimeOffset Lunch(DateTimeOffset now)
+    // Pretzels: the dough divided, the second proof running for a few minutes.
+    private static async Task UnderWay(BakeBook bakes, DateTimeOffset now)
     {
-        var local = TimeZoneInfo.ConvertTime(now, TimeZoneInfo.Local);
-        var noon = local - local.TimeOfDay + Noonish;
-        var soonest = local + Ahead;
-        return (noon >= soonest ? noon : new DateTimeOffset(soonest.Ticks + Half.Ticks - soonest.Ticks % Half.Ticks, soonest.Offset)).ToUniversalTime();
+        var spec = Spec(1, "pretzel", "counter", 10);
+        var table = Layout.Of(spec, now).Timetable;
+        var sinceStart = table[spec.Batches[^1].Step("start-proof")]!.End - table.Start;
+        var plan = Layout.Of(spec, now - sinceStart - Proofed).Plan;
+        await Keep(bakes, Guid.NewGuid(), plan, new DemoPlayer(3, 1, false).Play(plan, now, 5, ""));
     }
+
+    // Lunch for the helpers, and something sweet in the afternoon.
+    private static async Task Cafe(BakeBook bakes, DateTimeOffset now)
+    {
+        var today = TimeZoneInfo.ConvertTime(now, TimeZoneInfo.Local).Date;
+        var wanted = new[] { (0, "blue", "pan-roll", 16, Lunch), (3, "white", "pocket-flatbread", 8, Lunch), (2, "blue", "plait-3", 2, Sweet) };
+        foreach (var (dough, machine, family, pieces, ready) in wanted)
+        {
+            var spec = Spec(dough, family, "counter", pieces, machine, At(today, ready), now);
+            await bakes.Add(Guid.NewGuid(), Layout.Of(spec, now).Plan, now);
+        }
+    }
+
+    // A time by the household's clocks.
+    private static DateTimeOffset At(DateTime day, TimeSpan time) =>
+        new DateTimeOffset(day + time, TimeZoneInfo.Local.GetUtcOffset(day + time)).ToUniversalTime();
 
     private static async Task Past(BakeBook bakes, DateTimeOffset ready, BakeSpec spec, DemoPlayer player, int stars, string note)
     {

@@ -10,7 +10,10 @@ namespace JollyKnot.Server.Guard;
 /// <summary>The house network: shut unless asked for with a passphrase; then whoever knows it comes in, and calendars by a key of their own.</summary>
 public sealed class HouseNetwork(Settings settings, IConfiguration configuration)
 {
-    private const string Salt = "house-salt", Passphrase = "JOLLY_PASSPHRASE", Asked = "house";
+    /// <summary>The name of the setting the keys are made with.</summary>
+    internal const string Salt = "house-salt";
+
+    private const string Passphrase = "JOLLY_PASSPHRASE", Asked = "house";
     private const int Rounds = 200_000, KeyBytes = 32, LeastLetters = 8;
 
     private byte[]? key;

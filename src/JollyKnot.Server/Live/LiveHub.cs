@@ -13,6 +13,9 @@ public interface ILiveScreen
     /// <summary>A bake changed, or something in it became due.</summary>
     Task BakeChanged(Guid bake);
 
+    /// <summary>The house's clock was set.</summary>
+    Task ClockSet();
+
     /// <summary>The scale shows something new.</summary>
     Task Scale(LiveReading reading);
 }

@@ -43,6 +43,7 @@ const refresh = () => {
 };
 
 hub.on('BakeChanged', () => bakesChanged());
+hub.on('ClockSet', () => void syncClock().then(bakesChanged));
 hub.on('Scale', (reading: LiveReading) => set({ reading }));
 hub.onreconnecting(() => set({ connected: false }));
 hub.onreconnected(refresh);

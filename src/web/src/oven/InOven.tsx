@@ -1,7 +1,7 @@
 // Bread in the oven: the middle as reckoned, what the probe says, and a colour card for whoever has none.
 import { useEffect, useRef, useState } from 'react';
 import { http, type BakeEvent, type BenchView, type Schemas } from '../api/client';
-import { clockTime, houseSpeed, useNow } from '../api/clock';
+import { clockTime, useNow } from '../api/clock';
 import { useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
 
@@ -15,11 +15,10 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
     if (data?.probe != null) read(data.probe);
   };
   const latest = useRef<() => void>(() => undefined);
+  const minute = Math.floor(useNow(1000) / 60_000);
   useEffect(() => {
-    if (!follows) return;
-    const timer = setInterval(() => latest.current(), 60_000 / houseSpeed());
-    return () => clearInterval(timer);
-  }, [follows]);
+    if (follows) latest.current();
+  }, [follows, minute]);
   useEffect(() => {
     latest.current = () => void take();
   });
