@@ -40,6 +40,9 @@ public sealed class KitchenRules
         { "pot.litres", k => k with { Pot = k.Pot with { Litres = 0 } } },
         { "scaleStep", k => k with { ScaleStep = Grams(0) } },
         { "hob", k => k with { Hob = Power.FromWatts(5) } },
+        { "gone", k => k with { Gone = [new(Morning, Morning.AddDays(61))] } },
+        { "ovens[0].wide", k => k with { Ovens = [k.Ovens[0] with { Wide = Length.FromMillimetres(40) }] } },
+        { "ovens[0].deep", k => k with { Ovens = [k.Ovens[0] with { Deep = Length.FromMillimetres(3000) }] } },
         { "altitude", k => k with { Altitude = Length.FromMillimetres(9e6) } },
         { "prices.shop", k => k with { Prices = new(Money.Zero, [new("moon cake", Money.Of(1))]) } },
         { "prices.perKilowattHour", k => k with { Prices = new(Money.Of(-1), []) } },
@@ -48,8 +51,8 @@ public sealed class KitchenRules
     [Theory, MemberData(nameof(Wrong))]
     public void What_cannot_be_is_told_at_its_field(string field, Func<Kitchen, Kitchen> spoil)
     {
-        Scheduling.Kitchen.Check(DemoFormulas.Kitchen).ShouldBeEmpty();
-        Scheduling.Kitchen.Check(spoil(DemoFormulas.Kitchen)).Select(p => p.Field).ShouldContain(field);
+        Scheduling.Kitchen.Check(DemoFormulas.Kitchen, Morning).ShouldBeEmpty();
+        Scheduling.Kitchen.Check(spoil(DemoFormulas.Kitchen), Morning).Select(p => p.Field).ShouldContain(field);
     }
 
     [Fact]
@@ -64,6 +67,14 @@ public sealed class KitchenRules
         var spec = BakeSpec.Create(Pretzels, Choice(null, "counter", new CutChoice("pretzel")), kitchen with { Hob = Power.FromWatts(3600) }, Morning).Value;
         var chain = Chain.Of(spec, SoFar.Nothing(Morning));
         chain.Steps.Single(s => s.Id == "pot-heats").Length.ShouldBe(kitchen.Pot.ToBoil(spec.Room, Power.FromWatts(3600), kitchen.Boils));
+    }
+
+    [Fact]
+    public void An_errand_to_the_end_of_time_is_no_longer_than_bread_is_planned()
+    {
+        var away = (DemoFormulas.Kitchen with { Gone = [new(Morning.AddHours(1), DateTimeOffset.MaxValue)] }).Closed(Morning, TimeZoneInfo.Utc);
+        away.Hands.Single().ShouldBe(new TimeBand(Morning.AddHours(1), Morning.AddDays(15)));
+        (DemoFormulas.Kitchen with { Gone = [new(Morning.AddDays(20), Morning.AddDays(21))] }).Closed(Morning, TimeZoneInfo.Utc).Hands.ShouldBeEmpty();
     }
 
     [Fact]

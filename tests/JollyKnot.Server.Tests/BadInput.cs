@@ -12,6 +12,8 @@ public sealed class BadInput(House house) : IClassFixture<House>
     [InlineData("""{"rows":[{"ingredient":"water","mass":-1}],"name":"x"}""", "rows[0].mass")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":0}],"name":"x"}""", "rows[0].mass")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":1000000000}],"name":"x"}""", "rows[0].mass")]
+    [InlineData("""{"rows":[{"ingredient":"water","mass":1e-320}],"name":"x"}""", "rows[0].mass")]
+    [InlineData("""{"rows":[{"ingredient":"water","mass":0.009}],"name":"x"}""", "rows[0].mass")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":1e400}],"name":"x"}""", "rows[0].mass")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":"NaN"}],"name":"x"}""", "rows[0].mass")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":null}],"name":"x"}""", "rows[0].mass")]

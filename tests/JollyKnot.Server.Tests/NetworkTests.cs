@@ -1,3 +1,4 @@
+using System.IO.Pipelines;
 using System.Net;
 
 namespace JollyKnot.Server.Tests;
@@ -28,6 +29,25 @@ public sealed class NetworkTests
     }
 
     [Fact]
+    public async Task Who_is_slow_at_the_door_keeps_nobody_else_waiting()
+    {
+        using var house = House.With(("house", "true"), ("JOLLY_PASSPHRASE", Phrase));
+        var (handler, saying) = (house.Handler(), new Pipe());
+        await saying.Writer.WriteAsync("passphrase=brown"u8.ToArray());
+        using var words = new StreamContent(saying.Reader.AsStream());
+        words.Headers.ContentType = new("application/x-www-form-urlencoded");
+        var slow = Ask(handler, HttpMethod.Post, "/house", body: words);
+        using var phrase = new FormUrlEncodedContent([new("passphrase", Phrase)]);
+        (await Ask(handler, HttpMethod.Post, "/house", body: phrase)).StatusCode.ShouldBe(HttpStatusCode.Redirect);
+        slow.IsCompleted.ShouldBeFalse();
+        // After five seconds nobody listens any more.
+        while (!slow.IsCompleted) house.Pass(TimeSpan.FromSeconds(5));
+        (await slow).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        using var none = new StringContent("brown");
+        (await Ask(handler, HttpMethod.Post, "/house", body: none)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
     public async Task Open_it_wants_the_passphrase_and_a_calendar_opens_the_calendar_only()
     {
         Should.Throw<ArgumentException>(() => { using var none = House.With(("house", "true")); }).Message.ShouldContain("JOLLY_PASSPHRASE");
@@ -41,7 +61,9 @@ public sealed class NetworkTests
         (await Ask(handler, HttpMethod.Get, "/api/today", host: "bread.example")).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
         (await Ask(handler, HttpMethod.Get, "/api/today", host: "8.8.8.8")).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
 
-        (await Come("a guess")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        var guess = Come("a guess");
+        while (!guess.IsCompleted) house.Pass(TimeSpan.FromSeconds(1));
+        (await guess).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
         var known = await Come(Phrase);
         known.StatusCode.ShouldBe(HttpStatusCode.Redirect);
         var set = known.Headers.GetValues("Set-Cookie").Single();

@@ -84,6 +84,7 @@ test.describe('own dough to warm rolls', () => {
     }
     await does('Shape 8 pan rolls.', 'All shaped');
     await does(/Cover them/, 'They are there');
+    await expect(sentence).toHaveText('They are rising on the counter.');
     await follow(page, server, { done: (bake) => bake.beat.ending === 'review' });
     await server.pass(30);
     await expect(sentence).toHaveText(/ready. How were they/);

@@ -21,7 +21,7 @@ public sealed record RowDraft(string Ingredient, Mass Mass, Role? Role = null, b
 
 /// <summary>A dough as a baker types it.</summary>
 /// <param name="Name">The name; see <see cref="PlainText.CheckName"/>.</param>
-/// <param name="Rows">1 to <see cref="Dough.MostRows"/> rows, each over 0 g and not over <see cref="Dough.HeaviestRow"/>, one of them flour.</param>
+/// <param name="Rows">1 to <see cref="Dough.MostRows"/> rows, each from <see cref="Dough.LightestRow"/> to <see cref="Dough.HeaviestRow"/>, one of them flour.</param>
 /// <param name="Parts">Fillings and the like; none when null.</param>
 /// <param name="ByHand">Mixed by hand instead of by a machine.</param>
 /// <param name="Notes">Method and whatever else is worth keeping; none when null.</param>
@@ -41,6 +41,9 @@ public sealed record Dough
 
     /// <summary>The heaviest row: the largest common scale's limit, twice over.</summary>
     public static Mass HeaviestRow { get; } = Mass.FromGrams(10_000);
+
+    /// <summary>The lightest row: a hundredth of a gram, the finest kitchen scale's step.</summary>
+    public static Mass LightestRow { get; } = Mass.FromGrams(.01);
 
     /// <summary>The longest a part's work may take.</summary>
     public static TimeSpan LongestWork { get; } = TimeSpan.FromHours(24);
@@ -153,6 +156,7 @@ public sealed record Dough
         if (PlainText.CheckName(row?.Ingredient, $"{at}.ingredient") is { } badName) problems.Add(badName);
         if (row is null) return null;
         if (row.Mass <= Mass.Zero) problems.Add(new("not-positive", $"{at}.mass", "More than 0 g is wanted here."));
+        else if (row.Mass < LightestRow) problems.Add(new("too-light", $"{at}.mass", "No kitchen scale shows so little; 0.01 g is the least."));
         else if (row.Mass > HeaviestRow) problems.Add(new("too-heavy", $"{at}.mass", $"{row.Mass.Grams:0} g is more than a kitchen weighs; {HeaviestRow.Grams:0} g is the most."));
         if (problems.Count > before) return null;
 

@@ -106,7 +106,14 @@ public sealed record Kitchen(
     /// <param name="now">The time now.</param>
     /// <param name="zone">The household's time zone.</param>
     public Closed Closed(DateTimeOffset now, TimeZoneInfo zone) =>
-        new([.. new Closed(Awake?.Shut(now, zone, Nights) ?? [], []).UpAt(Up).Hands, .. Gone.Where(g => g.To > now)], MachinesRun?.Shut(now, zone, Nights) ?? []);
+        new([.. new Closed(Awake?.Shut(now, zone, Nights) ?? [], []).UpAt(Up).Hands, .. GoneWithin(now)], MachinesRun?.Shut(now, zone, Nights) ?? []);
+
+    // What is longer ahead than bread is planned does not matter yet.
+    private IEnumerable<TimeBand> GoneWithin(DateTimeOffset now)
+    {
+        var end = now.AddDays(Nights + 1);
+        return Gone.Where(g => g.To > now && g.From < end).Select(g => g.To > end ? new TimeBand(g.From, end) : g);
+    }
 
     /// <summary>Bowls and pans weighed empty; empty when none were.</summary>
     public ImmutableArray<Vessel> Vessels { get; init; } = [];
@@ -122,8 +129,13 @@ public sealed record Kitchen(
     /// <summary>The room at a time of the year.</summary>
     public Temperature RoomAt(DateTimeOffset at) => Seasons?.In(Measures.Seasons.Of(at)) ?? Room;
 
+    /// <summary>An errand ends within this time: who is away for longer bakes nothing meanwhile. Ours.</summary>
+    public static TimeSpan FarthestErrand { get; } = TimeSpan.FromDays(60);
+
     /// <summary>What is wrong with a kitchen as typed, each with its field.</summary>
-    public static ImmutableArray<Problem> Check(Kitchen kitchen)
+    /// <param name="kitchen">As typed.</param>
+    /// <param name="now">The time now, which errands are counted from.</param>
+    public static ImmutableArray<Problem> Check(Kitchen kitchen, DateTimeOffset now)
     {
         ArgumentNullException.ThrowIfNull(kitchen);
         var problems = ImmutableArray.CreateBuilder<Problem>();
@@ -176,6 +188,8 @@ public sealed record Kitchen(
             Wrong(o.CoolsPerMinute is not (>= .1 and <= 60), $"{at}.coolsPerMinute", "From 0.1 to 60 °C a minute.");
             Wrong(o.Racks is < 1 or > 10, $"{at}.racks", "From 1 to 10 racks.");
             Wrong(!Enum.IsDefined(o.Marks), $"{at}.marks", "Not one of the dials.");
+            Wrong(o.Wide is { Millimetres: < 100 or > 1500 }, $"{at}.wide", "From 10 to 150 cm.");
+            Wrong(o.Deep is { Millimetres: < 100 or > 1500 }, $"{at}.deep", "From 10 to 150 cm.");
         });
         Things(kitchen.Tins, "tins", t => (t.Id, t.Name), (t, at) =>
         {
@@ -201,6 +215,7 @@ public sealed record Kitchen(
         Wrong(kitchen.MachinesRun is { IsDay: false }, "machinesRun", "From one time of the day to another.");
         Wrong(kitchen.Up.Length > Most, "up", $"Up to {Most} times.");
         Wrong(kitchen.Gone.Length > Most || kitchen.Gone.Any(g => g.To <= g.From), "gone", $"From one time to a later one; up to {Most}.");
+        Wrong(kitchen.Gone.Any(g => g.To > now + FarthestErrand), "gone", $"An errand ends within {FarthestErrand.TotalDays:0} days.");
         Wrong(kitchen.ScaleStep is { Grams: < .01 or > 50 }, "scaleStep", "From 0.01 to 50 g.");
         Wrong(kitchen.Tolerance is { } t && (t.Least.Grams is < 0 or > 50 || t.Part.Fraction is < 0 or > .2), "tolerance", "Up to 50 g, and up to 20 %.");
         Wrong(kitchen.Hob is { Watts: < 100 or > 10_000 }, "hob", "From 100 to 10,000 W.");

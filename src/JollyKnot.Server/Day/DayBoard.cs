@@ -45,36 +45,16 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
     // How long somebody waits for the best plan before the quick one is shown. Ours.
     private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(30);
 
-    private readonly Lock @lock = new();
-    private DayPlanned? known;
+    private readonly LastOf<DayPlanned> known = new();
 
     // Remembered while nothing was told or changed, and the minute lasts.
     private async Task<DayPlanned> PlanFor(ImmutableArray<Standing> bakes, ImmutableArray<ChangeLine> changes, Closed closed)
     {
         var (now, kitchen) = (clock.GetUtcNow(), await kitchens.Get());
         var key = $"{now.UtcTicks / TimeSpan.TicksPerMinute} {string.Join(" ", bakes.Select(b => $"{b.Id:N}{b.Stored?.Log.Position}"))} {string.Join(" ", changes)} {string.Join(" ", closed.Hands.Concat(closed.Machines))}";
-        DayPlanned plan;
-        lock (@lock)
-        {
-            if (known?.Key != key)
-            {
-                known?.Dispose();
-                known = new(key, [.. bakes.Select(b => b.Day)], now, closed, kitchen, MostFixes);
-            }
-            plan = known;
-        }
+        var plan = known.For(key, () => new([.. bakes.Select(b => b.Day)], now, closed, kitchen, MostFixes));
         await Task.WhenAny(plan.Best, Task.Delay(Patience));
         return plan;
-    }
-
-    // A bake made otherwise has the same log: what was planned before does not count.
-    private void Forget()
-    {
-        lock (@lock)
-        {
-            known?.Dispose();
-            known = null;
-        }
     }
 
     // Enough to have it loaded, deterministic seconds. Ours.
@@ -88,7 +68,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
     }
 
     /// <inheritdoc/>
-    public void Dispose() => known?.Dispose();
+    public void Dispose() => known.Forget();
 
     /// <summary>The day, laid out with what the baker would change; or with a better one if there is.</summary>
     /// <param name="frame">The pictures' room; no pictures without.</param>
@@ -214,7 +194,8 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             if (made && !await book.Replan(bakes[i].Id, Layout.Of(draft[i].Day.Spec, now).Plan, now)) continue;
             if (await Hold(bakes[i], plan.Bakes[i], now) || made) moved++;
         }
-        Forget();
+        // A bake made otherwise has the same log: what was planned before does not count.
+        known.Forget();
         if (moved + up.Count > 0 && !quick) await memory.Set(new([.. bakes.Select(b => new BakeWas(b.Id, b.Stored!.Plan, Arranged.Of(b.Day.SoFar.Arranged)))], kitchen.Up));
         return moved;
     }
@@ -236,7 +217,8 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
                 await Hold(bake, held.ToArrangement(), now);
             }
         await memory.Set(DayWas.Nothing);
-        Forget();
+        // A bake made otherwise has the same log: what was planned before does not count.
+        known.Forget();
         return true;
     }
 

@@ -9,15 +9,15 @@ internal sealed class DayPlanned : IDisposable
     private readonly CancellationTokenSource over = new();
     private volatile DayPlan now;
 
-    public DayPlanned(string key, ImmutableArray<DayBake> days, DateTimeOffset at, Closed closed, Kitchen kitchen, int most)
+    public DayPlanned(ImmutableArray<DayBake> days, DateTimeOffset at, Closed closed, Kitchen kitchen, int most)
     {
-        (Key, Large, now) = (key, DayPlan.IsLarge(days), DayPlan.Of(days, at, closed));
+        Large = DayPlan.IsLarge(days);
+        now = DayPlan.Of(days, at, closed);
         var until = over.Token;
         Best = Task.Run(() => now = DayPlan.Best(days, at, closed, first: now, better: p => now = p, until: until));
         Fixes = new(() => Task.Run(() => DayChange.ThatWouldDo(days, kitchen, at, closed, most, until)));
     }
 
-    public string Key { get; }
     public bool Large { get; }
     public Task Best { get; }
     public DayPlan Now => now;

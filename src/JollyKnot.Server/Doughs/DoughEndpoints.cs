@@ -66,9 +66,12 @@ public static class DoughEndpoints
     private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Save(Guid id, DoughDraft draft, DoughBook book, PantryKeeper pantries, HouseClock clock)
     {
         var pantry = await pantries.Get();
-        return Dough.Create(draft, pantry) is var made && made.Has(out var dough)
-            ? TypedResults.Ok(DoughView.Of(await book.Save(id, dough, clock.GetUtcNow()), pantry))
-            : Problems.Bad(made.Problems);
+        var made = Dough.Create(draft, pantry);
+        if (!made.Has(out var dough)) return Problems.Bad(made.Problems);
+
+        // Reckoned before it is kept: what cannot be shown is not kept.
+        var facts = FormulaView.Of(dough, pantry);
+        return TypedResults.Ok(DoughView.Of(await book.Save(id, dough, clock.GetUtcNow()), facts));
     }
 
     private static async Task<Results<NoContent, ProblemHttpResult>> PutAway(Guid id, bool away, DoughBook book, HouseClock clock) =>

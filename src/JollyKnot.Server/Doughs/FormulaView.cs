@@ -50,6 +50,8 @@ public sealed record DoughLine(Guid Id, string Name, Mass Total, Share Hydration
 /// <summary>A dough in the book, whole.</summary>
 public sealed record DoughView(Guid Id, int Version, DateTimeOffset UpdatedAt, string Name, bool ByHand, string Notes, FormulaView Formula)
 {
-    internal static DoughView Of(StoredDough stored, HouseholdPantry pantry) => new(
-        stored.Id, stored.Version, stored.UpdatedAt, stored.Dough.Name, stored.Dough.ByHand, stored.Dough.Notes, FormulaView.Of(stored.Dough, pantry));
+    internal static DoughView Of(StoredDough stored, HouseholdPantry pantry) => Of(stored, FormulaView.Of(stored.Dough, pantry));
+
+    internal static DoughView Of(StoredDough stored, FormulaView formula) => new(
+        stored.Id, stored.Version, stored.UpdatedAt, stored.Dough.Name, stored.Dough.ByHand, stored.Dough.Notes, formula);
 }

@@ -1,4 +1,6 @@
 using System.Net;
+using JollyKnot.Server.Clock;
+using Microsoft.AspNetCore.Http.Features;
 
 namespace JollyKnot.Server.Guard;
 
@@ -8,12 +10,14 @@ public static class Door
     private const string Policy =
         "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self' data:; media-src 'self' blob:; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
     private const string Cookie = "jolly-house", Bell = "/house";
-    private static readonly TimeSpan Remembered = TimeSpan.FromDays(90), AfterAWrongOne = TimeSpan.FromSeconds(1);
+    private static readonly TimeSpan Remembered = TimeSpan.FromDays(90), AfterAWrongOne = TimeSpan.FromSeconds(1), SaidWithin = TimeSpan.FromSeconds(5);
+    private const long LongestGuess = 4096;
 
     /// <summary>Refuses foreign Host and Origin and those who do not know the passphrase; sets the headers that keep a page to itself.</summary>
     public static void UseDoor(this IApplicationBuilder app, HouseNetwork house)
     {
         var oneGuess = new SemaphoreSlim(1);
+        var wall = app.ApplicationServices.GetRequiredKeyedService<TimeProvider>(HouseClock.Wall);
         app.Use(async (context, next) =>
         {
             var request = context.Request;
@@ -28,33 +32,54 @@ public static class Door
             context.Response.Headers["Referrer-Policy"] = "no-referrer";
             if (IsHere(context) || (house.IsOpen && (Holds(context, house) || IsCalendar(context, house)))) await next();
             else if (!house.IsOpen) await Refuse(context, StatusCodes.Status403Forbidden, "foreign", "Only this machine is answered.");
-            else if (request.Path == Bell && HttpMethods.IsPost(request.Method)) await Guess(context, house, oneGuess);
+            else if (request.Path == Bell && HttpMethods.IsPost(request.Method)) await Guess(context, house, oneGuess, wall);
             else if (request.Path.StartsWithSegments("/api", StringComparison.Ordinal) || request.Path.StartsWithSegments("/live", StringComparison.Ordinal))
                 await Refuse(context, StatusCodes.Status401Unauthorized, "passphrase", "Say the household's passphrase first.");
             else await Ask(context, wrong: false);
         });
     }
 
-    // One guess at a time, and a while after a wrong one.
-    private static async Task Guess(HttpContext context, HouseNetwork house, SemaphoreSlim oneGuess)
+    // One guess at a time, and a while after a wrong one. Who is slow to say it keeps nobody else waiting.
+    private static async Task Guess(HttpContext context, HouseNetwork house, SemaphoreSlim oneGuess, TimeProvider wall)
     {
+        if (await Said(context, wall) is not { } said)
+        {
+            await Refuse(context, StatusCodes.Status400BadRequest, "not-readable", "This is no passphrase.");
+            return;
+        }
         await oneGuess.WaitAsync(context.RequestAborted);
         try
         {
-            var said = context.Request.HasFormContentType ? (await context.Request.ReadFormAsync())["passphrase"].ToString() : "";
             if (house.Knows(said))
             {
                 context.Response.Cookies.Append(Cookie, house.Door, new CookieOptions { HttpOnly = true, SameSite = SameSiteMode.Strict, MaxAge = Remembered, IsEssential = true });
                 context.Response.Redirect("/");
                 return;
             }
-            await Task.Delay(AfterAWrongOne, context.RequestAborted);
+            await Task.Delay(AfterAWrongOne, wall, context.RequestAborted);
         }
         finally
         {
             oneGuess.Release();
         }
         await Ask(context, wrong: true);
+    }
+
+    // What was said in the form, or null when it is too long, too slow, or no form.
+    private static async Task<string?> Said(HttpContext context, TimeProvider wall)
+    {
+        if (!context.Request.HasFormContentType) return null;
+        if (context.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size) size.MaxRequestBodySize = LongestGuess;
+        using var late = new CancellationTokenSource(SaidWithin, wall);
+        using var slow = CancellationTokenSource.CreateLinkedTokenSource(late.Token, context.RequestAborted);
+        try
+        {
+            return (await context.Request.ReadFormAsync(slow.Token))["passphrase"].ToString();
+        }
+        catch (Exception unread) when (unread is OperationCanceledException or InvalidDataException or BadHttpRequestException or IOException)
+        {
+            return null;
+        }
     }
 
     private static Task Ask(HttpContext context, bool wrong)

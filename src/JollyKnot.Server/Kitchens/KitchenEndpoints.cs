@@ -81,9 +81,9 @@ public static class KitchenEndpoints
     {
         app.MapGet("/api/kitchen", async (KitchenKeeper keeper, HouseClock clock) => View(await keeper.Get(), clock.GetUtcNow())).WithName("kitchen");
         app.MapGet("/api/kitchen/setup", (KitchenKeeper keeper) => keeper.Get()).WithName("kitchenSetup").WithSummary("Everything the kitchen has, to be edited.");
-        app.MapPut("/api/kitchen/setup", async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper) =>
+        app.MapPut("/api/kitchen/setup", async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper, HouseClock clock) =>
         {
-            if (Kitchen.Check(kitchen) is { Length: > 0 } problems) return Problems.Bad(problems);
+            if (Kitchen.Check(kitchen, clock.GetUtcNow()) is { Length: > 0 } problems) return Problems.Bad(problems);
             await keeper.Set(kitchen);
             return TypedResults.Ok(kitchen);
         }).WithName("saveKitchenSetup");
