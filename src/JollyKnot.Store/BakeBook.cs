@@ -145,6 +145,7 @@ public sealed class BakeBook : IDisposable
             var dated = told with { At = told.At ?? now };
             var state = BakeState.Of(stored.Plan, stored.Log, now);
             if (BakeRules.Refuses(state, dated) is { } problem) return new Told.Refused(problem);
+            dated = dated.Composed();
             var log = new BakeLog(stored.Log.Entries.Add(new(basedOn + 1, dated)));
             var over = BakeState.Of(stored.Plan, log, now).Status is BakeStatus.Finished or BakeStatus.Stopped;
             db.Events.Add(new() { Id = id, BakeId = bake, Position = basedOn + 1, ToldAt = now.UtcDateTime, Document = JsonSerializer.Serialize(dated, Json.Documents) });

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Measures;
 using Microsoft.EntityFrameworkCore;
 
 namespace JollyKnot.Store;
@@ -34,15 +35,15 @@ public sealed class DoughBook : IDisposable
         ArgumentNullException.ThrowIfNull(search);
         await using var db = await dbs.CreateDbContextAsync();
         var found = db.Doughs.AsNoTracking().Where(d => d.DeletedAt == null);
-        foreach (var word in search.ToLowerInvariant().Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(8)) found = found.Where(d => d.Words.Contains(word));
-        return new([.. (await found.OrderBy(d => d.Name).ThenBy(d => d.Id).Skip(skip).Take(take).ToListAsync()).Select(Read)], await found.CountAsync());
+        foreach (var word in Composed.Folded(search).Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(8)) found = found.Where(d => d.Words.Contains(word));
+        return new([.. (await found.OrderBy(d => d.Words).ThenBy(d => d.Id).Skip(skip).Take(take).ToListAsync()).Select(Read)], await found.CountAsync());
     }
 
     /// <summary>Names of all doughs that were not put away, in order.</summary>
     public async Task<IReadOnlyList<(Guid Id, string Name)>> Names()
     {
         await using var db = await dbs.CreateDbContextAsync();
-        return [.. (await db.Doughs.AsNoTracking().Where(d => d.DeletedAt == null).OrderBy(d => d.Name).Select(d => new { d.Id, d.Name }).ToListAsync()).Select(d => (d.Id, d.Name))];
+        return [.. (await db.Doughs.AsNoTracking().Where(d => d.DeletedAt == null).OrderBy(d => d.Words).Select(d => new { d.Id, d.Name }).ToListAsync()).Select(d => (d.Id, d.Name))];
     }
 
     /// <summary>A dough, also one that was put away; null when there never was one.</summary>
@@ -88,7 +89,7 @@ public sealed class DoughBook : IDisposable
         }
         if (row is null) db.Doughs.Add(row = new() { Id = id, Name = dough.Name, Document = text });
         (row.Name, row.Document, row.Version, row.UpdatedAt, row.DeletedAt) = (dough.Name, text, row.Version + 1, now.UtcDateTime, null);
-        row.Words = string.Join(' ', dough.Everything.Select(r => r.Ingredient.Name).Prepend(dough.Name).Distinct()).ToLowerInvariant();
+        row.Words = Composed.Folded(string.Join(' ', dough.Everything.Select(r => r.Ingredient.Name).Prepend(dough.Name).Distinct()));
         db.DoughVersions.Add(new() { DoughId = id, Version = row.Version, Document = text, SavedAt = now.UtcDateTime });
         await db.SaveChangesAsync();
         return Read(row);

@@ -10,7 +10,7 @@ internal sealed class DoughRow
     public required string Name { get; set; }
     public int Version { get; set; }
     public required string Document { get; set; }
-    // Name and ingredients in lower case: what a search looks through.
+    // Name and ingredients, folded: what a search looks through, and in whose order they stand.
     public string Words { get; set; } = "";
     public DateTime UpdatedAt { get; set; }
     public DateTime? DeletedAt { get; set; }

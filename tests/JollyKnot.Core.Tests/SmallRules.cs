@@ -55,6 +55,36 @@ public sealed class SmallRules
     [InlineData("<b>bold</b>", false), InlineData("🥖", false), InlineData("a\u0000b", false), InlineData("a\nb", false), InlineData("a\u202Eb", false), InlineData("\uD800", false)]
     public void A_name_is_plain_words(string name, bool fits) => (PlainText.CheckName(name, "name") is null).ShouldBe(fits);
 
+    // As a keyboard types it, and as some pages and file systems hand it on: letter by letter.
+    [Theory]
+    [InlineData("Wu\u0308rfel", "Würfel", "wurfel")]
+    [InlineData("cre\u0300me fraîche", "crème fraîche", "creme fraiche")]
+    [InlineData("A\u030Angstro\u0308m", "Ångström", "angstrom")]
+    [InlineData("\u212B", "Å", "a")]
+    [InlineData("Ba\u0301nh mi\u0300 \u01B0\u0323\u0301", "Bánh mì \u1EF1\u0301", "banh mi u")]
+    [InlineData("ề", "ề", "e")]
+    [InlineData("q\u0307\u0323", "q\u0323\u0307", "q")]
+    [InlineData("\u1112\u1161\u11AB", "한", "한")]
+    [InlineData("\u1100\u1161", "가", "가")]
+    [InlineData("\u0915\u093C", "\u0915\u093C", "\u0915")]
+    [InlineData("Хлеб с и\u0306одом", "Хлеб с йодом", "хлеб с иодом")]
+    [InlineData("STRAßE", "STRAßE", "strasse")]
+    [InlineData("Plain rolls", "Plain rolls", "plain rolls")]
+    public void Text_of_any_language_is_composed_and_found_without_accents(string typed, string kept, string folded)
+    {
+        (Composed.Of(typed), Composed.Of(kept), Composed.Folded(typed)).ShouldBe((kept, kept, folded));
+        Composed.Folded(kept).ShouldBe(folded);
+    }
+
+    [Fact]
+    public void Composing_twice_is_composing_once_and_loses_no_letter() => Gen.String[Gen.OneOf(Gen.Char, Gen.Char['\u0300', '\u0345'], Gen.Char['a', 'z'], Gen.Char['\u00C0', '\u024F'])].Sample(text =>
+    {
+        var once = Composed.Of(text);
+        Composed.Of(once).ShouldBe(once);
+        Composed.Folded(once).ShouldBe(Composed.Folded(text));
+        PlainText.CheckName(once, "name")?.Code.ShouldBe(PlainText.CheckName(text, "name")?.Code);
+    });
+
     [Fact]
     public void Any_text_is_a_name_or_is_told_why_not() => Gen.String.Sample(text =>
     {

@@ -29,6 +29,9 @@ public abstract record BakeEvent
 {
     /// <summary>When it happened, which may be before it was told; null means when it was told.</summary>
     public DateTimeOffset? At { get; init; }
+
+    /// <summary>As it is kept: with text composed.</summary>
+    public virtual BakeEvent Composed() => this;
 }
 
 /// <summary>An event that does one step.</summary>
@@ -88,7 +91,11 @@ public sealed record PlaceMeasured(string Proof, Temperature Heat) : BakeEvent;
 /// <param name="Step">The review step.</param>
 /// <param name="Stars">1 to 5.</param>
 /// <param name="Note">For next time; may be empty.</param>
-public sealed record Reviewed(string Step, int Stars, string Note) : StepEvent(Step);
+public sealed record Reviewed(string Step, int Stars, string Note) : StepEvent(Step)
+{
+    /// <inheritdoc/>
+    public override BakeEvent Composed() => this with { Note = Measures.Composed.Of(Note) };
+}
 
 /// <summary>Whatever was calling then was heard.</summary>
 public sealed record AlarmsHushed : BakeEvent;

@@ -95,7 +95,7 @@ public sealed record Dough
         var parts = drafts.Take(MostParts).Select((p, i) => PartOf(p, $"parts[{i}]", pantry, problems)).ToList();
         if (problems.Count == 0 && !rows.Any(r => r.Ingredient.Role == Role.Flour || r.Ingredient.FlourInside > 0))
             problems.Add(new("no-flour", "rows", "None of these is flour. Say which row is, and percentages can be reckoned."));
-        return problems.Count > 0 ? problems.ToImmutable() : new Dough(PlainText.AsName(draft.Name), rows, [.. parts.Select(p => p!)], draft.ByHand, (draft.Notes ?? "").Trim());
+        return problems.Count > 0 ? problems.ToImmutable() : new Dough(PlainText.AsName(draft.Name), rows, [.. parts.Select(p => p!)], draft.ByHand, PlainText.AsNote(draft.Notes ?? "").Trim());
     }
 
     /// <summary>Filled or topped with what spoils.</summary>

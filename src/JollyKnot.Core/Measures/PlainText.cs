@@ -19,6 +19,7 @@ public static class PlainText
     public static Problem? CheckName(string? text, string field)
     {
         if (string.IsNullOrWhiteSpace(text)) return new("empty", field, "A name is wanted here.");
+        text = Composed.Of(text);
         if (text.Length > LongestName) return new("too-long", field, $"This name has {text.Length} characters; {LongestName} are the most.");
         return text.EnumerateRunes().Any(r => !BelongsInName(r))
             ? new("not-plain", field, "A name is plain words: leave out < and >, pictures and control characters.")
@@ -38,20 +39,20 @@ public static class PlainText
             : null;
     }
 
-    /// <summary>What of a text can be a name: forbidden characters left out, blanks made single, cut to the longest. Empty when nothing is left.</summary>
+    /// <summary>What of a text can be a name: composed, forbidden characters left out, blanks made single, cut to the longest. Empty when nothing is left.</summary>
     public static string AsName(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var kept = string.Concat(text.EnumerateRunes().Select(r => BelongsInName(r) ? r.ToString() : " ").Take(4 * LongestName));
+        var kept = string.Concat(Composed.Of(text).EnumerateRunes().Select(r => BelongsInName(r) ? r.ToString() : " ").Take(4 * LongestName));
         var words = string.Join(' ', kept.Split(' ', StringSplitOptions.RemoveEmptyEntries));
         return words.Length <= LongestName ? words : words[..(char.IsHighSurrogate(words[LongestName - 1]) ? LongestName - 1 : LongestName)].Trim();
     }
 
-    /// <summary>A text without control characters other than line breaks and tabs.</summary>
+    /// <summary>A text composed, without control characters other than line breaks and tabs.</summary>
     public static string AsNote(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        return string.Concat(text.Where(c => !char.IsControl(c) || c is '\n' or '\t'));
+        return string.Concat(Composed.Of(text).Where(c => !char.IsControl(c) || c is '\n' or '\t'));
     }
 
     private static bool BelongsInName(Rune rune) => rune.Value switch

@@ -95,6 +95,7 @@ public static class Phrase
     public static IEnumerable<string> Split(string words)
     {
         ArgumentNullException.ThrowIfNull(words);
+        words = Composed.Of(words);
         var from = -1;
         for (var i = 0; i <= words.Length; i++)
         {

@@ -2,6 +2,7 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Globalization;
+using JollyKnot.Core.Measures;
 using Superpower;
 using Superpower.Model;
 using Superpower.Parsers;
@@ -249,6 +250,7 @@ public static class LineGrammar
     public static ImmutableArray<LineItem> Read(string line)
     {
         ArgumentNullException.ThrowIfNull(line);
+        line = Composed.Of(line);
         if (line.Length > LongestLine) return [new(null, line.Trim())];
         var lexemes = Lexer.TryTokenize(line);
         if (!lexemes.HasValue) return [new(null, line.Trim())];

@@ -75,7 +75,7 @@ public static class LineReading
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(pantry);
-        var (quoted, rest) = Quoted(line);
+        var (quoted, rest) = Quoted(Composed.Of(line));
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
         foreach (var item in LineGrammar.Read(rest))
         {

@@ -129,6 +129,17 @@ public sealed record Kitchen(
     /// <summary>The room at a time of the year.</summary>
     public Temperature RoomAt(DateTimeOffset at) => Seasons?.In(Measures.Seasons.Of(at)) ?? Room;
 
+    /// <summary>The same kitchen with every name composed, so that it is found however it was typed.</summary>
+    public Kitchen Composed() => this with
+    {
+        Name = Measures.Composed.Of(Name),
+        Machines = [.. Machines.Select(m => m with { Name = Measures.Composed.Of(m.Name) })],
+        Ovens = [.. Ovens.Select(o => o with { Name = Measures.Composed.Of(o.Name) })],
+        Tins = [.. Tins.Select(t => t with { Name = Measures.Composed.Of(t.Name) })],
+        Places = [.. Places.Select(p => p with { Name = Measures.Composed.Of(p.Name) })],
+        Vessels = [.. Vessels.Select(v => v with { Name = Measures.Composed.Of(v.Name) })],
+    };
+
     /// <summary>An errand ends within this time: who is away for longer bakes nothing meanwhile. Ours.</summary>
     public static TimeSpan FarthestErrand { get; } = TimeSpan.FromDays(60);
 

@@ -84,8 +84,8 @@ public static class KitchenEndpoints
         app.MapPut("/api/kitchen/setup", async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper, HouseClock clock) =>
         {
             if (Kitchen.Check(kitchen, clock.GetUtcNow()) is { Length: > 0 } problems) return Problems.Bad(problems);
-            await keeper.Set(kitchen);
-            return TypedResults.Ok(kitchen);
+            await keeper.Set(kitchen.Composed());
+            return TypedResults.Ok(await keeper.Get());
         }).WithName("saveKitchenSetup");
     }
 
