@@ -57,6 +57,7 @@ builder.Services.AddSingleton(p => new FedScale(p.GetRequiredService<SimulatedSc
 builder.Services.AddSingleton<IScale>(p => p.GetRequiredService<FedScale>());
 builder.Services.AddSingleton<HouseNetwork>();
 builder.Services.AddSingleton<KitchenKeeper>();
+builder.Services.AddSingleton<Closer>(p => over => PastBakes.Close(over, p.GetRequiredService<KitchenKeeper>().Words));
 builder.Services.AddSingleton<PantryKeeper>();
 builder.Services.AddSingleton<Planner>();
 builder.Services.AddSingleton<DayMemory>();
@@ -110,6 +111,7 @@ if (!describing)
     if (demo) await DemoSeed.BeginAnew(store, app.Services.GetRequiredService<Settings>());
     await app.Services.GetRequiredService<HouseNetwork>().Start();
     await app.Services.GetRequiredService<KitchenKeeper>().Get();
+    await app.Services.GetRequiredService<BakeBook>().CloseOld(app.Services.GetRequiredService<HouseClock>().GetUtcNow());
     if (demo) await DemoSeed.Run(app.Services);
     _ = app.Services.GetRequiredService<DayBoard>().Warm();
 }

@@ -1,6 +1,8 @@
 using System.Collections.Concurrent;
+using System.Collections.Immutable;
 using System.Text.Json;
 using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Learning;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
 using Microsoft.EntityFrameworkCore;
@@ -8,7 +10,14 @@ using Microsoft.EntityFrameworkCore;
 namespace JollyKnot.Store;
 
 /// <summary>A bake as kept: its plan and its log.</summary>
-public sealed record StoredBake(Guid Id, DateTimeOffset CreatedAt, BakePlan Plan, BakeLog Log);
+/// <param name="Closed">The bake as it was when it closed; null while it is open.</param>
+public sealed record StoredBake(Guid Id, DateTimeOffset CreatedAt, BakePlan Plan, BakeLog Log, ClosedBake? Closed = null);
+
+/// <summary>A bake that is over, as the logbook has it.</summary>
+public sealed record PastBake(Guid Id, ClosedBake Bake);
+
+/// <summary>Keeps a bake that is over, with the words shown then.</summary>
+public delegate ClosedBake Closer(BakeState over);
 
 /// <summary>What became of an event that was told.</summary>
 public abstract record Told
@@ -33,16 +42,23 @@ public abstract record Told
 public sealed class BakeBook : IDisposable
 {
     private readonly IDbContextFactory<JollyDb> dbs;
+    private readonly SetAside aside;
+    private readonly Closer close;
     private readonly SemaphoreSlim writing = new(1);
     // One process owns the file, so what was read stays true until this writes.
     private readonly ConcurrentDictionary<Guid, StoredBake> read = new();
 
-    internal BakeBook(IDbContextFactory<JollyDb> dbs) => this.dbs = dbs;
+    internal BakeBook(IDbContextFactory<JollyDb> dbs, SetAside aside, Closer? close)
+    {
+        this.dbs = dbs;
+        this.aside = aside;
+        this.close = close ?? (over => ClosedBake.Of(over, "", step => step.Id));
+    }
 
     /// <summary>Called after a bake changed, with its id.</summary>
     public event Action<Guid>? Changed;
 
-    /// <summary>A bake, or null.</summary>
+    /// <summary>A bake, or null; null too when it cannot be read, which <see cref="SetAside"/> says.</summary>
     public async Task<StoredBake?> Find(Guid id)
     {
         if (read.TryGetValue(id, out var known)) return known;
@@ -51,11 +67,56 @@ public sealed class BakeBook : IDisposable
     }
 
     /// <summary>Bakes that are not over, oldest first.</summary>
-    public Task<IReadOnlyList<StoredBake>> Open() => Listed(b => b.Where(x => x.ClosedAt == null).OrderBy(x => x.CreatedAt));
+    public async Task<IReadOnlyList<StoredBake>> Open()
+    {
+        await using var db = await dbs.CreateDbContextAsync();
+        var bakes = new List<StoredBake>();
+        foreach (var id in await db.Bakes.AsNoTracking().Where(b => b.ClosedAt == null).OrderBy(b => b.CreatedAt).Select(b => b.Id).ToListAsync())
+            if (await Load(db, id) is { } bake) bakes.Add(bake);
+        return bakes;
+    }
 
-    /// <summary>Bakes that are over, the latest first.</summary>
+    /// <summary>Bakes that are over as they were, the latest first. No log is read for it.</summary>
     /// <param name="most">At most so many.</param>
-    public Task<IReadOnlyList<StoredBake>> Closed(int most) => Listed(b => b.Where(x => x.ClosedAt != null).OrderByDescending(x => x.ClosedAt).Take(most));
+    public async Task<IReadOnlyList<PastBake>> Closed(int most)
+    {
+        await using var db = await dbs.CreateDbContextAsync();
+        var closed = await db.Bakes.AsNoTracking().Where(b => b.ClosedAt != null && b.Closed != null)
+            .OrderByDescending(b => b.ClosedAt).Take(most).Select(b => new { b.Id, b.Closed }).ToListAsync();
+        var bakes = new List<PastBake>(closed.Count);
+        foreach (var row in closed)
+            if (past.TryGetValue(row.Id, out var known) || AsPast(row.Id, row.Closed!, out known)) bakes.Add(known!);
+        return bakes;
+    }
+
+    private readonly ConcurrentDictionary<Guid, PastBake> past = new();
+
+    private bool AsPast(Guid id, string document, out PastBake? bake)
+    {
+        var kept = Kinds.Closed.Read(document);
+        bake = kept.Has(out var closed) ? past.GetOrAdd(id, new PastBake(id, closed)) : null;
+        if (bake is null) aside.Add(new(Kinds.Closed.Name, $"{id}", "a bake that is over", kept.Problems[0].Reason));
+        return bake is not null;
+    }
+
+    /// <summary>Keeps bakes that were over before closed bakes were kept, as they are now.</summary>
+    /// <param name="now">The time now.</param>
+    /// <returns>How many.</returns>
+    public async Task<int> CloseOld(DateTimeOffset now)
+    {
+        await using var db = await dbs.CreateDbContextAsync();
+        var count = 0;
+        foreach (var row in await db.Bakes.Where(b => b.ClosedAt != null && b.Closed == null).ToListAsync())
+        {
+            if (await Load(db, row.Id) is not { } bake) continue;
+            var closed = close(BakeState.Of(bake.Plan, bake.Log, now));
+            row.Closed = Kinds.Closed.Write(closed);
+            read[row.Id] = bake with { Closed = closed };
+            count++;
+        }
+        await db.SaveChangesAsync();
+        return count;
+    }
 
     /// <summary>When the last thing was told; null when nothing was.</summary>
     public async Task<DateTimeOffset?> LastTold()
@@ -72,26 +133,34 @@ public sealed class BakeBook : IDisposable
     /// <exception cref="ArgumentException">The bake would not take an event of the log.</exception>
     public async Task<StoredBake> Add(Guid id, BakePlan plan, DateTimeOffset now, BakeLog? log = null)
     {
-        var (past, over) = (new BakeLog([]), (DateTimeOffset?)null);
+        var told = new BakeLog([]);
         foreach (var entry in log?.Entries ?? [])
         {
-            if (BakeRules.Refuses(BakeState.Of(plan, past, entry.At), entry.Event) is { } problem) throw new ArgumentException($"Event {entry.Position}: {problem.Reason}", nameof(log));
-            past = new(past.Entries.Add(entry));
+            if (BakeRules.Refuses(BakeState.Of(plan, told, entry.At), entry.Event) is { } problem) throw new ArgumentException($"Event {entry.Position}: {problem.Reason}", nameof(log));
+            told = new(told.Entries.Add(entry));
         }
-        if (past.Position > 0 && BakeState.Of(plan, past, now).Status is BakeStatus.Finished or BakeStatus.Stopped) over = past.Entries[^1].At;
+        // A bake that comes with its end is as it was then.
+        var over = told.Position > 0 && BakeState.Of(plan, told, told.Entries[^1].At) is { IsOver: true } end ? end : null;
         await writing.WaitAsync();
         try
         {
             await using var db = await dbs.CreateDbContextAsync();
             if (await Load(db, id) is { } there) return there;
-            db.Bakes.Add(new() { Id = id, Document = JsonSerializer.Serialize(plan, Json.Documents), CreatedAt = now.UtcDateTime, ClosedAt = over?.UtcDateTime });
-            db.Events.AddRange(past.Entries.Select(e => new EventRow
+            db.Bakes.Add(new()
+            {
+                Id = id,
+                Document = Kinds.Plan.Write(plan),
+                CreatedAt = now.UtcDateTime,
+                ClosedAt = over?.SoFar.Now.UtcDateTime,
+                Closed = over is null ? null : Kinds.Closed.Write(close(over)),
+            });
+            db.Events.AddRange(told.Entries.Select(e => new EventRow
             {
                 Id = Guid.NewGuid(),
                 BakeId = id,
                 Position = e.Position,
                 ToldAt = e.At.UtcDateTime,
-                Document = JsonSerializer.Serialize(e.Event, Json.Documents),
+                Document = Kinds.Event.Write(e.Event),
             }));
             await db.SaveChangesAsync();
         }
@@ -112,7 +181,7 @@ public sealed class BakeBook : IDisposable
         {
             await using var db = await dbs.CreateDbContextAsync();
             if (await Load(db, id) is not { } stored || BakeState.Of(stored.Plan, stored.Log, now).Status != BakeStatus.Planned) return false;
-            (await db.Bakes.SingleAsync(b => b.Id == id)).Document = JsonSerializer.Serialize(plan, Json.Documents);
+            (await db.Bakes.SingleAsync(b => b.Id == id)).Document = Kinds.Plan.Write(plan);
             await db.SaveChangesAsync();
             read[id] = stored with { Plan = plan };
         }
@@ -147,12 +216,15 @@ public sealed class BakeBook : IDisposable
             if (BakeRules.Refuses(state, dated) is { } problem) return new Told.Refused(problem);
             dated = dated.Composed();
             var log = new BakeLog(stored.Log.Entries.Add(new(basedOn + 1, dated)));
-            var over = BakeState.Of(stored.Plan, log, now).Status is BakeStatus.Finished or BakeStatus.Stopped;
-            db.Events.Add(new() { Id = id, BakeId = bake, Position = basedOn + 1, ToldAt = now.UtcDateTime, Document = JsonSerializer.Serialize(dated, Json.Documents) });
+            var after = BakeState.Of(stored.Plan, log, now);
+            var closed = after.IsOver ? close(after) : null;
+            db.Events.Add(new() { Id = id, BakeId = bake, Position = basedOn + 1, ToldAt = now.UtcDateTime, Document = Kinds.Event.Write(dated) });
             var row = await db.Bakes.SingleAsync(b => b.Id == bake);
-            row.ClosedAt = over ? row.ClosedAt ?? dated.At?.UtcDateTime : null;
+            row.ClosedAt = after.IsOver ? row.ClosedAt ?? dated.At?.UtcDateTime : null;
+            row.Closed = closed is null ? null : Kinds.Closed.Write(closed);
             await db.SaveChangesAsync();
-            read[bake] = stored with { Log = log };
+            read[bake] = stored with { Log = log, Closed = closed };
+            past.TryRemove(bake, out _);
         }
         finally
         {
@@ -165,25 +237,61 @@ public sealed class BakeBook : IDisposable
     /// <inheritdoc/>
     public void Dispose() => writing.Dispose();
 
-    private async Task<IReadOnlyList<StoredBake>> Listed(Func<IQueryable<BakeRow>, IQueryable<BakeRow>> which)
-    {
-        await using var db = await dbs.CreateDbContextAsync();
-        var bakes = new List<StoredBake>();
-        foreach (var id in await which(db.Bakes.AsNoTracking()).Select(b => b.Id).ToListAsync())
-            if (await Load(db, id) is { } bake) bakes.Add(bake);
-        return bakes;
-    }
-
     private async Task<StoredBake?> Load(JollyDb db, Guid id)
     {
         if (read.TryGetValue(id, out var known)) return known;
         if (await db.Bakes.AsNoTracking().FirstOrDefaultAsync(b => b.Id == id) is not { } row) return null;
         var events = await db.Events.AsNoTracking().Where(e => e.BakeId == id).OrderBy(e => e.Position).ToListAsync();
-        var bake = new StoredBake(
-            id, new(DateTime.SpecifyKind(row.CreatedAt, DateTimeKind.Utc)),
-            PlanDocuments.Read(row.Document),
-            new([.. events.Select(e => new Entry(e.Position, JsonSerializer.Deserialize<BakeEvent>(e.Document, Json.Documents)!))]));
+        var made = Read(row, events);
         // A read that raced a write must not overwrite what the write put there.
-        return read.GetOrAdd(id, bake);
+        if (made.Has(out var bake)) return read.GetOrAdd(id, bake);
+        aside.Add(new(Kinds.Plan.Name, $"{id}", TitleOf(row.Document), made.Problems[0].Reason));
+        return null;
+    }
+
+    // A bake as its rows have it; or why it cannot be read, or shown.
+    private static Outcome<StoredBake> Read(BakeRow row, List<EventRow> events)
+    {
+        var kept = Kinds.Plan.Read(row.Document);
+        if (!kept.Has(out var plan)) return kept.Problems;
+        var names = new Lazy<IReadOnlyList<string>>(() => WeighInNames.Of(Envelope.Open(row.Document).Document["spec"]!));
+        var entries = ImmutableArray.CreateBuilder<Entry>(events.Count);
+        foreach (var told in events)
+        {
+            var heard = Kinds.Event.Read(told.Document, (from, document) => from == 1 ? WeighInNames.InEvent(document, names.Value) : document);
+            if (!heard.Has(out var @event)) return heard.Problems[0] with { Reason = $"Event {told.Position}: {heard.Problems[0].Reason}" };
+            entries.Add(new(told.Position, @event));
+        }
+        var log = new BakeLog(entries.ToImmutable());
+        var closed = row.Closed is null ? null : Kinds.Closed.Read(row.Closed) is var page && page.Has(out var was) ? was : null;
+        var created = new DateTimeOffset(DateTime.SpecifyKind(row.CreatedAt, DateTimeKind.Utc));
+        return CanBeShown(plan, log, created) ? new StoredBake(row.Id, created, plan, log, closed)
+            : new Problem("unreadable", "", "It cannot be reckoned by this version's rules.");
+    }
+
+    // Whatever is handed out can be shown: one odd row must not break a page for all others.
+    private static bool CanBeShown(BakePlan plan, BakeLog log, DateTimeOffset at)
+    {
+        try
+        {
+            return BakeState.Of(plan, log, log.Entries.IsEmpty ? at : log.Entries[^1].At).Timetable.Slots.Length > 0;
+        }
+        catch (Exception odd) when (odd is ArgumentException or InvalidOperationException or NullReferenceException or OverflowException or KeyNotFoundException or IndexOutOfRangeException)
+        {
+            return false;
+        }
+    }
+
+    // The dough's name, where that much can be read.
+    private static string TitleOf(string document)
+    {
+        try
+        {
+            return Envelope.Open(document).Document["spec"]?["dough"]?["name"]?.GetValue<string>() ?? "a bake";
+        }
+        catch (Exception broken) when (broken is JsonException or InvalidOperationException)
+        {
+            return "a bake";
+        }
     }
 }

@@ -1,4 +1,3 @@
-using System.Text.Json;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using Microsoft.EntityFrameworkCore;
@@ -21,10 +20,15 @@ public sealed record DoughPart(IReadOnlyList<StoredDough> Doughs, int Total);
 public sealed class DoughBook : IDisposable
 {
     private readonly IDbContextFactory<JollyDb> dbs;
+    private readonly SetAside aside;
     // Two screens may keep the same dough at once; versions are counted one at a time.
     private readonly SemaphoreSlim writing = new(1);
 
-    internal DoughBook(IDbContextFactory<JollyDb> dbs) => this.dbs = dbs;
+    internal DoughBook(IDbContextFactory<JollyDb> dbs, SetAside aside)
+    {
+        this.dbs = dbs;
+        this.aside = aside;
+    }
 
     /// <summary>Doughs that were not put away, by name.</summary>
     /// <param name="search">Words that name or ingredients must hold, each of them; all doughs when empty.</param>
@@ -36,7 +40,8 @@ public sealed class DoughBook : IDisposable
         await using var db = await dbs.CreateDbContextAsync();
         var found = db.Doughs.AsNoTracking().Where(d => d.DeletedAt == null);
         foreach (var word in Composed.Folded(search).Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(8)) found = found.Where(d => d.Words.Contains(word));
-        return new([.. (await found.OrderBy(d => d.Words).ThenBy(d => d.Id).Skip(skip).Take(take).ToListAsync()).Select(Read)], await found.CountAsync());
+        var rows = await found.OrderBy(d => d.Words).ThenBy(d => d.Id).Skip(skip).Take(take).ToListAsync();
+        return new([.. rows.Select(Read).OfType<StoredDough>()], await found.CountAsync());
     }
 
     /// <summary>Names of all doughs that were not put away, in order.</summary>
@@ -46,7 +51,7 @@ public sealed class DoughBook : IDisposable
         return [.. (await db.Doughs.AsNoTracking().Where(d => d.DeletedAt == null).OrderBy(d => d.Words).Select(d => new { d.Id, d.Name }).ToListAsync()).Select(d => (d.Id, d.Name))];
     }
 
-    /// <summary>A dough, also one that was put away; null when there never was one.</summary>
+    /// <summary>A dough, also one that was put away; null when there never was one, or when it cannot be read, which <see cref="SetAside"/> says.</summary>
     public async Task<StoredDough?> Find(Guid id)
     {
         await using var db = await dbs.CreateDbContextAsync();
@@ -58,7 +63,7 @@ public sealed class DoughBook : IDisposable
     {
         await using var db = await dbs.CreateDbContextAsync();
         return [.. (await db.DoughVersions.AsNoTracking().Where(v => v.DoughId == id).OrderByDescending(v => v.Version).ToListAsync())
-            .Select(v => Read(v.DoughId, v.Version, v.Document, v.SavedAt))];
+            .Select(v => Read(v.DoughId, v.Version, v.Document, v.SavedAt, $"version {v.Version} of a dough")).OfType<StoredDough>()];
     }
 
     /// <summary>Keeps a dough: new under an id nobody used, else as that dough's next version. Saving what is already there changes nothing.</summary>
@@ -79,20 +84,20 @@ public sealed class DoughBook : IDisposable
     private async Task<StoredDough> SaveAlone(Guid id, Dough dough, DateTimeOffset now)
     {
         await using var db = await dbs.CreateDbContextAsync();
-        var text = JsonSerializer.Serialize(dough, Json.Documents);
+        var text = Kinds.Dough.Write(dough);
         var row = await db.Doughs.FindAsync(id);
-        if (row is not null && row.Document == text)
+        if (row is not null && Kinds.Dough.Read(row.Document) is var kept && kept.Has(out var same) && Kinds.Dough.Write(same) == text)
         {
             row.DeletedAt = null;
             await db.SaveChangesAsync();
-            return Read(row);
+            return Read(row)!;
         }
         if (row is null) db.Doughs.Add(row = new() { Id = id, Name = dough.Name, Document = text });
         (row.Name, row.Document, row.Version, row.UpdatedAt, row.DeletedAt) = (dough.Name, text, row.Version + 1, now.UtcDateTime, null);
         row.Words = Composed.Folded(string.Join(' ', dough.Everything.Select(r => r.Ingredient.Name).Prepend(dough.Name).Distinct()));
         db.DoughVersions.Add(new() { DoughId = id, Version = row.Version, Document = text, SavedAt = now.UtcDateTime });
         await db.SaveChangesAsync();
-        return Read(row);
+        return Read(row)!;
     }
 
     /// <summary>Puts a dough away, or takes it out again. False when there is none.</summary>
@@ -108,8 +113,13 @@ public sealed class DoughBook : IDisposable
     /// <inheritdoc/>
     public void Dispose() => writing.Dispose();
 
-    private static StoredDough Read(DoughRow row) => Read(row.Id, row.Version, row.Document, row.UpdatedAt);
+    private StoredDough? Read(DoughRow row) => Read(row.Id, row.Version, row.Document, row.UpdatedAt, row.Name);
 
-    private static StoredDough Read(Guid id, int version, string document, DateTime at) =>
-        new(id, version, JsonSerializer.Deserialize<Dough>(document, Json.Documents)!, new(DateTime.SpecifyKind(at, DateTimeKind.Utc)));
+    private StoredDough? Read(Guid id, int version, string document, DateTime at, string name)
+    {
+        var kept = Kinds.Dough.Read(document);
+        if (kept.Has(out var dough)) return new(id, version, dough, new(DateTime.SpecifyKind(at, DateTimeKind.Utc)));
+        aside.Add(new(Kinds.Dough.Name, $"{id} {version}", name, kept.Problems[0].Reason));
+        return null;
+    }
 }

@@ -30,6 +30,8 @@ internal sealed class BakeRow
     public required string Document { get; set; }
     public DateTime CreatedAt { get; set; }
     public DateTime? ClosedAt { get; set; }
+    // The bake as it was when it closed; null while it is open.
+    public string? Closed { get; set; }
 }
 
 internal sealed class EventRow

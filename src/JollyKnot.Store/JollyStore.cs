@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Security.Cryptography;
 using System.Text;
-using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
@@ -22,15 +21,19 @@ public sealed class JollyStore
         var connection = new SqliteConnectionStringBuilder { DataSource = Path.Combine(folder, "jolly-knot.db"), ForeignKeys = true };
         services.AddDbContextFactory<JollyDb>(o => o.UseSqlite(connection.ToString()));
         services.AddSingleton(s => new JollyStore(s.GetRequiredService<IDbContextFactory<JollyDb>>()));
-        services.AddSingleton(s => new DoughBook(s.GetRequiredService<IDbContextFactory<JollyDb>>()));
-        services.AddSingleton(s => new BakeBook(s.GetRequiredService<IDbContextFactory<JollyDb>>()));
-        services.AddSingleton(s => new Settings(s.GetRequiredService<IDbContextFactory<JollyDb>>()));
+        services.AddSingleton<SetAside>();
+        services.AddSingleton(s => new DoughBook(s.GetRequiredService<IDbContextFactory<JollyDb>>(), s.GetRequiredService<SetAside>()));
+        services.AddSingleton(s => new BakeBook(s.GetRequiredService<IDbContextFactory<JollyDb>>(), s.GetRequiredService<SetAside>(), s.GetService<Closer>()));
+        services.AddSingleton(s => new Settings(s.GetRequiredService<IDbContextFactory<JollyDb>>(), s.GetRequiredService<SetAside>()));
     }
 
     /// <summary>Brings the file up to this version. Write-ahead logging stays on from then; each commit reaches the disk.</summary>
+    /// <exception cref="NotOurBookException">A newer version wrote the file. It is left as it is.</exception>
     public async Task Open()
     {
         await using var db = await dbs.CreateDbContextAsync();
+        var newer = (await db.Database.GetAppliedMigrationsAsync()).Except(db.Database.GetMigrations()).ToList();
+        if (newer.Count > 0) throw new NotOurBookException($"This book was written by a newer Jolly Knot ({newer[0]}). Start that one, or put back a copy made before. Nothing was changed.");
         await db.Database.MigrateAsync();
         await db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode=WAL;");
     }
@@ -40,6 +43,13 @@ public sealed class JollyStore
     {
         await using var db = await dbs.CreateDbContextAsync();
         return await db.Settings.CountAsync() >= 0;
+    }
+
+    /// <summary>Whether nothing was ever kept.</summary>
+    public async Task<bool> IsEmpty()
+    {
+        await using var db = await dbs.CreateDbContextAsync();
+        return !await db.Bakes.AnyAsync() && !await db.Doughs.AnyAsync();
     }
 
     /// <summary>What is kept, in short: the same text as long as nobody told, changed or kept anything.</summary>
@@ -70,27 +80,5 @@ public sealed class JollyStore
     }
 }
 
-/// <summary>Single documents by name, such as the kitchen.</summary>
-public sealed class Settings
-{
-    private readonly IDbContextFactory<JollyDb> dbs;
-
-    internal Settings(IDbContextFactory<JollyDb> dbs) => this.dbs = dbs;
-
-    /// <summary>The document of this name, or null.</summary>
-    public async Task<T?> Get<T>(string key) where T : class
-    {
-        await using var db = await dbs.CreateDbContextAsync();
-        return await db.Settings.FindAsync(key) is { } row ? JsonSerializer.Deserialize<T>(row.Document, Json.Documents) : null;
-    }
-
-    /// <summary>Keeps a document under this name.</summary>
-    public async Task Set<T>(string key, T document)
-    {
-        await using var db = await dbs.CreateDbContextAsync();
-        var text = JsonSerializer.Serialize(document, Json.Documents);
-        if (await db.Settings.FindAsync(key) is { } row) row.Document = text;
-        else db.Settings.Add(new() { Key = key, Document = text });
-        await db.SaveChangesAsync();
-    }
-}
+/// <summary>The file cannot be opened by this version; the message says why and what to do, in one sentence or two.</summary>
+public sealed class NotOurBookException(string message) : Exception(message);

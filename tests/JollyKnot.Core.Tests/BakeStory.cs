@@ -1,5 +1,6 @@
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
@@ -81,7 +82,8 @@ public sealed class BakeStory
             });
         }
         walked.ShouldBe([
-            "paddle", "weigh-1", "weigh-2", "weigh-3", "weigh-4", "weigh-5", "weigh-6", "weigh-7", "start-cycle", "paddle-turns", "check-1",
+            "paddle", "weigh-in-2", "weigh-in-4", "weigh-in-3", "weigh-in-5", "weigh-in-1", "weigh-in-6", "weigh-in-7", "start-cycle",
+            "paddle-turns", "check-1",
             "take-out", "weigh-dough", "divide", "divide", "shape", "start-proof", "oven-on", "look-1", "brush", "load", "turn", "first-look", "unload", "review",
         ]);
         story.State.Status.ShouldBe(BakeStatus.Finished);
@@ -146,7 +148,7 @@ public sealed class BakeStory
     {
         var story = new Story(Spec(SoftRolls, "pan-roll")).Done("start-cycle");
         story.Slot("paddle").State.ShouldBe(StepState.Passed);
-        story.Slot("weigh-3").State.ShouldBe(StepState.Passed);
+        story.Slot("weigh-in-3").State.ShouldBe(StepState.Passed);
         story.Beat.ShouldBe("paddle-turns");
         story.Tell(new Undone(1)).Beat.ShouldBe("paddle");
     }
@@ -265,9 +267,43 @@ public sealed class BakeStory
     }
 
     [Fact]
+    public void A_weigh_in_keeps_its_name_whatever_the_order()
+    {
+        Dictionary<string, string> Names(Machine machine) => Chain.Of(Spec(SoftRolls, "pan-roll") with { Machine = machine }, SoFar.Nothing(Morning)).Steps
+            .Where(s => s.Kind == StepKind.WeighIn).ToDictionary(s => s.Id, s => s.About!.Thing!);
+        var (liquidsFirst, dryFirst) = (Names(Blue with { LoadOrder = LoadOrder.LiquidsFirst }), Names(Blue with { LoadOrder = LoadOrder.DryFirst }));
+        liquidsFirst.Keys.ShouldNotBe(dryFirst.Keys);
+        liquidsFirst.ShouldBe(dryFirst, ignoreOrder: true);
+        liquidsFirst["weigh-in-2"].ShouldBe("whole milk");
+    }
+
+    [Fact]
+    public void A_bake_keeps_the_steps_it_was_laid_out_with_until_its_baker_takes_newer_ones()
+    {
+        // As if washing had come with the second version of the rules.
+        static int Since(StepKind kind) => kind == StepKind.Brush ? 2 : 1;
+        var (spec, nothing) = (Spec(SoftRolls, "pan-roll"), SoFar.Nothing(Morning));
+        spec.Rules.ShouldBe(RuleBook.Version);
+        Steps(spec with { Rules = 1 }, nothing).ShouldNotContain("brush");
+        Steps(spec with { Rules = 2 }, nothing).ShouldContain("brush");
+        var taken = Chain.Of(spec with { Rules = 1 }, nothing with { RulesTaken = 2 }, Since);
+        taken.Steps.Select(s => s.Id).ShouldContain("brush");
+        // What came after it waits for what came before it.
+        Chain.Of(spec with { Rules = 1 }, nothing, Since).Steps.Single(s => s.Id == "load").After.ShouldContain(l => l.Step == "proof");
+        taken.Steps.Single(s => s.Id == "load").After.ShouldContain(l => l.Step == "brush");
+
+        var story = new Story(spec);
+        story.State.NewSteps.ShouldBeEmpty();
+        BakeRules.Refuses(story.State, new RulesTaken(RuleBook.Version) { At = story.Now })!.Field.ShouldBe("rules");
+        BakeRules.Refuses(story.State, new RulesTaken(RuleBook.Version + 1) { At = story.Now })!.Field.ShouldBe("rules");
+
+        static IEnumerable<string> Steps(BakeSpec spec, SoFar soFar) => Chain.Of(spec, soFar, Since).Steps.Select(s => s.Id);
+    }
+
+    [Fact]
     public void What_really_went_in_is_what_is_expected_out()
     {
-        var story = new Story(Spec(SoftRolls, "pan-roll")).Skip("paddle").Tell(new IngredientWeighed("weigh-1", Grams(320)));
+        var story = new Story(Spec(SoftRolls, "pan-roll")).Skip("paddle").Tell(new IngredientWeighed("weigh-in-2", Grams(320)));
         story.State.SoFar.DoughOf(story.Plan.Spec).Grams.ShouldBe(940 * .99 - 6, .01);
     }
 }

@@ -18,7 +18,7 @@ public sealed class DayPictures
         {
             var held = Held(bakes, DayPlan.Of(bakes, Morning));
             var slim = size == 0;
-            var picture = StrandLayout.Of([.. held.Select(b => new Drawn(b.Spec, b.Chain, b.Timetable, b.Spec.ExpectedDough))], new(slim ? 358 : 800 + 200 * size, slim, TimeSpan.FromHours(1)));
+            var picture = StrandLayout.Of([.. held.Select(b => new Drawn(b.Spec, b.Chain.Batches, b.Timetable, b.Spec.ExpectedDough))], new(slim ? 358 : 800 + 200 * size, slim, TimeSpan.FromHours(1)));
             return (held, picture, slim);
         });
 
@@ -60,7 +60,7 @@ public sealed class DayPictures
     public void Two_days_one_over_the_other_show_the_same_hours() =>
         Gen.Select(Days(3), Days(3)).Sample((one, two) =>
         {
-            static ImmutableArray<Drawn> Draw(ImmutableArray<DayBake> bakes) => [.. Held(bakes, DayPlan.Of(bakes, Morning)).Select(b => new Drawn(b.Spec, b.Chain, b.Timetable, b.Spec.ExpectedDough))];
+            static ImmutableArray<Drawn> Draw(ImmutableArray<DayBake> bakes) => [.. Held(bakes, DayPlan.Of(bakes, Morning)).Select(b => new Drawn(b.Spec, b.Chain.Batches, b.Timetable, b.Spec.ExpectedDough))];
             var (a, b) = (Draw(one), Draw(two));
             var frame = new Frame(1248, false, TimeSpan.FromHours(1)) { Shows = StrandLayout.Needed([.. a, .. b]) };
             var (first, second) = (StrandLayout.Of(a, frame), StrandLayout.Of(b, frame));

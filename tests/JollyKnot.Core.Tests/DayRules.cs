@@ -276,7 +276,7 @@ public sealed class DayRules
         var held = Held(RepairCafe, DayPlan.Of(RepairCafe, Morning));
         foreach (var slim in new[] { false, true })
         {
-            var picture = StrandLayout.Of([.. held.Select(b => new Drawn(b.Spec, b.Chain, b.Timetable, b.Spec.ExpectedDough))], new(slim ? 358 : 1248, slim, TimeSpan.Zero));
+            var picture = StrandLayout.Of([.. held.Select(b => new Drawn(b.Spec, b.Chain.Batches, b.Timetable, b.Spec.ExpectedDough))], new(slim ? 358 : 1248, slim, TimeSpan.Zero));
             double X(DateTimeOffset at) => picture.Left + (picture.Right - picture.Left) * ((at - picture.From) / (picture.To - picture.From));
             picture.Taut.Length.ShouldBe(3);
             foreach (var (line, bake) in picture.Taut.Zip(held))

@@ -155,11 +155,11 @@ public sealed class ProofRules
     [Fact]
     public void This_kitchens_places_are_remembered_but_not_believed_at_once()
     {
-        (BakePlan, BakeLog) Past(string place, Seen seen, double after)
+        Lessons Past(string place, Seen seen, double after)
         {
             var story = Story.Proofing(Spec(SoftRolls, "pan-roll", place), 100);
             story.After(after).Tell(new ProofLooked("look-1", seen));
-            return (story.Plan, story.State.Log);
+            return Lessons.Of(story.State);
         }
         var slow = PaceMemory.For(Places.Counter, Enumerable.Repeat(Past("counter", Seen.Third, 40), 8));
         slow.Pace.ShouldBeLessThan(.85);

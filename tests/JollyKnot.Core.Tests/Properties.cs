@@ -128,7 +128,7 @@ public sealed class Properties
         Gen.Select(AnySpec, Gen.Bool).Sample((spec, slim) =>
         {
             var layout = Layout.Of(spec, Morning);
-            var picture = StrandLayout.Of([new(spec, layout.Steps, layout.Timetable, spec.ExpectedDough)], new(slim ? 358 : 1248, slim, TimeSpan.FromHours(1)));
+            var picture = StrandLayout.Of([new(spec, layout.Steps.Batches, layout.Timetable, spec.ExpectedDough)], new(slim ? 358 : 1248, slim, TimeSpan.FromHours(1)));
             picture.Strands[0].Ribbons.ShouldNotBeEmpty();
             foreach (var ribbon in picture.Strands[0].Ribbons)
             {

@@ -150,7 +150,7 @@ public sealed class SmallRules
 
     [Theory]
     [InlineData("pan-roll", "counter", 190, Caution.ChokingAllergen, "paddle")]
-    [InlineData("pan-roll", "counter", 190, Caution.RawDough, "weigh-2")]
+    [InlineData("pan-roll", "counter", 190, Caution.RawDough, "weigh-in-4")]
     [InlineData("pan-roll", "counter", 190, Caution.RawDough, "divide")]
     [InlineData("pan-roll", "counter", 190, Caution.RawDough, "brush")]
     [InlineData("pan-roll", "counter", 190, Caution.MachineHands, "check-1")]
@@ -182,22 +182,24 @@ public sealed class SmallRules
     public void The_record_sets_plan_beside_what_happened()
     {
         var story = Story.Proofing(Spec(SoftRolls, "pan-roll", pieces: 3), 100).Tell(new PartWeighed(1, Grams(290))).Tell(new PartWeighed(3, Grams(320)));
-        var record = BakeRecord.Of(story.State);
-        record.Parts.Select(p => p.Weighed).ShouldBe([290, null, 320]);
-        (record.Even.Single().Evenness.Spread, record.Dough, Math.Round(record.Expected.Grams)).ShouldBe((30, Grams(900), 905));
-        var taken = record.Steps.Single(s => s.Step.Id == "take-out");
-        (taken.Actual - taken.Planned)!.Value.TotalMinutes.ShouldBeInRange(-10, 10);
-        record.Steps.Single(s => s.Step.Id == "paddle").Actual.ShouldBeNull();
-        (record.Stars, record.FinishedAt).ShouldBe((null, null));
+        var (_, title, end, weights, steps, _) = ClosedBake.Of(story.State, "3 pan rolls", step => $"to {step.Id}");
+        title.ShouldBe(new("Workbench soft rolls", "3 pan rolls", Grams(1)));
+        weights.Parts.Select(p => p.Weighed).ShouldBe([290, null, 320]);
+        (weights.Even.Single().Evenness.Spread, weights.Dough, Math.Round(weights.Expected.Grams)).ShouldBe((30, Grams(900), 905));
+        var taken = steps.Single(s => s.Step == "take-out");
+        (taken.Short, taken.Kind, taken.Beat).ShouldBe(("to take-out", "TakeOut", true));
+        (taken.Times.Actual - taken.Times.Planned)!.Value.TotalMinutes.ShouldBeInRange(-10, 10);
+        steps.Single(s => s.Step == "paddle").Times.Actual.ShouldBeNull();
+        (end.Stars, end.At).ShouldBe((null, null));
         story.Skip("review");
-        BakeRecord.Of(story.State).FinishedAt.ShouldBe(story.Now);
+        ClosedBake.Of(story.State, "", step => step.Id).End.At.ShouldBe(story.Now);
     }
 
     [Fact]
     public void A_strand_is_as_thick_as_it_is_heavy_and_opens_into_its_pieces()
     {
         Picture Draw(BakeSpec spec) => Layout.Of(spec, Morning) is var l
-            ? StrandLayout.Of([new(spec, l.Steps, l.Timetable, spec.ExpectedDough)], new(1248, false, TimeSpan.Zero)) : null!;
+            ? StrandLayout.Of([new(spec, l.Steps.Batches, l.Timetable, spec.ExpectedDough)], new(1248, false, TimeSpan.Zero)) : null!;
         double Tube(Picture p) => p.Strands[0].Ribbons[^1].Thickness;
         Tube(Draw(Spec(SoftRolls, "pan-roll"))).ShouldBeGreaterThan(Tube(Draw(Spec(SoftRolls.Scale(.5), "pan-roll"))) * 1.8);
         foreach (var pieces in new[] { 1, 5, 16 }) Draw(Spec(SoftRolls, "pan-roll", pieces: pieces)).Strands[0].Ribbons.Length.ShouldBe(pieces + 1);
@@ -212,7 +214,7 @@ public sealed class SmallRules
     {
         var spec = Spec(PlaitDough, "plait-3", pieces: 1);
         var layout = Layout.Of(spec, Morning);
-        var picture = StrandLayout.Of([new(spec, layout.Steps, layout.Timetable, spec.ExpectedDough)], new(1248, false, TimeSpan.Zero));
+        var picture = StrandLayout.Of([new(spec, layout.Steps.Batches, layout.Timetable, spec.ExpectedDough)], new(1248, false, TimeSpan.Zero));
         var proof = picture.Lanes.Single(l => l.Lane == Lane.Proof);
         var lengths = picture.Strands[0].Ribbons.Where(r => r.Points.Length == 2 && r.Points.All(p => p.Y > proof.Top && p.Y < proof.Top + proof.Height) && r.Points[0].X > 300);
         // Between two crossings every strand is somewhere, and each strand sees every place: it travels.
@@ -228,7 +230,7 @@ public sealed class SmallRules
         var layout = Layout.Of(spec, Morning.AddMinutes(7));
         foreach (var offset in new[] { TimeSpan.Zero, TimeSpan.FromHours(5.5), TimeSpan.FromHours(-3.5) })
         {
-            var picture = StrandLayout.Of([new(spec, layout.Steps, layout.Timetable, spec.ExpectedDough)], new(1248, false, offset));
+            var picture = StrandLayout.Of([new(spec, layout.Steps.Batches, layout.Timetable, spec.ExpectedDough)], new(1248, false, offset));
             picture.Ticks.Length.ShouldBeInRange(3, 16);
             picture.Ticks.ShouldAllBe(t => t.ToOffset(offset).Minute % 30 == 0);
         }

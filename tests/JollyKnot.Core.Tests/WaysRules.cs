@@ -135,12 +135,13 @@ public sealed class WaysRules
         var likely = plan.Spec.Window(plan.Spec.Batches[0].Bread, plan.Spec.Eaches(plan.Spec.ExpectedDough)[0]).Likely;
         BakeLog Baked(double factor) => new([
             new(1, new StepDone("load") { At = Morning.AddHours(3) }), new(2, new StepDone("unload") { At = Morning.AddHours(3) + likely * factor + Chain.UnloadTakes })]);
-        double Pace(params double[] factors) => OvenMemory.Of(factors.Select(f => (plan, Baked(f)))).GetValueOrDefault("wall", 1);
+        Lessons Learned(double factor) => Lessons.Of(BakeState.Of(plan, Baked(factor), Morning.AddHours(5)));
+        double Pace(params double[] factors) => OvenMemory.Of(factors.Select(f => Learned(f))).GetValueOrDefault("wall", 1);
         Pace().ShouldBe(1);
         Pace(1.2).ShouldBeInRange(1.04, 1.12);
         Pace([.. Enumerable.Repeat(1.2, 20)]).ShouldBe(1.2, .02);
         Pace(4).ShouldBe(1);
-        var slow = Layout.Of(plan.Spec with { OvenPaces = OvenMemory.Of([(plan, Baked(1.2)), (plan, Baked(1.2))]) }, Morning);
+        var slow = Layout.Of(plan.Spec with { OvenPaces = OvenMemory.Of([Learned(1.2), Learned(1.2)]) }, Morning);
         slow.Timetable["bake"]!.Step.Length.ShouldBeGreaterThan(likely * 1.05);
     }
 }

@@ -75,10 +75,10 @@ public sealed class BadInput(House house) : IClassFixture<House>
     }
 
     [Theory]
-    [InlineData("""{"type":"ingredient-weighed","step":"weigh-1","mass":-5}""", 400, "event.mass")]
-    [InlineData("""{"type":"ingredient-weighed","step":"weigh-1","mass":1e9}""", 400, "event.mass")]
-    [InlineData("""{"type":"ingredient-weighed","step":"weigh-99","mass":5}""", 400, "event.step")]
-    [InlineData("""{"type":"step-done","step":"weigh-1"}""", 400, "event.type")]
+    [InlineData("""{"type":"ingredient-weighed","step":"weigh-in-2","mass":-5}""", 400, "event.mass")]
+    [InlineData("""{"type":"ingredient-weighed","step":"weigh-in-2","mass":1e9}""", 400, "event.mass")]
+    [InlineData("""{"type":"ingredient-weighed","step":"weigh-in-99","mass":5}""", 400, "event.step")]
+    [InlineData("""{"type":"step-done","step":"weigh-in-2"}""", 400, "event.type")]
     [InlineData("""{"type":"step-done","step":null}""", 400, "step")]
     [InlineData("""{"type":"step-done","step":"paddle","at":"2999-01-01T00:00:00Z"}""", 400, "event.at")]
     [InlineData("""{"type":"step-done","step":"paddle","at":"1999-01-01T00:00:00Z"}""", 400, "event.at")]

@@ -33,7 +33,7 @@ public sealed class DoughBookTests(House house) : IClassFixture<House>
         versions[1]!["formula"]!["total"]!.GetValue<double>().ShouldBe(814);
         (await house.Get("/api/doughs?search=versioned")).Body["total"]!.GetValue<int>().ShouldBe(0);
         // The bake goes on from the dough it was laid out with.
-        (await house.Get($"/api/bakes/{bake}")).Body["steps"]!.AsArray().Count(s => ((string)s!["step"]!).StartsWith("weigh-", StringComparison.Ordinal)).ShouldBe(5);
+        (await house.Get($"/api/bakes/{bake}")).Body["steps"]!.AsArray().Count(s => ((string)s!["step"]!).StartsWith("weigh-in-", StringComparison.Ordinal)).ShouldBe(4);
         (await house.Post($"/api/doughs/{id}/return", new { })).Status.ShouldBe(204);
         (await house.Get("/api/doughs?search=versioned%20PLAIN")).Body["total"]!.GetValue<int>().ShouldBe(1);
     }
@@ -138,7 +138,7 @@ public sealed class DoughBookTests(House house) : IClassFixture<House>
             texts.ShouldContain("Oven on, 428 °F");
             var bake = Guid.NewGuid();
             await house.Post("/api/bakes", new { id = bake, layout = new { doughId = House.Rolls, choice = new { machineId = "blue", ovenId = "wall", placeId = "counter", program = "quick", cuts = new[] { new { familyId = "pretzel" } } } } });
-            var bench = (await house.Get($"/api/bakes/{bake}?step=weigh-1")).Body["beat"]!["phrase"]!;
+            var bench = (await house.Get($"/api/bakes/{bake}?step=weigh-in-2")).Body["beat"]!["phrase"]!;
             (((string)bench["figure"]!["value"]!), (string)bench["figure"]!["unit"]!).ShouldBe(("10.6", "oz"));
             ((string)(await house.Get($"/api/bakes/{bake}?step=start-cycle")).Body["beat"]!["phrase"]!["say"]!).ShouldBe("Start program quick on the blue two-paddle.");
         }

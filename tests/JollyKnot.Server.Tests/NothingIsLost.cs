@@ -23,7 +23,7 @@ public sealed class NothingIsLost
         answers.ShouldAllBe(a => a.Status == 200 || a.Status == 409);
         answers.Where(a => a.Status == 409).ShouldAllBe(a => (int)a.Body["position"]! == 1);
 
-        foreach (var step in new[] { "weigh-1", "weigh-2" }) (await house.Tell(bake, new { type = "ingredient-weighed", step, mass = 50 })).Status.ShouldBe(200);
+        foreach (var step in new[] { "weigh-in-2", "weigh-in-4" }) (await house.Tell(bake, new { type = "ingredient-weighed", step, mass = 50 })).Status.ShouldBe(200);
         var before = (await house.Get($"/api/bakes/{bake}/log")).Body.ToJsonString();
         house.Reopen();
         (await house.Get($"/api/bakes/{bake}/log")).Body.ToJsonString().ShouldBe(before);
@@ -54,7 +54,7 @@ public sealed class NothingIsLost
         var ago = house.Now.AddMinutes(-100);
         object[] story =
         [
-            new { type = "step-done", step = "paddle" }, new { type = "ingredient-weighed", step = "weigh-1", mass = 301.5 },
+            new { type = "step-done", step = "paddle" }, new { type = "ingredient-weighed", step = "weigh-in-2", mass = 301.5 },
             new { type = "step-done", step = "start-cycle", at = ago }, new { type = "step-skipped", step = "paddle-turns" },
             new { type = "dough-checked", step = "check-1", feel = "sticky", water = 0, flour = 10 }, new { type = "dough-taken-out", step = "take-out", feel = "right" },
             new { type = "dough-weighed", step = "weigh-dough", mass = 911 }, new { type = "part-weighed", number = 2, mass = 228 },

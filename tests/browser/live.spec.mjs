@@ -33,7 +33,7 @@ test('two screens on one bake show the same, and only one of two rivals is belie
   for (const screen of [page, other])
     await expect(screen.getByRole('heading', { level: 1 })).toHaveText('Weigh in the whole milk.', { timeout: 2000 });
 
-  const event = { type: 'ingredient-weighed', step: 'weigh-1', mass: 300 };
+  const event = { type: 'ingredient-weighed', step: 'weigh-in-2', mass: 300 };
   const told = crypto.randomUUID();
   const post = (body) => call(server, `/api/bakes/${id}/events`, body);
   expect((await post({ id: told, basedOn: 1, event })).body.again).toBe(false);

@@ -23,6 +23,7 @@ namespace JollyKnot.Core.Bakes;
 [JsonDerivedType(typeof(Reviewed), "reviewed")]
 [JsonDerivedType(typeof(AlarmsHushed), "alarms-hushed")]
 [JsonDerivedType(typeof(Arranged), "arranged")]
+[JsonDerivedType(typeof(RulesTaken), "rules-taken")]
 [JsonDerivedType(typeof(Stopped), "stopped")]
 [JsonDerivedType(typeof(Undone), "undone")]
 public abstract record BakeEvent
@@ -121,6 +122,10 @@ public sealed record Arranged(ImmutableDictionary<string, DateTimeOffset> NotBef
     /// <summary>What it holds the bake to.</summary>
     public Arrangement ToArrangement() => new(NotBefore, HotFrom) { Pins = Pins ?? Arrangement.Free.Pins, Until = Until ?? Arrangement.Free.Until };
 }
+
+/// <summary>The baker takes steps over that came after the bake was laid out.</summary>
+/// <param name="Rules">Up to this version of the rules.</param>
+public sealed record RulesTaken(int Rules) : BakeEvent;
 
 /// <summary>The bake was given up.</summary>
 public sealed record Stopped : BakeEvent;

@@ -55,6 +55,7 @@ public sealed record BakeLog(ImmutableArray<Entry> Entries)
                 ProofLooked e => soFar with { Looks = soFar.Looks.Add((e.Step, at, e.Seen)) },
                 ProbeRead e => soFar with { Probes = soFar.Probes.Add((e.Load, at, e.Core)) },
                 PlaceMeasured e => soFar with { PlaceReadings = soFar.PlaceReadings.SetItem(e.Proof, e.Heat) },
+                RulesTaken e => soFar with { RulesTaken = e.Rules },
                 Arranged e => soFar with { Arranged = e.ToArrangement() },
                 DoughTakenOut { Bulk: { } bulk } => soFar with { Bulk = bulk },
                 _ => soFar,

@@ -44,9 +44,11 @@ public static class BakeRules
             ProbeRead probe => Probed(state, probe, at),
             Arranged e when e.NotBefore is null || e.HotFrom is null || e.NotBefore.Keys.Concat(e.Pins?.Keys ?? []).Concat(e.Until?.Keys ?? []).Any(s => state.Timetable[s] is null) => new("unknown", "notBefore", "This bake has no such step."),
             Arranged e when e.NotBefore.Values.Concat(e.Pins?.Values ?? []).Any(t => t > now + LongestAhead) => new("out-of-range", "notBefore", $"Up to {LongestAhead.TotalDays:0} days ahead."),
+            RulesTaken e when e.Rules <= state.SoFar.RulesOf(state.Plan.Spec) || e.Rules > RuleBook.Version => new("out-of-range", "rules", "There are no such newer rules to take."),
             PlaceMeasured place when !state.Chain.Batches.Any(b => b.Batch.Step("start-proof") == place.Proof) => new("unknown", "proof", "Nothing is set to proof by this step."),
             PlaceMeasured { Heat.Celsius: < -5 or > 120 } => new("out-of-range", "heat", "From −5 to 120 °C is a place for dough, or an oven cooling down."),
-            _ => null,
+            Arranged or PlaceMeasured or RulesTaken or AlarmsHushed or Stopped => null,
+            _ => new("unknown", "type", "This kind of event is not known here."),
         };
     }
 

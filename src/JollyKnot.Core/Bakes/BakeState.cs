@@ -33,6 +33,9 @@ public sealed record BakeState(
     BakePlan Plan, BakeLog Log, SoFar SoFar, ChainOfSteps Chain, Timetable Timetable,
     BakeStatus Status, Slot? Now, ImmutableArray<Slot> Next, ImmutableArray<Slot> Calling)
 {
+    /// <summary>Finished or given up.</summary>
+    public bool IsOver => Status is BakeStatus.Finished or BakeStatus.Stopped;
+
     /// <summary>How many beats are announced after the one now.</summary>
     private const int Announced = 3;
 
@@ -47,7 +50,7 @@ public sealed record BakeState(
         var standing = log.Standing();
         var status = standing.Any(e => e.Event is Stopped) ? BakeStatus.Stopped
             : !table.Slots[^1].IsOpen ? BakeStatus.Finished
-            : standing.Any(e => e.Event is not (Undone or AlarmsHushed or Arranged)) ? BakeStatus.UnderWay
+            : standing.Any(e => e.Event is not (Undone or AlarmsHushed or Arranged or RulesTaken)) ? BakeStatus.UnderWay
             : BakeStatus.Planned;
         var over = status is BakeStatus.Finished or BakeStatus.Stopped;
         var hushed = standing.Where(e => e.Event is AlarmsHushed).Select(e => e.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
@@ -64,6 +67,13 @@ public sealed record BakeState(
 
     /// <summary>The dose that suits a feel, for this batch's flour.</summary>
     public Dose DoseFor(DoughFeel feel) => DoughCheck.For(feel, Plan.Spec.Formula.Flour);
+
+    /// <summary>Steps that came after the bake was laid out, which it would have had its baker taken them over.</summary>
+    public ImmutableArray<Step> NewSteps => Rules == RuleBook.Version ? []
+        : [.. Scheduling.Chain.Of(Plan.Spec, SoFar with { RulesTaken = RuleBook.Version }).Steps.Where(s => s.IsBeat && Timetable[s.Id] is null)];
+
+    /// <summary>The rules whose steps it has.</summary>
+    public int Rules => SoFar.RulesOf(Plan.Spec);
 
     /// <summary>The next moment at which something will call by itself; null when nothing will.</summary>
     public DateTimeOffset? NextCall

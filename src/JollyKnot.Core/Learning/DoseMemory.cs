@@ -1,9 +1,7 @@
 // What was added at the check and how the dough felt, kept with the dough, its flour and the season.
 using System.Collections.Immutable;
-using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Scheduling;
 
 namespace JollyKnot.Core.Learning;
@@ -31,31 +29,19 @@ public sealed record DoseMemory(ImmutableArray<PastDose> Past, Share Lately)
     /// <summary>Looks through past bakes.</summary>
     /// <param name="spec">The bake to come.</param>
     /// <param name="now">Its time, which sets the season.</param>
-    /// <param name="bakes">Past bakes with their logs.</param>
-    public static DoseMemory For(BakeSpec spec, DateTimeOffset now, IEnumerable<(BakeSpec Spec, BakeLog Log)> bakes)
+    /// <param name="past">What past bakes say.</param>
+    public static DoseMemory For(BakeSpec spec, DateTimeOffset now, IEnumerable<Lessons> past)
     {
         ArgumentNullException.ThrowIfNull(spec);
-        ArgumentNullException.ThrowIfNull(bakes);
-        var flour = MainFlour(spec.Dough);
-        var past = bakes.Where(b => MainFlour(b.Spec.Dough) == flour).Select(b => Remembered(b.Spec, b.Log, SameDough(spec, b.Spec))).OfType<PastDose>()
+        ArgumentNullException.ThrowIfNull(past);
+        var flour = DoseLesson.MainFlour(spec.Dough);
+        var doses = past.Select(l => l.Dose).OfType<DoseLesson>().Where(d => d.Flour == flour)
+            .Select(d => new PastDose(d.At, Seasons.Of(d.At), IsSame(spec, d), d.Added, d.Feel, d.OfFlour))
             .OrderByDescending(p => p.SameDough).ThenByDescending(p => p.At).ToImmutableArray();
-        var groups = new[] { past.Where(p => p.SameDough && p.Season == Seasons.Of(now)), past.Where(p => p.SameDough), past };
+        var groups = new[] { doses.Where(p => p.SameDough && p.Season == Seasons.Of(now)), doses.Where(p => p.SameDough), doses };
         var used = groups.Select(g => g.Take(Most).ToList()).FirstOrDefault(g => g.Count > 0);
-        return new([.. past.Take(Most)], Share.FromFraction(used?.Average(p => p.OfFlour.Fraction) ?? 0));
+        return new([.. doses.Take(Most)], Share.FromFraction(used?.Average(p => p.OfFlour.Fraction) ?? 0));
     }
 
-    private static PastDose? Remembered(BakeSpec spec, BakeLog log, bool same)
-    {
-        var standing = log.Standing();
-        var checks = standing.Select(e => e.Event).OfType<DoughChecked>().ToList();
-        if (checks.Count == 0) return null;
-        var added = checks.Aggregate(Dose.None, (sum, c) => new(sum.Water + c.Water, sum.Flour + c.Flour));
-        var out_ = standing.LastOrDefault(e => e.Event is DoughTakenOut);
-        return new(out_?.At ?? standing[^1].At, Seasons.Of(out_?.At ?? standing[^1].At), same, added, (out_?.Event as DoughTakenOut)?.Feel,
-            Share.FromFraction((added.Water - added.Flour) / spec.Formula.Flour));
-    }
-
-    private static bool SameDough(BakeSpec a, BakeSpec b) => a.Source is { } source ? source.Id == b.Source?.Id : a.Dough.Name == b.Dough.Name;
-
-    private static string? MainFlour(Dough dough) => dough.Rows.Where(r => r.Ingredient.Role == Role.Flour).MaxBy(r => r.Mass)?.Ingredient.Name;
+    private static bool IsSame(BakeSpec spec, DoseLesson past) => spec.Source is { } source ? source.Id == past.Dough : spec.Dough.Name == past.Name;
 }

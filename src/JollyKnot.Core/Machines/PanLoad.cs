@@ -45,7 +45,8 @@ public sealed record LoadSchool(bool Bloom = false, bool HoldBack = false)
 /// <param name="Mass">How much goes in now; less than the row where part is held back or bloomed with the yeast.</param>
 /// <param name="Running">What the tared scale shows after it.</param>
 /// <param name="Spot">Where it goes.</param>
-public sealed record PanStep(DoughRow Row, Mass Mass, Mass Running, Spot Spot);
+/// <param name="Number">Which row of the dough it is, 1 for the first: its name, whatever the order.</param>
+public sealed record PanStep(DoughRow Row, Mass Mass, Mass Running, Spot Spot, int Number);
 
 /// <summary>A loaded pan.</summary>
 /// <param name="Steps">In order; add-ins left out.</param>
@@ -69,16 +70,17 @@ public sealed record PanLoad(ImmutableArray<PanStep> Steps, Mass? HeldBack, Mass
         ArgumentNullException.ThrowIfNull(dough);
         ArgumentNullException.ThrowIfNull(machine);
         school ??= LoadSchool.Plain;
-        var rows = dough.Rows.Where(r => !r.AtBeep).OrderBy(r => machine.PlaceInPan(r.Ingredient.Role)).ToList();
-        var main = rows.Where(r => r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass);
-        var yeast = rows.Where(r => r.Ingredient.Role == Role.Yeast).Aggregate(Mass.Zero, (sum, r) => sum + r.Mass);
+        var numbered = dough.Rows.Select((row, i) => (Row: row, Number: i + 1)).Where(n => !n.Row.AtBeep);
+        var rows = numbered.OrderBy(n => machine.PlaceInPan(n.Row.Ingredient.Role)).ToList();
+        var main = rows.Select(n => n.Row).Where(r => r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass);
+        var yeast = rows.Select(n => n.Row).Where(r => r.Ingredient.Role == Role.Yeast).Aggregate(Mass.Zero, (sum, r) => sum + r.Mass);
         var held = school.HoldBack && main is not null ? main.Mass * LoadSchool.HeldBack.Fraction : (Mass?)null;
         var bloom = school.Bloom && main is not null && yeast > Mass.Zero
             ? Mass.FromGrams(Math.Min(yeast.Grams * LoadSchool.BloomLiquid, (main.Mass - (held ?? Mass.Zero)).Grams)) : (Mass?)null;
 
         var (steps, running, corners) = (ImmutableArray.CreateBuilder<PanStep>(), Mass.Zero, 0);
         // Bloomed yeast goes in with its liquid, among the first.
-        foreach (var row in bloom is null ? rows : [.. rows.OrderBy(r => r.Ingredient.Role == Role.Yeast ? -1 : 0)])
+        foreach (var (row, number) in bloom is null ? rows : [.. rows.OrderBy(n => n.Row.Ingredient.Role == Role.Yeast ? -1 : 0)])
         {
             var mass = row.Mass;
             if (ReferenceEquals(row, main)) mass -= (held ?? Mass.Zero) + (bloom ?? Mass.Zero);
@@ -90,7 +92,7 @@ public sealed record PanLoad(ImmutableArray<PanStep> Steps, Mass? HeldBack, Mass
                 Role.Yeast when bloom is null => machine.LoadOrder == LoadOrder.LiquidsFirst ? Spot.Dimple : Spot.Bottom,
                 Role.Salt or Role.Sugar when row.Ingredient.Water < .1 => corners++ % 2 == 0 ? Spot.FirstCorner : Spot.SecondCorner,
                 _ => Spot.Everywhere,
-            }));
+            }, number));
         }
         return new(steps.ToImmutable(), held, bloom, [.. dough.Rows.Where(r => r.AtBeep)]);
     }

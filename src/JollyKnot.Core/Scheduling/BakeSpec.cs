@@ -97,6 +97,9 @@ public sealed record BakeSpec(
     LoadSchool? School = null, Power? Hob = null, Temperature? Boils = null, DoughVersion? Source = null, Mass? ScaleStep = null, Tolerance? Tolerance = null, AfterCycle? After = null,
     TimeSpan? Cold = null, PotSchool Bath = PotSchool.InThePot, PaceBelief? Pace = null, Ways? Ways = null, ImmutableDictionary<string, double>? OvenPaces = null)
 {
+    /// <summary>The rules it was laid out by: it keeps their steps.</summary>
+    public int Rules { get; init; } = 1;
+
     /// <summary>Nights in the fridge as bakers usually have them.</summary>
     public static ImmutableArray<TimeSpan> UsualCold { get; } = [TimeSpan.FromHours(8), TimeSpan.FromHours(10), TimeSpan.FromHours(12), TimeSpan.FromHours(14)];
 
@@ -255,7 +258,7 @@ public sealed record BakeSpec(
             ? problems.ToImmutable()
             : new BakeSpec(dough, machine!, cuts, oven!, place!, room, kitchen.Pot, choice.ReadyBy, choice.School, kitchen.Hob, kitchen.Boils,
                 ScaleStep: kitchen.ScaleStep, Tolerance: kitchen.Tolerance, After: choice.After, Cold: choice.Cold, Bath: choice.Bath ?? PotSchool.InThePot, Ways: choice.Ways)
-            { Timer = choice.Timer, Fresh = choice.Fresh };
+            { Timer = choice.Timer, Fresh = choice.Fresh, Rules = RuleBook.Version };
     }
 
     private static ImmutableArray<Cut> DecideCuts(Mass expected, ImmutableArray<CutChoice> lines, Kitchen kitchen, Oven? oven, ImmutableArray<Problem>.Builder problems)

@@ -61,13 +61,16 @@ public static class Chain
     // And may be fed so much later than planned.
     private static readonly TimeSpan StarterMargin = TimeSpan.FromHours(2);
 
-    /// <summary>Id of the step that weighs in at this place of the pan's order.</summary>
-    public static string WeighStep(int index) => $"weigh-{index + 1}";
+    /// <summary>Id of the step that weighs a row of the dough in: named by what is weighed, so that another order renames nothing.</summary>
+    /// <param name="row">1 for the dough's first row.</param>
+    public static string WeighStep(int row) => $"weigh-in-{row}";
 
     /// <summary>The chain of a bake.</summary>
     /// <param name="spec">What was decided.</param>
     /// <param name="soFar">What has happened.</param>
-    public static ChainOfSteps Of(BakeSpec spec, SoFar soFar)
+    public static ChainOfSteps Of(BakeSpec spec, SoFar soFar) => Of(spec, soFar, RuleBook.Since);
+
+    internal static ChainOfSteps Of(BakeSpec spec, SoFar soFar, Func<StepKind, int> since)
     {
         ArgumentNullException.ThrowIfNull(spec);
         ArgumentNullException.ThrowIfNull(soFar);
@@ -77,7 +80,8 @@ public static class Chain
         var made = ImmutableArray.CreateBuilder<Forecast>(batches.Length);
         foreach (var batch in batches) made.Add(Predict(spec, soFar, batch, eaches[batch.Cut], made));
         var forecasts = made.ToImmutable();
-        var steps = new Steps();
+        var rules = soFar.RulesOf(spec);
+        var steps = new Steps(kind => since(kind) <= rules);
 
         WeighIn(steps, spec);
         Cycle(steps, spec, soFar);
@@ -168,15 +172,16 @@ public static class Chain
     private static void WeighIn(Steps steps, BakeSpec spec)
     {
         var pan = spec.Pan;
+        var first = pan.Steps.IsEmpty ? "start-cycle" : WeighStep(pan.Steps[0].Number);
         if (pan.BloomIn is { } liquid)
         {
             steps.Beat("bloom", StepKind.Bloom, Moment * 2, Ending.Done, Lane.Hands, about: new(spec.Liquid?.Ingredient.Name, liquid, Heat: LiquidTemperature.Bloom.From));
-            steps.Beside("blooms", StepKind.Blooms, LoadSchool.Blooming, new("bloom", Edge.End), WeighStep(0));
+            steps.Beside("blooms", StepKind.Blooms, LoadSchool.Blooming, new("bloom", Edge.End), first);
         }
         if (spec.Machine.Paddles > 0)
             steps.Beat("paddle", StepKind.Paddle, Moment, Ending.Done, Lane.Machine, about: new(spec.Machine.Name, Count: spec.Machine.Paddles));
         for (var i = 0; i < pan.Steps.Length; i++)
-            steps.Beat(WeighStep(i), StepKind.WeighIn, Loading / pan.Steps.Length, Ending.Mass, Lane.Machine, also: [i == 0 && pan.BloomIn is not null ? new("blooms", Edge.End) : null],
+            steps.Beat(WeighStep(pan.Steps[i].Number), StepKind.WeighIn, Loading / pan.Steps.Length, Ending.Mass, Lane.Machine, also: [i == 0 && pan.BloomIn is not null ? new("blooms", Edge.End) : null],
                 about: new(pan.Steps[i].Row.Ingredient.Name, pan.Steps[i].Mass, pan.Steps[i].Running, Spot: pan.Steps[i].Spot));
         steps.Beat("start-cycle", StepKind.StartCycle, Moment, Ending.Done, Lane.Machine, about: new(spec.Machine.Name, Length: spec.Machine.CycleLength + (spec.Timer ?? TimeSpan.Zero)));
 
@@ -185,15 +190,15 @@ public static class Chain
         if (cold.Count > 0 && spec.Timer is null)
         {
             var about = new About(string.Join(" and ", cold.Select(i => i.Name)));
-            steps.InTime("fetch-out", StepKind.FetchOut, WeighStep(0), Moment, [], Resource.Hands, about, calls: true, usefulFor: ComesToRoom - FetchMargin, quiet: true);
-            steps.InTime("comes-to-room", StepKind.ComesToRoom, WeighStep(0), ComesToRoom, [new("fetch-out", Edge.End)], null, about);
+            steps.InTime("fetch-out", StepKind.FetchOut, first, Moment, [], Resource.Hands, about, calls: true, usefulFor: ComesToRoom - FetchMargin, quiet: true);
+            steps.InTime("comes-to-room", StepKind.ComesToRoom, first, ComesToRoom, [new("fetch-out", Edge.End)], null, about);
         }
 
         // Fed the evening before; where there is no evening left, it is taken to be ripe.
         if (pan.Steps.FirstOrDefault(s => s.Row.Ingredient.Role == Role.Starter) is { } starter)
         {
-            steps.InTime("feed-starter", StepKind.FeedStarter, WeighStep(0), Moment * 5, [], Resource.Hands, new(starter.Row.Ingredient.Name, starter.Mass), calls: true, usefulFor: StarterMargin);
-            steps.InTime("starter-ripens", StepKind.StarterRipens, WeighStep(0), StarterRipens, [new("feed-starter", Edge.End)], null, new(starter.Row.Ingredient.Name));
+            steps.InTime("feed-starter", StepKind.FeedStarter, first, Moment * 5, [], Resource.Hands, new(starter.Row.Ingredient.Name, starter.Mass), calls: true, usefulFor: StarterMargin);
+            steps.InTime("starter-ripens", StepKind.StarterRipens, first, StarterRipens, [new("feed-starter", Edge.End)], null, new(starter.Row.Ingredient.Name));
         }
     }
 
@@ -441,7 +446,7 @@ public static class Chain
     private static TimeSpan Longer(TimeSpan a, TimeSpan b) => a > b ? a : b;
 
     // Collects steps; the spine is the dough's own way, each link of it waiting for the one before.
-    private sealed class Steps
+    private sealed class Steps(Func<StepKind, bool> known)
     {
         private readonly ImmutableArray<Step>.Builder made = ImmutableArray.CreateBuilder<Step>();
         private ImmutableArray<string> spine = [];
@@ -460,14 +465,12 @@ public static class Chain
 
         public void Beat(string id, StepKind kind, TimeSpan length, Ending ending, Lane holds, bool calls = false, ImmutableArray<Link?> also = default, About? about = null)
         {
-            Add(new(id, kind, length, AfterSpine(also), ending, holds, [Resource.Hands], Calls: calls, About: about));
-            spine = [id];
+            if (Add(new(id, kind, length, AfterSpine(also), ending, holds, [Resource.Hands], Calls: calls, About: about))) spine = [id];
         }
 
         public void Stretch(string id, StepKind kind, TimeSpan length, Lane holds, string endedBy, Resource? occupies, About? about, TimeSpan? least = null)
         {
-            Add(new(id, kind, length, AfterSpine(default), null, holds, occupies is null ? [] : [occupies], EndedBy: endedBy, About: about) { Least = least });
-            spine = [id];
+            if (Add(new(id, kind, length, AfterSpine(default), null, holds, occupies is null ? [] : [occupies], EndedBy: endedBy, About: about) { Least = least })) spine = [id];
         }
 
         public void Aside(string id, StepKind kind, TimeSpan length, Ending ending, Link after, string pointlessAfter, TimeSpan? usefulFor, About? about) =>
@@ -481,7 +484,13 @@ public static class Chain
         public void Beside(string id, StepKind kind, TimeSpan length, Link after, string endedBy) =>
             Add(new(id, kind, length, [after], EndedBy: endedBy, Occupies: []));
 
-        private void Add(Step step) => made.Add(step with { Batch = batch });
+        // Steps that came after the bake was laid out are left out.
+        private bool Add(Step step)
+        {
+            if (!known(step.Kind)) return false;
+            made.Add(step with { Batch = batch });
+            return true;
+        }
 
         private ImmutableArray<Link> AfterSpine(ImmutableArray<Link?> also) =>
             [.. spine.Select(s => new Link(s, Edge.End)), .. also.IsDefault ? [] : also.OfType<Link>()];

@@ -39,6 +39,16 @@ public sealed record SoFar(
     /// <summary>What the day holds this bake to.</summary>
     public Arrangement Arranged { get; init; } = Arrangement.Free;
 
+    /// <summary>Rules that its baker took over while it was under way; null when none were.</summary>
+    public int? RulesTaken { get; init; }
+
+    /// <summary>The rules whose steps the bake has.</summary>
+    public int RulesOf(BakeSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        return RulesTaken is { } taken && taken > spec.Rules ? taken : spec.Rules;
+    }
+
     /// <summary>Probe readings by the step that loaded, in order.</summary>
     public ImmutableArray<(string Load, DateTimeOffset At, Temperature Core)> Probes { get; init; } = [];
 
@@ -84,7 +94,7 @@ public sealed record SoFar(
         ArgumentNullException.ThrowIfNull(spec);
         if (Dough is { } weighed) return weighed;
         var pan = spec.Pan;
-        var wentIn = pan.Steps.Select((step, i) => WeighedIn.GetValueOrDefault(Chain.WeighStep(i), step.Mass))
+        var wentIn = pan.Steps.Select(step => WeighedIn.GetValueOrDefault(Chain.WeighStep(step.Number), step.Mass))
             .Concat(pan.AddIns.Select(r => r.Mass))
             .Aggregate(Checks.IsEmpty ? pan.HeldBack ?? Mass.Zero : Mass.Zero, (sum, m) => sum + m);
         return Formula.Yield(wentIn + Added.Water + Added.Flour);

@@ -189,7 +189,7 @@ public sealed record About(
     TimeSpan? Length = null, Shaping.Aim? Aim = null, Machines.Spot? Spot = null, Temperature? From = null);
 
 /// <summary>One step of a bake.</summary>
-/// <param name="Id">Unique within the bake and stable while it runs, such as <c>weigh-3</c>.</param>
+/// <param name="Id">Unique within the bake and stable while it runs, such as <c>weigh-in-3</c>.</param>
 /// <param name="Kind">What happens.</param>
 /// <param name="Length">How long it is likely to take.</param>
 /// <param name="After">What it waits for, each of them.</param>

@@ -8,10 +8,17 @@ namespace JollyKnot.Core.Strands;
 
 /// <summary>One bake to draw.</summary>
 /// <param name="Spec">What was decided.</param>
-/// <param name="Chain">Its steps and predictions.</param>
+/// <param name="Forecasts">Each batch as predicted; empty for a bake that is over.</param>
 /// <param name="Timetable">Its steps in time.</param>
 /// <param name="Dough">Its dough.</param>
-public sealed record Drawn(BakeSpec Spec, ChainOfSteps Chain, Timetable Timetable, Mass Dough);
+public sealed record Drawn(BakeSpec Spec, ImmutableArray<Forecast> Forecasts, Timetable Timetable, Mass Dough)
+{
+    /// <summary>What goes into the oven together, in order.</summary>
+    public ImmutableArray<Batch> Batches { get; } = Spec.Batches;
+
+    /// <summary>One piece of each cut.</summary>
+    public ImmutableArray<Mass> Eaches { get; } = Spec.Eaches(Dough);
+}
 
 /// <summary>Lays strands out.</summary>
 public static class StrandLayout
@@ -140,7 +147,7 @@ public static class StrandLayout
 
     private static IEnumerable<Heat> HeatOf(Drawn bake, LaneBox box, Func<DateTimeOffset, double> x, DateTimeOffset end)
     {
-        var (spec, batches) = (bake.Spec, bake.Chain.Batches.Select(b => b.Batch).ToImmutableArray());
+        var (spec, batches) = (bake.Spec, bake.Batches);
         var bottom = box.Top + box.Height;
         double Y(double celsius) => bottom - box.Height * .92 * Math.Clamp((celsius - spec.Room.Celsius) / (260 - spec.Room.Celsius), 0, 1);
         foreach (var own in batches.Where(b => !b.Bread.OnGriddle).GroupBy(b => (b.Bread.Oven, b.Bread.Cold)))
@@ -169,10 +176,10 @@ public static class StrandLayout
 
     private static IEnumerable<WindowMark> WindowOf(Drawn bake, Func<DateTimeOffset, double> x, LaneBox box)
     {
-        foreach (var (batch, proof) in bake.Chain.Batches.Select(b => (b.Batch, b.Proof)))
+        foreach (var (batch, proof) in bake.Forecasts.Select(b => (b.Batch, b.Proof)))
         {
             if (proof.Window is not { } window || bake.Timetable[batch.Step("proof")] is not { } slot || bake.Timetable[batch.Step("load")] is not { IsOpen: true }) continue;
-            yield return new(x(slot.Start + window.Early), x(slot.Start + window.Best), x(slot.Start + window.Late), box.Top + box.Height * (batch.Index + 1) / bake.Chain.Batches.Length - 6);
+            yield return new(x(slot.Start + window.Early), x(slot.Start + window.Best), x(slot.Start + window.Late), box.Top + box.Height * (batch.Index + 1) / bake.Batches.Length - 6);
         }
     }
 
@@ -180,7 +187,7 @@ public static class StrandLayout
         Drawn bake, Func<DateTimeOffset, double> x, Dictionary<Lane, LaneBox> boxes, Func<Lane, double> middle, double thickness, Frame frame)
     {
         var ready = bake.Timetable.Ready;
-        yield return new(LabelKind.Ready, x(ready), middle(Lane.Table), Anchor.Middle, Count: bake.Chain.Batches.Sum(b => b.Batch.Pieces), At: ready);
+        yield return new(LabelKind.Ready, x(ready), middle(Lane.Table), Anchor.Middle, Count: bake.Batches.Sum(b => b.Pieces), At: ready);
         if (frame.Slim) yield break;
         if (bake.Timetable["cycle"] is { } cycle)
         {
@@ -195,13 +202,13 @@ public static class StrandLayout
         {
             // Before the ramp: no dough is in the oven yet, unless it proofs there, which has its own lane.
             var box = boxes[Lane.Oven];
-            yield return new(LabelKind.OvenOn, x(preheat.Start) - 8, box.Top + box.Height - 14, Anchor.End, Heat: bake.Chain.Batches[0].Batch.Bread.Heat, At: on.Start);
+            yield return new(LabelKind.OvenOn, x(preheat.Start) - 8, box.Top + box.Height - 14, Anchor.End, Heat: bake.Batches[0].Bread.Heat, At: on.Start);
         }
         // Several batches share the lane: a window's times would lie on another's strand.
-        if (bake.Chain.Batches.Length > 1) yield break;
+        if (bake.Batches.Length > 1) yield break;
         foreach (var mark in WindowOf(bake, x, boxes[Lane.Proof]))
         {
-            var (start, window) = (bake.Timetable["proof"]!.Start, bake.Chain.Batches[0].Proof.Window!);
+            var (start, window) = (bake.Timetable["proof"]!.Start, bake.Forecasts[0].Proof.Window!);
             // Behind the window, or before it where there is no room.
             var behind = mark.Late + 8 + WindowWords <= frame.Width;
             yield return new(LabelKind.Window, behind ? mark.Late + 8 : mark.Early - 8, boxes[Lane.Proof].Top + boxes[Lane.Proof].Height - 10, behind ? Anchor.Start : Anchor.End, At: start + window.Early, Until: start + window.Late);
@@ -247,9 +254,9 @@ public static class StrandLayout
         public ImmutableArray<Ribbon> Ribbons()
         {
             var ribbons = new List<Ribbon>();
-            var (divided, batches) = (0d, bake.Chain.Batches);
+            var (divided, batches) = (0d, bake.Batches);
             var top = 0d;
-            foreach (var (batch, piece) in batches.Select(b => (b.Batch, b.Piece)))
+            foreach (var (batch, piece) in batches.Select(b => (b, bake.Eaches[b.Cut])))
             {
                 (family, pieces, stays) = (batch.Bread.Family, batch.Pieces, []);
                 share = Math.Clamp(piece * batch.Pieces / bake.Dough, .05, 1);

@@ -6,6 +6,7 @@ using JollyKnot.Core.Strands;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Logbook;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -52,8 +53,9 @@ public static class BakeEndpoints
 
     internal static Drawn Draw(StoredBake bake, HouseClock clock)
     {
+        if (bake.Closed is { } closed) return PastBakes.Draw(bake, closed);
         var state = State(bake, clock);
-        return new(bake.Plan.Spec, state.Chain, state.Timetable, state.SoFar.DoughOf(bake.Plan.Spec));
+        return new(bake.Plan.Spec, state.Chain.Batches, state.Timetable, state.SoFar.DoughOf(bake.Plan.Spec));
     }
 
     private static async Task<Results<Ok<TellAnswer>, ProblemHttpResult>> Tell(Guid id, TellRequest request, BakeBook book, HouseClock clock, KitchenKeeper keeper)

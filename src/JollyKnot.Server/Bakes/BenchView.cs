@@ -163,11 +163,17 @@ public sealed record ShapeView(Form Form, int Strands, Ties.Kind? Tie, Aim Aim, 
     }
 }
 
+/// <summary>Steps that are known since the bake was laid out; it has them once its baker takes them over.</summary>
+/// <param name="Rules">What to take over: the rules up to this version.</param>
+/// <param name="Steps">What they are, in words.</param>
+public sealed record NewSteps(int Rules, ImmutableArray<string> Steps);
+
 /// <summary>A bake at the bench.</summary>
 public sealed record BenchView(
     Guid Id, string Title, string What, BakeStatus Status, int Position, DateTimeOffset Ready, DateTimeOffset PlannedReady,
     Beat? Beat, ImmutableArray<StepLine> Next, ImmutableArray<StepLine> Calling, ImmutableArray<StepLine> Steps,
-    Taken? Undo, Taken? Redo, StationView? Station, ProofView? Proof, CheckView? Check, ShapeView? Shape, InOvenView? InOven, BathView? Bath, ImmutableArray<FinishView> Finish, FirstRise? FirstRise, DisplayShows? Display)
+    Taken? Undo, Taken? Redo, StationView? Station, ProofView? Proof, CheckView? Check, ShapeView? Shape, InOvenView? InOven, BathView? Bath, ImmutableArray<FinishView> Finish, FirstRise? FirstRise, DisplayShows? Display,
+    NewSteps? NewSteps)
 {
     internal static BenchView Of(StoredBake bake, BakeState state, Words words, string? step = null, DoseMemory? memory = null, bool away = false)
     {
@@ -188,7 +194,8 @@ public sealed record BenchView(
             state.Now?.Step is { Kind: StepKind.Shape } shape ? ShapeView.Of(state, shape, words) : null,
             OvenOf(state), state.Now?.Step is { Kind: StepKind.Bath } bath ? BathOf(state, bath) : null, FinishOf(state),
             state.Now?.Step.Kind == StepKind.TakeOut && state.CycleBegan is { } began ? FirstRise.Of(spec.Machine, spec.Formula, state.SoFar.DoughOf(spec), spec.Room, state.SoFar.Now - began) : null,
-            state.SoFar.When("take-out") is null && state.CycleBegan is { } started ? spec.Machine.Shows(started, state.SoFar.Now) : null);
+            state.SoFar.When("take-out") is null && state.CycleBegan is { } started ? spec.Machine.Shows(started, state.SoFar.Now) : null,
+            state.NewSteps is { IsEmpty: false } later ? new(RuleBook.Version, [.. later.Select(s => words.Of(s, spec).Short)]) : null);
     }
 
     /// <summary>What was told, in a few words.</summary>
@@ -208,10 +215,12 @@ public sealed record BenchView(
             StepSkipped e => $"Skipped: {Short(e.Step)}",
             StepEvent e => Short(e.Step),
             Arranged => "The day laid out anew",
+            RulesTaken => "New steps taken over",
+            PartWeighed e => $"Part {e.Number}: {words.Grams(e.Mass)}",
             Stopped => "Bake stopped",
             AlarmsHushed => "Heard",
             Undone e => $"Taken back: no. {e.Position}",
-            _ => "",
+            _ => throw new InvalidOperationException($"No words for {told.GetType().Name}."),
         };
     }
 

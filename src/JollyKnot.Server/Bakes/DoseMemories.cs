@@ -13,5 +13,5 @@ public sealed class DoseMemories(BakeBook book, HouseClock clock)
 
     /// <summary>What is remembered for a bake.</summary>
     public async Task<DoseMemory> For(BakeSpec spec) =>
-        DoseMemory.For(spec, clock.GetUtcNow(), (await book.Closed(Most)).Select(b => (b.Plan.Spec, b.Log)));
+        DoseMemory.For(spec, clock.GetUtcNow(), (await book.Closed(Most)).Select(b => b.Bake.Lessons));
 }

@@ -12,8 +12,8 @@ public sealed class HouseClock : TimeProvider
     /// <summary>Under this name the clock on the wall is registered: the real one, or one that tests set.</summary>
     public const string Wall = "wall";
 
-    /// <summary>The name of the setting it goes on from.</summary>
-    internal const string Key = "clock";
+    /// <summary>What it goes on from.</summary>
+    internal static readonly DocumentKind<Anchor> Kept = new("clock");
 
     private readonly TimeProvider real;
     private readonly DateTimeOffset realThen, houseThen;
@@ -91,11 +91,11 @@ public sealed class HouseClock : TimeProvider
 
     // Where the last clock stands by now; null when there was none.
     private static async Task<DateTimeOffset?> GoneOn(Settings settings, DateTimeOffset now) =>
-        await settings.Get<Anchor>(Key) is { } then ? then.House + (now - then.Real) * then.Speed : null;
+        await settings.Get(Kept) is { } then ? then.House + (now - then.Real) * then.Speed : null;
 
     private static async Task<HouseClock> From(Settings settings, TimeProvider wall, double speed, DateTimeOffset house)
     {
-        await settings.Set(Key, new Anchor(wall.GetUtcNow(), house, speed));
+        await settings.Set(Kept, new Anchor(wall.GetUtcNow(), house, speed));
         return new(speed, wall, house);
     }
 
@@ -103,7 +103,8 @@ public sealed class HouseClock : TimeProvider
 
     private TimeSpan Real(TimeSpan span) => span == Timeout.InfiniteTimeSpan || span == TimeSpan.Zero ? span : span / Speed;
 
-    private sealed record Anchor(DateTimeOffset Real, DateTimeOffset House, double Speed);
+    /// <summary>Where the clock stood.</summary>
+    internal sealed record Anchor(DateTimeOffset Real, DateTimeOffset House, double Speed);
 }
 
 /// <summary>What a screen needs to run the same clock.</summary>

@@ -132,7 +132,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
 
     private static Picture? Drawn(ImmutableArray<Standing> bakes, Frame? frame) => frame is null || bakes.IsEmpty ? null : StrandLayout.Of(ToDraw(bakes), frame);
 
-    private static ImmutableArray<Drawn> ToDraw(ImmutableArray<Standing> bakes) => [.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))];
+    private static ImmutableArray<Drawn> ToDraw(ImmutableArray<Standing> bakes) => [.. bakes.Select(b => new Drawn(b.Day.Spec, b.Day.Chain.Batches, b.Day.Timetable, b.Day.SoFar.DoughOf(b.Day.Spec)))];
 
     private static DayFigures Figures(ImmutableArray<Standing> bakes)
     {

@@ -21,27 +21,17 @@ public sealed record DayWas(ImmutableArray<BakeWas> Bakes, ImmutableArray<DateTi
 /// <summary>Remembers the day before it was last laid out anew; also when the house was stopped in between.</summary>
 public sealed class DayMemory(Settings settings)
 {
-    private const string Key = "day-before";
+    // 2: plans of version 2. There is no going back to a day of version 1.
+    private static readonly DocumentKind<DayWas> Kept = new("day-before", _ => JsonSerializer.SerializeToNode(DayWas.Nothing, Json.Documents)!);
     private DayWas? was;
 
     /// <summary>The day to go back to.</summary>
-    public async Task<DayWas> Get()
-    {
-        try
-        {
-            return was ??= await settings.Get<DayWas>(Key) ?? DayWas.Nothing;
-        }
-        catch (JsonException)
-        {
-            // Kept by a version that wrote plans otherwise: there is no going back to it.
-            return was = DayWas.Nothing;
-        }
-    }
+    public async Task<DayWas> Get() => was ??= await settings.Get(Kept) ?? DayWas.Nothing;
 
     /// <summary>Keeps a day to go back to.</summary>
     public async Task Set(DayWas day)
     {
         was = day;
-        await settings.Set(Key, day);
+        await settings.Set(Kept, day);
     }
 }

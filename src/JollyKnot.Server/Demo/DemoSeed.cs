@@ -16,7 +16,7 @@ namespace JollyKnot.Server.Demo;
 /// </summary>
 public static class DemoSeed
 {
-    private const string Key = "demo";
+    private static readonly DocumentKind<Seeded> Kept = new("demo");
     private static readonly TimeSpan Morning = new(8, 40, 0), Lunch = new(12, 30, 0), Sweet = new(15, 0, 0), Proofed = TimeSpan.FromMinutes(3);
 
     // What the store held when it was seeded.
@@ -27,7 +27,7 @@ public static class DemoSeed
     {
         ArgumentNullException.ThrowIfNull(store);
         ArgumentNullException.ThrowIfNull(settings);
-        if (await settings.Get<Seeded>(Key) is { } seeded && seeded.Held == await Held(store)) await store.Clear(except: [HouseNetwork.Salt]);
+        if (await settings.Get(Kept) is { } seeded && seeded.Held == await Held(store)) await store.Clear(except: [HouseNetwork.Salt.Name]);
     }
 
     /// <summary>When the demo's day begins: at 08:40 on the coming Saturday, or on this one.</summary>
@@ -43,7 +43,7 @@ public static class DemoSeed
     public static async Task Run(IServiceProvider services)
     {
         var (store, settings) = (services.GetRequiredService<JollyStore>(), services.GetRequiredService<Settings>());
-        if (await settings.Get<Seeded>(Key) is not null) return;
+        if (await settings.Get(Kept) is not null || !await store.IsEmpty()) return;
 
         var (doughs, bakes) = (services.GetRequiredService<DoughBook>(), services.GetRequiredService<BakeBook>());
         var now = services.GetRequiredService<HouseClock>().GetUtcNow();
@@ -57,10 +57,10 @@ public static class DemoSeed
         await UnderWay(bakes, now);
         await Cafe(bakes, now);
         await services.GetRequiredService<DayBoard>().Arrange([], quick: true);
-        await settings.Set(Key, new Seeded(await Held(store)));
+        await settings.Set(Kept, new Seeded(await Held(store)));
     }
 
-    private static Task<string> Held(JollyStore store) => store.Held(except: [Key, HouseClock.Key, HouseNetwork.Salt]);
+    private static Task<string> Held(JollyStore store) => store.Held(except: [Kept.Name, HouseClock.Kept.Name, HouseNetwork.Salt.Name]);
 
     // Pretzels: the dough divided, the second proof running for a few minutes.
     private static async Task UnderWay(BakeBook bakes, DateTimeOffset now)

@@ -56,7 +56,7 @@ public static class Door
                 context.Response.Redirect("/");
                 return;
             }
-            await Task.Delay(AfterAWrongOne, wall, context.RequestAborted);
+            await Task.Delay(AfterAWrongOne, context.RequestAborted);
         }
         finally
         {

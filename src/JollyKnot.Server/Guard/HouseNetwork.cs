@@ -10,8 +10,8 @@ namespace JollyKnot.Server.Guard;
 /// <summary>The house network: shut unless asked for with a passphrase; then whoever knows it comes in, and calendars by a key of their own.</summary>
 public sealed class HouseNetwork(Settings settings, IConfiguration configuration)
 {
-    /// <summary>The name of the setting the keys are made with.</summary>
-    internal const string Salt = "house-salt";
+    /// <summary>What the keys are made with.</summary>
+    internal static readonly DocumentKind<string> Salt = new("house-salt");
 
     private const string Passphrase = "JOLLY_PASSPHRASE", Asked = "house";
     private const int Rounds = 200_000, KeyBytes = 32, LeastLetters = 8;
@@ -28,7 +28,7 @@ public sealed class HouseNetwork(Settings settings, IConfiguration configuration
         if (!IsOpen) return;
         var said = configuration[Passphrase];
         if (said is null || said.Length < LeastLetters) throw new ArgumentException($"--{Asked} opens Jolly Knot to the house network: set {Passphrase} to a passphrase of at least {LeastLetters} letters.");
-        var salt = await settings.Get<string>(Salt);
+        var salt = await settings.Get(Salt);
         if (salt is null) await settings.Set(Salt, salt = Convert.ToBase64String(RandomNumberGenerator.GetBytes(KeyBytes)));
         key = Rfc2898DeriveBytes.Pbkdf2(said, Convert.FromBase64String(salt), Rounds, HashAlgorithmName.SHA256, KeyBytes);
     }

@@ -9,19 +9,19 @@ namespace JollyKnot.Server.Kitchens;
 /// <summary>The household's kitchen: kept in the store, a plain one until somebody enters theirs.</summary>
 public sealed class KitchenKeeper(Settings settings)
 {
-    private const string Key = "kitchen";
+    private static readonly DocumentKind<Kitchen> Kept = new("kitchen") { Holds = kitchen => !kitchen.Ovens.IsDefaultOrEmpty && kitchen.Pot is not null };
     private Kitchen? kept;
 
     /// <summary>The words in this kitchen's units.</summary>
     public Words Words { get; private set; } = new(HouseholdUnits.Plain);
 
     /// <summary>The kitchen.</summary>
-    public async Task<Kitchen> Get() => kept ?? Remember(await settings.Get<Kitchen>(Key) ?? Plain);
+    public async Task<Kitchen> Get() => kept ?? Remember(await settings.Get(Kept) ?? Plain);
 
     /// <summary>Keeps a kitchen.</summary>
     public async Task Set(Kitchen kitchen)
     {
-        await settings.Set(Key, kitchen);
+        await settings.Set(Kept, kitchen);
         Remember(kitchen);
     }
 

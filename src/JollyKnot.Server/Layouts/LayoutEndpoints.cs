@@ -129,7 +129,7 @@ public static class LayoutEndpoints
             [.. spec.Dough.Parts.Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces)))], words.Of(memory, spec.Formula.Flour),
             [.. table.Slots.Where(s => s.Step.IsBeat && s.State != StepState.Passed).OrderBy(s => s.Start).Select(s => new StepLine(s.Step.Id, words.Of(s.Step, spec).Short, s.Step.Ending, s.State, s.Start, s.End, null))],
             [.. CautionRules.Of(spec, layout.Steps).Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec))).DistinctBy(c => c.Text)],
-            beside, frame is null ? null : StrandLayout.Of([new(spec, layout.Steps, table, dough)], frame));
+            beside, frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame));
     }
 
     // Two schools for the same bread lie about so far to either side. Bakers' usage.
@@ -184,7 +184,7 @@ public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitc
         }
         var made = BakeSpec.Create(dough, request.Choice, kitchen, now);
         if (!made.Has(out var spec)) return (null, factor, Problems.Bad([.. made.Problems.Select(p => p with { Field = $"{prefix}choice.{p.Field}" })]));
-        var past = (await bakes.Closed(Remembered)).Select(b => (b.Plan, b.Log)).ToList();
+        var past = (await bakes.Closed(Remembered)).Select(b => b.Bake.Lessons).ToList();
         return (Layout.Of(spec with { Source = new(stored.Id, stored.Version), Pace = PaceMemory.For(spec.Place, past), OvenPaces = OvenMemory.Of(past) }, now), factor, null);
     }
 }

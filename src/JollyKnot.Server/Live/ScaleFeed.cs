@@ -17,7 +17,7 @@ public sealed class ScaleFeed(IScale scale, BakeBook book, KitchenKeeper kitchen
 {
     // However often the scale speaks, the screens hear it no oftener than people see.
     private static readonly TimeSpan Pace = TimeSpan.FromMilliseconds(40);
-    private const string AutoKey = "scale-takes-by-itself";
+    private static readonly DocumentKind<Auto> Kept = new("scale-takes-by-itself");
 
     private sealed record Weighing(Guid Bake, BakeState State, Station? Station, Mass? Expected, ImmutableArray<Ballast> Known);
     private sealed record Auto(bool On);
@@ -36,12 +36,12 @@ public sealed class ScaleFeed(IScale scale, BakeBook book, KitchenKeeper kitchen
     public async Task TakeByItself(bool on)
     {
         TakesByItself = on;
-        await settings.Set(AutoKey, new Auto(on));
+        await settings.Set(Kept, new Auto(on));
     }
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        TakesByItself = (await settings.Get<Auto>(AutoKey))?.On ?? false;
+        TakesByItself = (await settings.Get(Kept))?.On ?? false;
         // The bakes are looked at again only when one changed: an idle kitchen costs nothing.
         Weighing? weighing = null;
         void Heard(Guid _) => Volatile.Write(ref changed, true);

@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
-using JollyKnot.Core.Learning;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Server.Bakes;
@@ -36,28 +35,27 @@ public static class LogbookEndpoints
     /// <summary>Maps the logbook.</summary>
     public static void MapLogbook(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/logbook", async (BakeBook book, HouseClock clock) => (await book.Closed(Most)).Select(b => Line(b, clock)).ToImmutableArray()).WithName("logbook");
+        app.MapGet("/api/logbook", async (BakeBook book) => (await book.Closed(Most)).Select(Line).ToImmutableArray()).WithName("logbook");
         app.MapGet("/api/logbook/{id:guid}", async Task<Results<Ok<LogbookPage>, ProblemHttpResult>> (Guid id, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
             await book.Find(id) is { } bake ? TypedResults.Ok(Page(bake, clock, keeper.Words)) : Problems.Missing("bake")).WithName("logbookPage");
     }
 
-    private static LogbookLine Line(StoredBake bake, HouseClock clock)
+    private static LogbookLine Line(PastBake past)
     {
-        var state = BakeEndpoints.State(bake, clock);
-        var (record, late) = (BakeRecord.Of(state), state.Timetable.Ready - bake.Plan.Ready);
-        return new(bake.Id, bake.Plan.Spec.Dough.Name, What(bake), record.Status, record.FinishedAt,
-            late, late.Duration() <= BakeRecord.OnTimeWithin, record.Stars, record.Note, record.Even.IsEmpty ? null : record.Even.Max(e => e.Evenness.Spread), Words.Scale(bake.Plan.Spec.Step));
+        var (title, end, even) = (past.Bake.Title, past.Bake.End, past.Bake.Weights.Even);
+        return new(
+            past.Id, title.Dough, title.Bread, end.Status, end.At, end.Late, end.OnTime, end.Stars, end.Note,
+            even.IsEmpty ? null : even.Max(e => e.Evenness.Spread), Words.Scale(title.ScaleStep));
     }
 
     private static LogbookPage Page(StoredBake bake, HouseClock clock, Words words)
     {
-        var state = BakeEndpoints.State(bake, clock);
-        var (record, spec) = (BakeRecord.Of(state), bake.Plan.Spec);
+        var (past, spec) = (PastBakes.Of(bake, clock, words), bake.Plan.Spec);
+        var (title, end, weights) = (past.Title, past.End, past.Weights);
         return new(
-            bake.Id, spec.Dough.Name, What(bake), record.Status, record.FinishedAt, bake.Plan.Ready, state.Timetable.Ready,
-            [.. record.Steps.Select(s => new StepRecordView(s.Step.Id, words.Of(s.Step, spec).Short, s.Planned, s.Actual, s.State))],
-            record.Dough, record.Expected, record.Parts, StationView.CutsOf(spec, record.Even), Words.Scale(spec.Step), record.Added == Dose.None ? "nothing" : words.Of(record.Added), record.Stars, record.Note, spec.Source);
+            bake.Id, title.Dough, title.Bread, end.Status, end.At, end.PlannedReady, end.Ready,
+            [.. past.Steps.Where(s => s.Beat).Select(s => new StepRecordView(s.Step, s.Short, s.Times.Planned, s.Times.Actual, s.State))],
+            weights.Dough, weights.Expected, weights.Parts, StationView.CutsOf(spec, weights.Even), Words.Scale(title.ScaleStep),
+            weights.Added == Dose.None ? "nothing" : words.Of(weights.Added), end.Stars, end.Note, spec.Source);
     }
-
-    private static string What(StoredBake bake) => Words.Bread(bake.Plan.Spec);
 }

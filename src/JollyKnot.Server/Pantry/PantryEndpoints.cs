@@ -10,12 +10,12 @@ namespace JollyKnot.Server.Pantry;
 /// <summary>The household's pantry, kept in the store.</summary>
 public sealed class PantryKeeper(Settings settings) : IDisposable
 {
-    private const string Key = "pantry";
+    private static readonly DocumentKind<HouseholdPantry> Kept = new("pantry");
     private readonly SemaphoreSlim writing = new(1);
     private HouseholdPantry? kept;
 
     /// <summary>The pantry.</summary>
-    public async Task<HouseholdPantry> Get() => kept ??= await settings.Get<HouseholdPantry>(Key) ?? HouseholdPantry.Plain;
+    public async Task<HouseholdPantry> Get() => kept ??= await settings.Get(Kept) ?? HouseholdPantry.Plain;
 
     /// <summary>Changes the pantry; one change at a time.</summary>
     public async Task<HouseholdPantry> Change(Func<HouseholdPantry, HouseholdPantry> change)
@@ -24,7 +24,7 @@ public sealed class PantryKeeper(Settings settings) : IDisposable
         try
         {
             var changed = change(await Get());
-            await settings.Set(Key, changed);
+            await settings.Set(Kept, changed);
             return kept = changed;
         }
         finally

@@ -1,0 +1,27 @@
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Learning;
+using JollyKnot.Core.Strands;
+using JollyKnot.Server.Bakes;
+using JollyKnot.Server.Clock;
+using JollyKnot.Store;
+
+namespace JollyKnot.Server.Logbook;
+
+/// <summary>Bakes as they were.</summary>
+internal static class PastBakes
+{
+    /// <summary>A bake that is over, with the words shown now.</summary>
+    public static ClosedBake Close(BakeState over, Words words) =>
+        ClosedBake.Of(over, Words.Bread(over.Plan.Spec), step => words.Of(step, over.Plan.Spec).Short);
+
+    /// <summary>A bake as it was when it closed; one that is open, as it stands.</summary>
+    public static ClosedBake Of(StoredBake bake, HouseClock clock, Words words) =>
+        bake.Closed ?? Close(BakeEndpoints.State(bake, clock), words);
+
+    /// <summary>Its strand as it was.</summary>
+    public static Drawn Draw(StoredBake bake, ClosedBake closed)
+    {
+        var dough = closed.Weights.Dough ?? closed.Weights.Expected;
+        return new(bake.Plan.Spec, [], closed.Timetable, dough);
+    }
+}

@@ -1,0 +1,25 @@
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Learning;
+using JollyKnot.Core.Scheduling;
+
+namespace JollyKnot.Store;
+
+/// <summary>The documents of the books. Settings are documents too: each is told where it is used.</summary>
+public static class Kinds
+{
+    /// <summary>A dough. What is kept can be reckoned.</summary>
+    public static DocumentKind<Dough> Dough { get; } = new("dough") { Holds = CanBeReckoned };
+
+    /// <summary>A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan.</summary>
+    public static DocumentKind<BakePlan> Plan { get; } = new("plan", WeighInNames.InPlan) { Holds = plan => !plan.Steps.IsEmpty && !plan.Spec.Cuts.IsEmpty && CanBeReckoned(plan.Spec.Dough) };
+
+    /// <summary>An event of a bake. 2: as the plan's.</summary>
+    public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged);
+
+    /// <summary>A bake that is over, as it was.</summary>
+    public static DocumentKind<ClosedBake> Closed { get; } = new("closed-bake");
+
+    private static bool CanBeReckoned(Dough dough) =>
+        !dough.Rows.IsEmpty && dough.Everything.All(r => r.Mass >= Core.Doughs.Dough.LightestRow && r.Mass.Grams < double.MaxValue) && Formula.Of(dough).Flour.Grams > 0;
+}
