@@ -76,6 +76,7 @@ var app = builder.Build();
 app.UseExceptionHandler(Problems.Handling);
 app.UseStatusCodePages(Problems.Explain);
 app.UseDoor(app.Services.GetRequiredService<HouseNetwork>());
+app.UseApiVersion();
 app.UseResponseCompression();
 app.UseDefaultFiles();
 app.UseStaticFiles(new StaticFileOptions
@@ -107,7 +108,15 @@ app.MapFallbackToFile("index.html");
 if (!describing)
 {
     var store = app.Services.GetRequiredService<JollyStore>();
-    await store.Open();
+    try
+    {
+        await store.Open();
+    }
+    catch (NotOurBookException refused)
+    {
+        await Console.Error.WriteLineAsync(refused.Message);
+        return 1;
+    }
     if (demo) await DemoSeed.BeginAnew(store, app.Services.GetRequiredService<Settings>());
     await app.Services.GetRequiredService<HouseNetwork>().Start();
     await app.Services.GetRequiredService<KitchenKeeper>().Get();
@@ -116,14 +125,15 @@ if (!describing)
     _ = app.Services.GetRequiredService<DayBoard>().Warm();
 }
 app.Run();
+return 0;
 
 async Task<HouseClock> StartClock(IServiceProvider services)
 {
     var (kept, wall) = (services.GetRequiredService<Settings>(), services.GetRequiredKeyedService<TimeProvider>(HouseClock.Wall));
     var told = await services.GetRequiredService<BakeBook>().LastTold();
-    return demo
-        ? await HouseClock.Demo(kept, wall, speed, told, DemoSeed.Begins(wall))
-        : await HouseClock.Household(kept, wall, speed, told);
+    if (!demo) return await HouseClock.Household(kept, wall, speed, told);
+    var isNew = await services.GetRequiredService<JollyStore>().IsEmpty();
+    return await HouseClock.Demo(kept, wall, speed, told, isNew ? DemoSeed.Begins(wall) : wall.GetUtcNow());
 }
 
 /// <summary>The server, named so that tests can start it.</summary>

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Measures;
@@ -232,6 +233,17 @@ public sealed class BakeBook : IDisposable
         }
         Changed?.Invoke(bake);
         return new Told.Kept(basedOn + 1, false);
+    }
+
+    /// <summary>An event as a page of an older version tells it, brought up to this one. One of this version stays as it is.</summary>
+    /// <param name="told">The event.</param>
+    /// <param name="version">The version it is of.</param>
+    /// <param name="bake">The bake it is told to.</param>
+    public static JsonNode BroughtUp(JsonNode told, int version, StoredBake bake)
+    {
+        ArgumentNullException.ThrowIfNull(bake);
+        var spec = new Lazy<JsonNode>(() => JsonSerializer.SerializeToNode(bake.Plan.Spec, Json.Documents)!);
+        return Kinds.Event.BroughtUp(told, version, (from, document) => from == 1 ? WeighInNames.InEvent(document, WeighInNames.Of(spec.Value)) : document);
     }
 
     /// <inheritdoc/>

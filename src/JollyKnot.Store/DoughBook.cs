@@ -94,11 +94,14 @@ public sealed class DoughBook : IDisposable
         }
         if (row is null) db.Doughs.Add(row = new() { Id = id, Name = dough.Name, Document = text });
         (row.Name, row.Document, row.Version, row.UpdatedAt, row.DeletedAt) = (dough.Name, text, row.Version + 1, now.UtcDateTime, null);
-        row.Words = Composed.Folded(string.Join(' ', dough.Everything.Select(r => r.Ingredient.Name).Prepend(dough.Name).Distinct()));
+        row.Words = WordsOf(dough);
         db.DoughVersions.Add(new() { DoughId = id, Version = row.Version, Document = text, SavedAt = now.UtcDateTime });
         await db.SaveChangesAsync();
         return Read(row)!;
     }
+
+    /// <summary>Name and ingredients, folded: what a search looks through.</summary>
+    internal static string WordsOf(Dough dough) => Composed.Folded(string.Join(' ', dough.Everything.Select(r => r.Ingredient.Name).Prepend(dough.Name).Distinct()));
 
     /// <summary>Puts a dough away, or takes it out again. False when there is none.</summary>
     public async Task<bool> PutAway(Guid id, bool away, DateTimeOffset now)

@@ -36,6 +36,19 @@ public sealed class JollyStore
         if (newer.Count > 0) throw new NotOurBookException($"This book was written by a newer Jolly Knot ({newer[0]}). Start that one, or put back a copy made before. Nothing was changed.");
         await db.Database.MigrateAsync();
         await db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode=WAL;");
+        await FoldWords(db);
+    }
+
+    // How words are folded for searching and sorting; raised, those of every dough are folded anew.
+    private const int Folding = 1;
+
+    private static async Task FoldWords(JollyDb db)
+    {
+        if (await db.Database.SqlQueryRaw<int>("SELECT user_version AS Value FROM pragma_user_version").SingleAsync() >= Folding) return;
+        foreach (var row in await db.Doughs.ToListAsync())
+            if (Kinds.Dough.Read(row.Document).Has(out var dough)) row.Words = DoughBook.WordsOf(dough);
+        await db.SaveChangesAsync();
+        await db.Database.ExecuteSqlRawAsync($"PRAGMA user_version={Folding}");
     }
 
     /// <summary>Whether the file answers.</summary>

@@ -1,6 +1,7 @@
 // Writes what this version says of hundreds of bakes and days, to be held against another version's;
-// or a data folder that later versions must open.
+// a data folder that later versions must open; or the shapes of the documents in it.
 using System.Globalization;
+using JollyKnot.Store;
 
 namespace JollyKnot.Recorder;
 
@@ -16,11 +17,15 @@ internal static class Recorder
                 await using (var to = new StreamWriter(file))
                     await new Recording().Write(to, Number(counts, 0, Bakes), Number(counts, 1, Days));
                 return 0;
+            case ["schemas", var folder]:
+                foreach (var kind in DocumentSchemas.In(typeof(Kinds).Assembly).Concat(DocumentSchemas.In(typeof(global::Program).Assembly)))
+                    await File.WriteAllTextAsync(Path.Combine(folder, DocumentSchemas.FileOf(kind)), DocumentSchemas.Of(kind));
+                return 0;
             case ["golden", var folder]:
                 await Golden.Write(folder);
                 return 0;
             default:
-                await Console.Error.WriteLineAsync("usage: record FILE [BAKES [DAYS]] | golden FOLDER");
+                await Console.Error.WriteLineAsync("usage: record FILE [BAKES [DAYS]] | schemas FOLDER | golden FOLDER");
                 return 2;
         }
     }

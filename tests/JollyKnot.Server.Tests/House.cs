@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
+using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Time.Testing;
 
@@ -27,9 +28,13 @@ public sealed class House : IDisposable
     /// <summary>A server started with these settings.</summary>
     public static House With(params (string Key, string Value)[] settings) => new(settings);
 
-    private House((string Key, string Value)[] settings)
+    /// <summary>A household's server on a copy of a data folder.</summary>
+    public static House On(string folder) => new([("demo", "false")], folder);
+
+    private House((string Key, string Value)[] settings, string? folder = null)
     {
         this.settings = settings;
+        if (folder is not null) System.IO.File.Copy(Path.Combine(folder, "jolly-knot.db"), File);
         factory = Open();
         Client = factory.CreateClient();
     }
@@ -48,9 +53,17 @@ public sealed class House : IDisposable
 
     public const string Rolls = "00000001-4a4b-4442-8000-000000000001";
 
-    public void Reopen()
+    /// <summary>Closes the server, and opens it again; in between something may be done to its file.</summary>
+    public void Reopen(Action<SqliteConnection>? meanwhile = null)
     {
         factory.Dispose();
+        if (meanwhile is not null)
+        {
+            SqliteConnection.ClearAllPools();
+            using var db = new SqliteConnection($"Data Source={File};Pooling=False");
+            db.Open();
+            meanwhile(db);
+        }
         factory = Open();
         Client = factory.CreateClient();
     }

@@ -51,8 +51,8 @@ public sealed record Dough
     private static readonly ImmutableArray<string> Caustics = ["lye", "food grade lye", "lye solution", "caustic soda", "sodium hydroxide"];
 
     [JsonConstructor]
-    private Dough(string name, ImmutableArray<DoughRow> rows, ImmutableArray<Part> parts = default, bool byHand = false, string notes = "") =>
-        (Name, Rows, Parts, ByHand, Notes) = (name, rows, parts.IsDefault ? [] : parts, byHand, notes);
+    private Dough(string name, ImmutableArray<DoughRow> rows, ImmutableArray<Part> parts, bool byHand, string notes) =>
+        (Name, Rows, Parts, ByHand, Notes) = (name, rows, parts, byHand, notes);
 
     /// <summary>The baker's name for it.</summary>
     public string Name { get; }

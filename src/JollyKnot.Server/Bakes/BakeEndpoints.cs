@@ -33,9 +33,9 @@ public static class BakeEndpoints
     /// <summary>Maps bakes and their events.</summary>
     public static void MapBakes(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/bakes/{id:guid}", async Task<Results<Ok<BenchView>, ProblemHttpResult>> (Guid id, string? step, BakeBook book, HouseClock clock, KitchenKeeper keeper, DoseMemories memories) =>
+        app.MapGet("/api/bakes/{id:guid}", async Task<Results<Ok<BenchView>, ProblemHttpResult>> (Guid id, string? step, BakeBook book, HouseClock clock, KitchenKeeper keeper, DoseMemories memories, SetAside aside) =>
         {
-            if (await book.Find(id) is not { } bake) return Problems.Missing("bake");
+            if (await book.Find(id) is not { } bake) return Problems.Missing("bake", id, aside);
             var state = State(bake, clock);
             return TypedResults.Ok(BenchView.Of(bake, state, keeper.Words, step, state.Now?.Step.Kind == StepKind.Check ? await memories.For(bake.Plan.Spec) : null));
         })

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Scheduling;
@@ -16,7 +17,8 @@ namespace JollyKnot.Server.Demo;
 /// </summary>
 public static class DemoSeed
 {
-    private static readonly DocumentKind<Seeded> Kept = new("demo");
+    // 2: what the store held. A demo seeded before goes on as it is.
+    private static readonly DocumentKind<Seeded> Kept = new("demo", _ => JsonSerializer.SerializeToNode(new Seeded(""), Json.Documents)!);
     private static readonly TimeSpan Morning = new(8, 40, 0), Lunch = new(12, 30, 0), Sweet = new(15, 0, 0), Proofed = TimeSpan.FromMinutes(3);
 
     // What the store held when it was seeded.

@@ -60,8 +60,8 @@ public static class DoughEndpoints
         app.MapPost("/api/costs", CostOf).WithName("cost");
     }
 
-    private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Find(Guid id, DoughBook book, PantryKeeper pantries) =>
-        await book.Find(id) is { } dough ? TypedResults.Ok(DoughView.Of(dough, await pantries.Get())) : Problems.Missing("dough");
+    private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Find(Guid id, DoughBook book, PantryKeeper pantries, SetAside aside) =>
+        await book.Find(id) is { } dough ? TypedResults.Ok(DoughView.Of(dough, await pantries.Get())) : Problems.Missing("dough", id, aside);
 
     private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Save(Guid id, DoughDraft draft, DoughBook book, PantryKeeper pantries, HouseClock clock)
     {

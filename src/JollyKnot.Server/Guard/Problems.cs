@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using JollyKnot.Core.Measures;
+using JollyKnot.Store;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -16,6 +17,15 @@ public static class Problems
 
     /// <summary>There is none of this name.</summary>
     public static ProblemHttpResult Missing(string what) => Of(StatusCodes.Status404NotFound, [new("unknown", "id", $"There is no such {what}.")]);
+
+    /// <summary>There is none of this name, or one that this version cannot read.</summary>
+    public static ProblemHttpResult Missing(string what, Guid id, SetAside aside)
+    {
+        ArgumentNullException.ThrowIfNull(aside);
+        return aside.All.FirstOrDefault(u => u.Id.StartsWith($"{id}", StringComparison.Ordinal)) is { } unread
+            ? Conflict(new("set-aside", "id", $"This {what} is kept as it is, but cannot be read here: {unread.Reason}"))
+            : Missing(what);
+    }
 
     /// <summary>The bake does not take this now, or somebody else was quicker.</summary>
     public static ProblemHttpResult Conflict(Problem problem, int? position = null) => Of(StatusCodes.Status409Conflict, [problem], position);

@@ -19,6 +19,11 @@ public static class Schemas
             else if (UnitOf(context.JsonTypeInfo.Type) is not null) Number(schema, context.JsonTypeInfo.Type);
             return Task.CompletedTask;
         });
+        options.AddDocumentTransformer((document, _, _) =>
+        {
+            document.Info.Version = ApiVersion.Current.ToString(CultureInfo.InvariantCulture);
+            return Task.CompletedTask;
+        });
         // Which of several a thing is has to be said; the generator leaves that open.
         options.AddDocumentTransformer((document, _, _) =>
         {

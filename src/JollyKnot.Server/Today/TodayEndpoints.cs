@@ -18,7 +18,8 @@ public sealed record NextLine(Guid Bake, string Title, string Step, string Text,
 /// <param name="Room">The kitchen's temperature.</param>
 /// <param name="Bakes">Bakes that are not over, the one that hands are wanted for on top.</param>
 /// <param name="Next">What comes next in all of them.</param>
-public sealed record TodayView(string Name, Temperature Room, ImmutableArray<BenchView> Bakes, ImmutableArray<NextLine> Next);
+/// <param name="SetAside">What is kept but cannot be read by this version.</param>
+public sealed record TodayView(string Name, Temperature Room, ImmutableArray<BenchView> Bakes, ImmutableArray<NextLine> Next, ImmutableArray<Unread> SetAside);
 
 /// <summary>The day over HTTP.</summary>
 public static class TodayEndpoints
@@ -30,7 +31,7 @@ public static class TodayEndpoints
     public static void MapToday(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/clock", (HouseClock clock) => ClockView.Of(clock)).WithName("clock");
-        app.MapGet("/api/today", async (BakeBook book, KitchenKeeper keeper, HouseClock clock) =>
+        app.MapGet("/api/today", async (BakeBook book, KitchenKeeper keeper, HouseClock clock, SetAside aside) =>
         {
             var (kitchen, bakes) = (await keeper.Get(), await book.Open());
             var away = kitchen.Closed(clock.GetUtcNow(), TimeZoneInfo.Local).IsAway(clock.GetUtcNow());
@@ -38,7 +39,8 @@ public static class TodayEndpoints
             var atHand = DayBench.AtHand(states) is { } first ? bakes[first].Id : Guid.Empty;
             return new TodayView(kitchen.Name, kitchen.RoomAt(clock.GetUtcNow()),
                 [.. bakes.Select(b => BakeEndpoints.View(b, clock, keeper.Words, away)).OrderBy(b => b.Id != atHand).ThenBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue)],
-                [.. DayBench.Next(states, Announced).Select(n => states[n.Bake].Plan.Spec is var spec ? new NextLine(bakes[n.Bake].Id, spec.Dough.Name, n.Slot.Step.Id, keeper.Words.Of(n.Slot.Step, spec).Short, n.Slot.Start) : null!)]);
+                [.. DayBench.Next(states, Announced).Select(n => states[n.Bake].Plan.Spec is var spec ? new NextLine(bakes[n.Bake].Id, spec.Dough.Name, n.Slot.Step.Id, keeper.Words.Of(n.Slot.Step, spec).Short, n.Slot.Start) : null!)],
+                aside.All);
         }).WithName("today");
         app.MapPost("/api/today/picture", async Task<Results<Ok<Picture>, NoContent>> (FrameRequest frame, BakeBook book, HouseClock clock) =>
             (await book.Open()).Select(b => BakeEndpoints.Draw(b, clock)).ToImmutableArray() is { Length: > 0 } bakes

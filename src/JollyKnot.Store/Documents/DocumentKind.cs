@@ -4,7 +4,7 @@ using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Store;
 
-/// <summary>Brings a document of one version up to the next.</summary>
+/// <summary>Brings a document of one version up to the next. One that is of the next already stays as it is.</summary>
 /// <param name="document">The older one; may be changed.</param>
 /// <returns>The newer one.</returns>
 public delegate JsonNode Upcast(JsonNode document);
@@ -58,12 +58,7 @@ public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDoc
         {
             var (version, document) = Envelope.Open(text);
             if (version > Version) return Unreadable("It was written by a newer Jolly Knot.");
-            for (var from = version; from < Version; from++)
-            {
-                document = upcasts[from - 1](document);
-                if (also is not null) document = also(from, document);
-            }
-            var read = document.Deserialize<T>(Json.Documents);
+            var read = BroughtUp(document, version, also).Deserialize<T>(Json.Documents);
             return read is not null && Holds(read) ? read : Unreadable("It says what cannot be.");
         }
         catch (Exception broken) when (broken is JsonException or InvalidOperationException or NotSupportedException or ArgumentException or FormatException or NullReferenceException or OverflowException)
@@ -72,10 +67,28 @@ public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDoc
         }
     }
 
+    /// <summary>A document of an older version as this one has it.</summary>
+    /// <param name="document">May be changed.</param>
+    /// <param name="version">Its version.</param>
+    /// <param name="also">As for <see cref="Read"/>.</param>
+    internal JsonNode BroughtUp(JsonNode document, int version, Func<int, JsonNode, JsonNode>? also)
+    {
+        for (var from = version; from < Version; from++)
+        {
+            document = upcasts[from - 1](document);
+            if (also is not null) document = also(from, document);
+        }
+        return document;
+    }
+
     private static Problem Unreadable(string why) => new("unreadable", "", why);
+
+    // How the framework says that a thing is of a type it was not told of.
+    private const string UnknownType = "type discriminator";
 
     private static string Plain(Exception broken) => broken switch
     {
+        JsonException when broken.Message.Contains(UnknownType, StringComparison.Ordinal) => "It holds something this version does not know.",
         JsonException { Path: { Length: > 1 } path } => $"It is damaged at {path.TrimStart('$', '.')}.",
         NotSupportedException => "It holds something this version does not know.",
         _ => "It is damaged.",

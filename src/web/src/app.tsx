@@ -5,6 +5,7 @@ import { BrowserRouter, NavLink, Outlet, Route, Routes } from 'react-router';
 import { api, queries } from './api/client';
 import { span, syncClock } from './api/clock';
 import { startLive, useLive } from './api/live';
+import { useOutdated } from './api/version';
 import { Alarms } from './bench/Alarms';
 import { useUnits } from './parts/units';
 import { tokens, useDark, useStill } from './theme';
@@ -79,6 +80,7 @@ function Shell() {
     <div className="shell">
       <Alarms />
       {!connected && <Offline />}
+      {useOutdated() && <Outdated />}
       {(clock.data?.putBack ?? 0) > 0 && (
         <div className="offline" role="status">
           The computer’s clock was put back {span((clock.data?.putBack ?? 0) * 1000)}. Bakes go on by the second; times shown here
@@ -109,6 +111,18 @@ function Shell() {
           <Outlet />
         </Suspense>
       </main>
+    </div>
+  );
+}
+
+// A page kept open over an update: what it tells is still understood, what was typed is still there afterwards.
+function Outdated() {
+  return (
+    <div className="offline" role="status">
+      Jolly Knot was updated while this page was open. What you typed stays.{' '}
+      <button className="button small" onClick={() => window.location.reload()}>
+        Load it anew
+      </button>
     </div>
   );
 }

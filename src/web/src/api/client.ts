@@ -3,6 +3,7 @@ import { MutationCache, QueryClient, useMutation, useQueryClient } from '@tansta
 import createFetchClient from 'openapi-fetch';
 import createClient from 'openapi-react-query';
 import type { components, paths } from './schema';
+import { version } from './version';
 
 export type Schemas = components['schemas'];
 export type BenchView = Schemas['BenchView'];
@@ -10,6 +11,7 @@ export type BakeEvent = Schemas['BakeEvent'];
 export type Trouble = { title: string; status?: number; field?: string; problems?: Schemas['Problem'][] };
 
 export const http = createFetchClient<paths>({ baseUrl: window.location.origin });
+http.use(version);
 export const api = createClient(http);
 
 export const queries = new QueryClient({

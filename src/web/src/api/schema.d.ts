@@ -839,7 +839,7 @@ export interface components {
              */
             timer?: null | number;
         };
-        BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventArranged"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
+        BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventArranged"] | components["schemas"]["BakeEventRulesTaken"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
         BakeEventAlarmsHushed: {
             /** @enum {string} */
             type: "alarms-hushed";
@@ -972,6 +972,14 @@ export interface components {
             /** Format: date-time */
             at?: null | string;
         };
+        BakeEventRulesTaken: {
+            /** @enum {string} */
+            type: "rules-taken";
+            /** Format: int32 */
+            rules: number;
+            /** Format: date-time */
+            at?: null | string;
+        };
         BakeEventStepDone: {
             /** @enum {string} */
             type: "step-done";
@@ -1093,6 +1101,7 @@ export interface components {
             finish: components["schemas"]["FinishView"][];
             firstRise: null | components["schemas"]["FirstRise"];
             display: null | components["schemas"]["DisplayShows"];
+            newSteps: null | components["schemas"]["NewSteps"];
         };
         BesideView: {
             clashes: components["schemas"]["FindingLine"][];
@@ -2434,6 +2443,11 @@ export interface components {
             /** @default false */
             arrange: boolean;
         };
+        NewSteps: {
+            /** Format: int32 */
+            rules: number;
+            steps: string[];
+        };
         NextLine: {
             /** Format: uuid */
             bake: string;
@@ -3285,6 +3299,7 @@ export interface components {
             room: number;
             bakes: components["schemas"]["BenchView"][];
             next: components["schemas"]["NextLine"][];
+            setAside: components["schemas"]["Unread"][];
         };
         Tolerance: {
             /**
@@ -3302,6 +3317,12 @@ export interface components {
             mass: components["schemas"]["ShownIn"];
             temperature: components["schemas"]["ShownIn"];
             length: components["schemas"]["ShownIn"];
+        };
+        Unread: {
+            kind: string;
+            id: string;
+            name: string;
+            reason: string;
         };
         /** @enum {unknown} */
         Verdict: "empty" | "add" | "good" | "pinch-off";

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type BakeEvent, type BenchView, type Schemas } from '../api/client';
 import { clockTime, span } from '../api/clock';
 import { percent, useUnits } from '../parts/units';
+import { useKept } from '../parts/useKept';
 import { DoughState } from './DoughState';
 
 type Answer = Schemas['Answer'];
@@ -211,9 +212,9 @@ export function StraightAnswers({
   );
 }
 
-export function Review({ told }: { told: (event: Omit<Schemas['BakeEventReviewed'], 'step'>) => void }) {
-  const [stars, setStars] = useState(0);
-  const [note, setNote] = useState('');
+export function Review({ bake, told }: { bake: string; told: (event: Omit<Schemas['BakeEventReviewed'], 'step'>) => void }) {
+  const [stars, setStars, forgetStars] = useKept(`stars/${bake}`, 0);
+  const [note, setNote, forgetNote] = useKept(`note/${bake}`, '');
   return (
     <>
       <div className="answers" role="group" aria-label="Rating">
@@ -240,7 +241,11 @@ export function Review({ told }: { told: (event: Omit<Schemas['BakeEventReviewed
         className="button do"
         disabled={stars === 0}
         style={{ alignSelf: 'start', minWidth: 220 }}
-        onClick={() => told({ type: 'reviewed', stars, note })}
+        onClick={() => {
+          forgetStars();
+          forgetNote();
+          told({ type: 'reviewed', stars, note });
+        }}
       >
         Keep
       </button>

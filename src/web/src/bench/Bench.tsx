@@ -306,7 +306,7 @@ function AtTheBench({
             {(beat.ending === 'look' || beat.ending === 'take-out' || beat.ending === 'yes-no') && (
               <StraightAnswers beat={beat} told={told} proof={bake.proof} firstRise={bake.firstRise} />
             )}
-            {beat.ending === 'review' && <Review told={(e) => told({ ...e, step: beat.step })} />}
+            {beat.ending === 'review' && <Review bake={bake.id} told={(e) => told({ ...e, step: beat.step })} />}
           </>
         )}
         {beat.kind === 'bath' && bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
@@ -320,6 +320,7 @@ function AtTheBench({
               {c}
             </p>
           ))}
+        {bake.newSteps && <NewSteps steps={bake.newSteps} take={send} />}
         {tell.isPending && tell.failureCount > 0 && (
           <p className="offline" role="status">
             Not kept yet: it is sent again until the kitchen server answers.
@@ -543,4 +544,16 @@ function useKeys(keys: { ' ': () => void; Enter: () => void; z: () => void; digi
       void lock?.release();
     };
   }, []);
+}
+
+// Steps that came with an update while the bake was under way: it has them once its baker agrees.
+function NewSteps({ steps, take }: { steps: NonNullable<BenchView['newSteps']>; take: (event: BakeEvent) => void }) {
+  return (
+    <p className="caution" role="status" style={{ margin: 0 }}>
+      Known since this was laid out: {steps.steps.join(', ')}.{' '}
+      <button className="button small" onClick={() => take({ type: 'rules-taken', rules: steps.rules })}>
+        Add them
+      </button>
+    </p>
+  );
 }

@@ -5,6 +5,7 @@ import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { api, http, newId, queries, type Schemas, type Trouble } from '../api/client';
 import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';
+import { useKept, wasTyped } from '../parts/useKept';
 import { useLater } from '../parts/useLater';
 import { ChangeIt } from './ChangeIt';
 import { CostCard } from './CostCard';
@@ -49,10 +50,12 @@ export default function DoughPage() {
 function Editor({ id, first, isTouched }: { id: string | null; first: DoughState; isTouched: boolean }) {
   const navigate = useNavigate();
   const [doughId] = useState(() => id ?? newId());
-  const [dough, setDough] = useState(first);
+  const typed = `dough/${id ?? 'new'}`;
+  const [wasHere] = useState(() => wasTyped(typed));
+  const [dough, setDough, forget] = useKept(typed, first);
   const [before, setBefore] = useState<DoughState | null>(null);
   const [refused, setRefused] = useState<Schemas['Problem'][]>([]);
-  const [touched, setTouched] = useState(isTouched);
+  const [touched, setTouched] = useState(isTouched || wasHere);
   const change = (to: Partial<DoughState>) => {
     setTouched(true);
     setRefused([]);
@@ -80,6 +83,7 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
     const wrong = await keepDough(doughId, draft);
     if (wrong.length > 0) return setRefused(wrong);
     setTouched(false);
+    forget();
     await navigate(then);
   }
 
@@ -145,6 +149,18 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
         {(touched || !id) && (
           <button className="button on-side" disabled={!formula} onClick={() => void keep('/doughs')}>
             Keep
+          </button>
+        )}
+        {touched && wasHere && (
+          <button
+            className="button on-side"
+            onClick={() => {
+              setDough(first);
+              forget();
+              setTouched(isTouched);
+            }}
+          >
+            {id ? 'Back to what is kept' : 'Begin with an empty one'}
           </button>
         )}
         {before && (

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { api, http, newId, queries, type Schemas, type Trouble } from '../api/client';
 import { Field } from '../parts/Field';
 import { useUnits } from '../parts/units';
+import { useKept } from '../parts/useKept';
 import { useLater } from '../parts/useLater';
 import { keepDough } from './DoughPage';
 import type { PartState, Row } from './draft';
@@ -22,9 +23,9 @@ const placesOf = (recipe: Schemas['RecipeView']): Place[] =>
 
 export default function ReadRecipe() {
   const navigate = useNavigate();
-  const [text, setText] = useState('');
-  const [name, setName] = useState<string | null>(null);
-  const [fixes, setFixes] = useState<Record<string, Fix>>({});
+  const [text, setText, forgetText] = useKept('recipe', '');
+  const [name, setName, forgetName] = useKept<string | null>('recipe-name', null);
+  const [fixes, setFixes, forgetFixes] = useKept<Record<string, Fix>>('recipe-fixes', {});
   const [refused, setRefused] = useState<Schemas['Problem'][]>([]);
   const [dropped, setDropped] = useState('');
   const pantry = api.useQuery('get', '/api/pantry', undefined, { staleTime: 60000 });
@@ -67,7 +68,7 @@ export default function ReadRecipe() {
     // Ours, untouched: the very dough.
     if (recipe.exact && !fixed) {
       const wrong = await keepDough(id, { ...recipe.exact, name: name ?? recipe.exact.name });
-      return wrong.length > 0 ? setRefused(wrong) : await navigate(`/doughs/${id}`);
+      return wrong.length > 0 ? setRefused(wrong) : await leave(id);
     }
     const rows = (section: number): Row[] =>
       places
@@ -93,6 +94,11 @@ export default function ReadRecipe() {
     );
     if (wrong.length > 0) return setRefused(wrong);
     await teach();
+    await leave(id);
+  }
+
+  async function leave(id: string) {
+    for (const forget of [forgetText, forgetName, forgetFixes]) forget();
     await navigate(`/doughs/${id}`);
   }
 

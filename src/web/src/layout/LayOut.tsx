@@ -1,12 +1,13 @@
 // A bake laid out on one screen: every choice on the left, what follows from it on the right, at once.
 import { Checkbox, Input, InputNumber, Segmented, Select } from 'antd';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, bakesChanged, http, newId, type Schemas, type Trouble } from '../api/client';
 import { clockTime, calendarDay, freshChoices, houseNow, span, utcOffsetMinutes } from '../api/clock';
 import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';
 import { useUnits } from '../parts/units';
+import { useKept } from '../parts/useKept';
 import { useWidth } from '../parts/useWidth';
 import { PanPicture } from '../shaping/PanPicture';
 import { StrandPicture } from '../strands/StrandPicture';
@@ -33,17 +34,22 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
   const navigate = useNavigate();
   const [bakeId] = useState(newId);
   const [doughId, setDoughId] = useState(first);
-  const [choice, setChoice] = useState<Choice>({
+  const [choice, setChoice, forgetChoice] = useKept<Choice>(`lay-out/${first}`, {
     machineId: kitchen.machines[0]?.id ?? '',
     ovenId: kitchen.ovens[0]?.id ?? '',
     placeId: kitchen.places[0]?.id ?? '',
   });
-  const [cuts, setCuts] = useState<CutChoice[]>([{ familyId: kitchen.families[0]?.id ?? null }]);
+  const [cuts, setCuts, forgetCuts] = useKept<CutChoice[]>(`cuts/${first}`, [{ familyId: kitchen.families[0]?.id ?? null }]);
   const [scaleToFit, setScaleToFit] = useState(false);
   const [scaleToCuts, setScaleToCuts] = useState(false);
   const [failed, setFailed] = useState('');
   const [ref, width] = useWidth<HTMLDivElement>();
   const set = (to: Partial<Choice>) => setChoice((c) => ({ ...c, ...to }));
+  // A time wanted when this was typed may have passed since.
+  useEffect(() => {
+    setChoice((c) => (c.readyBy && Date.parse(c.readyBy) < houseNow() ? { ...c, readyBy: null } : c));
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, for what was typed before
+  }, []);
   const ways = choice.ways ?? usualWays;
   const setWays = (to: Partial<Schemas['Ways']>) => set({ ways: { ...ways, ...to } });
   const school = (to: { bloom?: boolean; holdBack?: boolean }) =>
@@ -72,6 +78,8 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
       return setFailed(
         (error as Trouble | undefined)?.title ?? 'The kitchen server does not answer. Try again; nothing is lost.',
       );
+    forgetChoice();
+    forgetCuts();
     bakesChanged();
     await navigate(choice.readyBy ? '/' : `/bench/${bakeId}`);
   }

@@ -18,6 +18,7 @@ export function Today() {
   const [first, ...others] = data.bakes;
   return (
     <>
+      {data.setAside.length > 0 && <SetAside things={data.setAside} />}
       {first ? <DayPicture bakes={data.bakes} /> : null}
       {first ? <DayBar bake={first} next={data.next} /> : <Empty />}
       {data.bakes.length > 1 && <Troubles />}
@@ -62,6 +63,23 @@ export function Today() {
         </div>
       </section>
     </>
+  );
+}
+
+// Kept, but of no use to this version: said once, in the way of nothing.
+function SetAside({ things }: { things: Schemas['Unread'][] }) {
+  return (
+    <section className="card" aria-label="Set aside">
+      <h2>Set aside</h2>
+      <p className="muted">This version cannot read these. They are kept as they are; everything else goes on.</p>
+      <ul className="lines">
+        {things.map((t) => (
+          <li key={`${t.kind} ${t.id}`}>
+            <b>{t.name}</b> {t.reason}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
