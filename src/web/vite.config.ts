@@ -12,6 +12,6 @@ export default defineConfig({
   build: { chunkSizeWarningLimit: 900 },
   server: {
     host: '127.0.0.1',
-    proxy: { '/api': forward, '/health': forward, '/live': { ...forward, ws: true } },
+    proxy: { '^/(api|health|openapi|docs|house)': forward, '/live': { ...forward, ws: true } },
   },
 });

@@ -8,6 +8,7 @@ using static JollyKnot.Core.Tests.DemoFormulas;
 namespace JollyKnot.Core.Tests;
 
 /// <summary>The picture of any day is true to it, and can be read.</summary>
+[Trait("Near", "Days")]
 public sealed class DayPictures
 {
     private const string Seed = "0002Sqpv1vf9";

@@ -7,6 +7,7 @@ using static JollyKnot.Core.Tests.DemoFormulas;
 namespace JollyKnot.Core.Tests;
 
 /// <summary>What must hold of whole days, whoever laid them out: against the timetables, and against days that are a little different.</summary>
+[Trait("Near", "Days")]
 public sealed class DayProperties
 {
     private const string Seed = "0002Sqpv1vf9";

@@ -11,6 +11,7 @@ using static JollyKnot.Core.Tests.DemoFormulas;
 namespace JollyKnot.Core.Tests;
 
 /// <summary>Several doughs, one oven, one pair of hands.</summary>
+[Trait("Near", "Days")]
 public sealed class DayRules
 {
     internal static readonly Kitchen Full = DemoFormulas.Kitchen with

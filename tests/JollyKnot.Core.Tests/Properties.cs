@@ -12,6 +12,7 @@ using static JollyKnot.Core.Tests.DemoFormulas;
 namespace JollyKnot.Core.Tests;
 
 /// <summary>What must hold for every dough, dividing, proof and log.</summary>
+[Trait("Near", "Bakes")]
 public sealed class Properties
 {
     private static readonly Kitchen GriddleToo = DemoFormulas.Kitchen with { Griddle = new("griddle", "Griddle", TinShape.Tray, Length.FromMillimetres(400), Length.FromMillimetres(260)) };

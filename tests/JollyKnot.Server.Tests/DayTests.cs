@@ -5,6 +5,7 @@ using Ical.Net;
 namespace JollyKnot.Server.Tests;
 
 /// <summary>The day over HTTP, on a real file.</summary>
+[Trait("Near", "Days")]
 public sealed class DayTests : IDisposable
 {
     private readonly House house = new();
