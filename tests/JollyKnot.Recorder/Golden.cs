@@ -18,9 +18,22 @@ internal static class Golden
     // Which of the demo's doughs becomes a family; soft rolls where nothing is said.
     private static readonly Dictionary<string, int> DoughOf = new()
     {
-        ["crusty-roll"] = 7, ["baton"] = 7, ["pretzel"] = 2, ["plait-3"] = 3, ["plait-4"] = 3, ["plait-6"] = 3, ["coil"] = 10,
-        ["pocket-flatbread"] = 4, ["griddle-flatbread"] = 4, ["round-bun"] = 5, ["long-bun"] = 5, ["knot"] = 6, ["griddle-round"] = 8,
-        ["tray-bread"] = 9, ["filled-loaf"] = 11, ["tin-loaf"] = 10,
+        ["crusty-roll"] = 7,
+        ["baton"] = 7,
+        ["pretzel"] = 2,
+        ["plait-3"] = 3,
+        ["plait-4"] = 3,
+        ["plait-6"] = 3,
+        ["coil"] = 10,
+        ["pocket-flatbread"] = 4,
+        ["griddle-flatbread"] = 4,
+        ["round-bun"] = 5,
+        ["long-bun"] = 5,
+        ["knot"] = 6,
+        ["griddle-round"] = 8,
+        ["tray-bread"] = 9,
+        ["filled-loaf"] = 11,
+        ["tin-loaf"] = 10,
     };
 
     // A bake is left where the bench asks for each of these.
