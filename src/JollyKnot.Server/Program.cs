@@ -117,7 +117,6 @@ if (!describing)
         await Console.Error.WriteLineAsync(refused.Message);
         return 1;
     }
-    if (demo) await DemoSeed.BeginAnew(store, app.Services.GetRequiredService<Settings>());
     await app.Services.GetRequiredService<HouseNetwork>().Start();
     await app.Services.GetRequiredService<KitchenKeeper>().Get();
     await app.Services.GetRequiredService<BakeBook>().CloseOld(app.Services.GetRequiredService<HouseClock>().GetUtcNow());
@@ -130,10 +129,9 @@ return 0;
 async Task<HouseClock> StartClock(IServiceProvider services)
 {
     var (kept, wall) = (services.GetRequiredService<Settings>(), services.GetRequiredKeyedService<TimeProvider>(HouseClock.Wall));
+    var begins = demo ? await DemoSeed.BeginsAnew(services.GetRequiredService<JollyStore>(), kept, wall) : null;
     var told = await services.GetRequiredService<BakeBook>().LastTold();
-    if (!demo) return await HouseClock.Household(kept, wall, speed, told);
-    var isNew = await services.GetRequiredService<JollyStore>().IsEmpty();
-    return await HouseClock.Demo(kept, wall, speed, told, isNew ? DemoSeed.Begins(wall) : wall.GetUtcNow());
+    return demo ? await HouseClock.Demo(kept, wall, speed, told, begins) : await HouseClock.Household(kept, wall, speed, told);
 }
 
 /// <summary>The server, named so that tests can start it.</summary>

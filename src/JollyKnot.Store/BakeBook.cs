@@ -48,6 +48,7 @@ public sealed class BakeBook : IDisposable
     private readonly SemaphoreSlim writing = new(1);
     // One process owns the file, so what was read stays true until this writes.
     private readonly ConcurrentDictionary<Guid, StoredBake> read = new();
+    private readonly ConcurrentDictionary<Guid, PastBake> past = new();
 
     internal BakeBook(IDbContextFactory<JollyDb> dbs, SetAside aside, Closer? close)
     {
@@ -89,8 +90,6 @@ public sealed class BakeBook : IDisposable
             if (past.TryGetValue(row.Id, out var known) || AsPast(row.Id, row.Closed!, out known)) bakes.Add(known!);
         return bakes;
     }
-
-    private readonly ConcurrentDictionary<Guid, PastBake> past = new();
 
     private bool AsPast(Guid id, string document, out PastBake? bake)
     {

@@ -288,6 +288,7 @@ public sealed class BakeStory
         Steps(spec with { Rules = 2 }, nothing).ShouldContain("brush");
         var taken = Chain.Of(spec with { Rules = 1 }, nothing with { RulesTaken = 2 }, Since);
         taken.Steps.Select(s => s.Id).ShouldContain("brush");
+        new BakeLog([new(1, new RulesTaken(2) { At = Morning }), new(2, new Undone(1) { At = Morning })]).SoFar(spec, Morning).RulesTaken.ShouldBeNull();
         // What came after it waits for what came before it.
         Chain.Of(spec with { Rules = 1 }, nothing, Since).Steps.Single(s => s.Id == "load").After.ShouldContain(l => l.Step == "proof");
         taken.Steps.Single(s => s.Id == "load").After.ShouldContain(l => l.Step == "brush");

@@ -147,13 +147,16 @@ internal static class Golden
             await Must(house.Put("/api/scale/auto", new { on = true }));
         }
 
+        // Told only where there are newer rules than a bake was laid out by.
+        private const string NewerRules = "rules-taken";
+
         // Chance may have left out a kind of event.
         private async Task TellWhatIsMissing()
         {
             var told = new HashSet<string>();
             foreach (var bake in await Bakes(house)) told.UnionWith((await Log(house, bake)).Select(e => e["event"]!["type"]!.ToString()));
             var missing = typeof(BakeEvent).GetCustomAttributes<JsonDerivedTypeAttribute>()
-                .Select(a => (string)a.TypeDiscriminator!).Where(t => !told.Contains(t)).ToList();
+                .Select(a => (string)a.TypeDiscriminator!).Where(t => !told.Contains(t) && t != NewerRules).ToList();
             if (missing.Count > 0) throw new InvalidOperationException($"No bake was told of {string.Join(", ", missing)}.");
         }
 

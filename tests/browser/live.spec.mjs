@@ -109,6 +109,57 @@ test('a body of fifty megabytes is refused before it is read', async ({ server }
   });
 });
 
+test('a page kept open over an update asks to be loaded anew, and what was typed is still there', async ({ page, server }) => {
+  await page.visit('/doughs/new');
+  await page.getByLabel('Name', { exact: true }).fill('Rivet rolls');
+  await page.getByLabel('Ingredient 1', { exact: true }).fill('strong white flour');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Grams 1', { exact: true }).fill('312');
+  await page.getByLabel('Method and notes').fill('Second attempt.');
+  // As if the server had been updated meanwhile.
+  await page.route('**/api/clock', async (route) => {
+    const answer = await route.fetch();
+    await route.fulfill({ response: answer, headers: { ...answer.headers(), 'jolly-knot-version': '99' } });
+  });
+  await server.pass(1);
+  const updated = page.getByText(/was updated while this page was open/);
+  await expect(updated).toBeVisible();
+  await accessible(page);
+  await page.unroute('**/api/clock');
+  await page.getByRole('button', { name: 'Load it anew' }).click();
+  await expect(updated).toBeHidden();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Rivet rolls');
+  await expect(page.getByLabel('Grams 1', { exact: true })).toHaveValue('312');
+  await expect(page.getByLabel('Method and notes')).toHaveValue('Second attempt.');
+  // Another page and back, too; then it is kept, and the next one begins empty.
+  await page.getByRole('link', { name: 'Kitchen' }).click();
+  await page.goBack();
+  await expect(page.getByLabel('Grams 1', { exact: true })).toHaveValue('312');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Rivet rolls' })).toBeVisible();
+  await page.visit('/doughs/new');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('');
+});
+
+test('what cannot be read is set aside on the first page, and everything else goes on', async ({ page }) => {
+  await page.route('**/api/today', async (route) => {
+    const answer = await route.fetch();
+    const today = await answer.json();
+    const unread = {
+      kind: 'plan',
+      id: crypto.randomUUID(),
+      name: 'Lamp-cord loaf',
+      reason: 'Event 4: It was written by a newer Jolly Knot.',
+    };
+    await route.fulfill({ response: answer, json: { ...today, setAside: [unread] } });
+  });
+  await page.visit('/');
+  const aside = page.getByRole('region', { name: 'Set aside' });
+  await expect(aside).toContainText('Lamp-cord loaf Event 4: It was written by a newer Jolly Knot.');
+  await expect(page.getByRole('link', { name: /^To the bench/ })).toBeVisible();
+  await accessible(page);
+});
+
 test.describe('a dark phone, and keys alone', () => {
   test.use({ viewport: { width: 390, height: 844 }, colorScheme: 'dark' });
 

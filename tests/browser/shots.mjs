@@ -3,12 +3,13 @@ import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { chromium } from '@playwright/test';
 import { choose } from './house.mjs';
-import { flags, Server } from './server.mjs';
+import roof, { flags, Server } from './server.mjs';
 
 const only = process.argv.slice(2);
 const folder = resolve(import.meta.dirname, '../../docs/screenshots');
 mkdirSync(folder, { recursive: true });
-const server = await new Server(5391).start();
+const close = await roof();
+const server = await new Server(5391, { alone: false }).start();
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: flags,
@@ -61,7 +62,7 @@ async function dividing(cuts, weighed) {
     id,
     layout: { doughId: rolls, choice: { machineId: 'blue', ovenId: 'wall', placeId: 'counter', cuts } },
   });
-  const cycle = new Date(Date.now() - 97 * 60000).toISOString();
+  const cycle = server.ago(97);
   await tell(id, { type: 'step-done', step: 'start-cycle', at: cycle });
   await tell(id, { type: 'dough-taken-out', step: 'take-out', feel: 'right' });
   await tell(id, { type: 'dough-weighed', step: 'weigh-dough', mass: 911 });
@@ -74,7 +75,7 @@ async function shot(name, path, { size = [1280, 800], dark = false, before, full
   const page = await browser.newPage({
     viewport: { width: size[0], height: size[1] },
     colorScheme: dark ? 'dark' : 'light',
-    timezoneId: 'UTC',
+    timezoneId: 'Europe/Berlin',
     locale: 'en-GB',
   });
   page.on('console', (m) => ['error', 'warning'].includes(m.type()) && console.log(name, m.text()));
@@ -89,7 +90,7 @@ async function shot(name, path, { size = [1280, 800], dark = false, before, full
 
 try {
   const today = await api('/api/today');
-  const pretzels = today.bakes[0].id;
+  const pretzels = today.bakes.find((b) => b.title === 'Spanner pretzels').id;
   const book = await api('/api/logbook');
   await shot('today', '/');
   await shot('bench-sheet', '/day/sheet', { full: true });
@@ -129,7 +130,7 @@ try {
       choice: { machineId: 'blue', ovenId: 'wall', placeId: 'counter', cuts: [{ familyId: 'pan-roll' }] },
     },
   });
-  await tell(checked, { type: 'step-done', step: 'start-cycle', at: new Date(Date.now() - 26.2 * 60000).toISOString() });
+  await tell(checked, { type: 'step-done', step: 'start-cycle', at: server.ago(26.2) });
   await tell(checked, { type: 'step-skipped', step: 'paddle-turns' });
   await tell(checked, { type: 'alarms-hushed' });
   await shot('dough-check', `/bench/${checked}`, {
@@ -160,7 +161,7 @@ try {
       },
     }).then(() => bake);
   };
-  const ago = (minutes) => new Date(Date.now() - minutes * 60000).toISOString();
+  const ago = (minutes) => server.ago(minutes);
   const plaited = await make('plait-3', 2, '00000003-4a4b-4442-8000-000000000003');
   await tell(plaited, { type: 'dough-weighed', step: 'weigh-dough', mass: 833, at: ago(90) });
   await tell(plaited, { type: 'step-done', step: 'load', at: ago(17) });
@@ -178,7 +179,7 @@ try {
   await shot('pot', `/bench/${boiled}`, {
     before: async (page) => {
       await page.getByRole('button', { name: /The first are in/ }).click();
-      await page.waitForTimeout(4000);
+      await server.pass(0.3);
     },
   });
   await tell(boiled, { type: 'stopped' });
@@ -193,6 +194,7 @@ try {
     [57, 56, 58, 57],
   );
   await api('/api/scale/put', { mass: 64 });
+  await server.pass(0.1);
   await shot('scale-station', `/bench/${id}`);
   await tell(id, { type: 'stopped' });
   // Two more wanted at the very same time.
@@ -203,4 +205,5 @@ try {
 } finally {
   await browser.close();
   await server.stop();
+  close();
 }

@@ -77,16 +77,16 @@ public sealed class HouseClock : TimeProvider
         return await From(settings, wall, speed, house);
     }
 
-    /// <summary>The demo's clock: it begins where it is told to, and runs on from there, whatever the wall says.</summary>
+    /// <summary>The demo's clock: it begins where it is told to, or runs on from where it was, whatever the wall says.</summary>
     /// <param name="settings">Where the last one is kept.</param>
     /// <param name="wall">The clock on the wall.</param>
     /// <param name="speed">House seconds per real second; over 0.</param>
     /// <param name="told">When the last thing was told; null when nothing was.</param>
-    /// <param name="begins">When it begins, the first time.</param>
-    public static async Task<HouseClock> Demo(Settings settings, TimeProvider wall, double speed, DateTimeOffset? told, DateTimeOffset begins)
+    /// <param name="begins">When it begins; null when it goes on.</param>
+    public static async Task<HouseClock> Demo(Settings settings, TimeProvider wall, double speed, DateTimeOffset? told, DateTimeOffset? begins)
     {
-        var house = await GoneOn(settings, wall.GetUtcNow()) ?? begins;
-        return await From(settings, wall, speed, Later(told, house));
+        var now = wall.GetUtcNow();
+        return await From(settings, wall, speed, begins ?? Later(told, await GoneOn(settings, now) ?? now));
     }
 
     // Where the last clock stands by now; null when there was none.

@@ -18,27 +18,27 @@ namespace JollyKnot.Server.Demo;
 public static class DemoSeed
 {
     // 2: what the store held. A demo seeded before goes on as it is.
-    private static readonly DocumentKind<Seeded> Kept = new("demo", _ => JsonSerializer.SerializeToNode(new Seeded(""), Json.Documents)!);
+    private static readonly DocumentKind<Seeded> Kept = new("demo", _ => JsonSerializer.SerializeToNode(new Seeded("", default), Json.Documents)!);
     private static readonly TimeSpan Morning = new(8, 40, 0), Lunch = new(12, 30, 0), Sweet = new(15, 0, 0), Proofed = TimeSpan.FromMinutes(3);
 
-    // What the store held when it was seeded.
-    private sealed record Seeded(string Held);
+    // What the store held when it was seeded, and when its day began.
+    private sealed record Seeded(string Held, DateTimeOffset Began);
 
-    /// <summary>Empties a store that nobody has touched since it was seeded, so that its Saturday begins anew. Before the clock starts.</summary>
-    public static async Task BeginAnew(JollyStore store, Settings settings)
+    /// <summary>When the demo's day begins, where it begins anew: at 08:40 on the coming Saturday, or on this one. Null when somebody told it something: it goes on.</summary>
+    /// <param name="store">Emptied when its day was another Saturday.</param>
+    /// <param name="settings">What is remembered of the seeding.</param>
+    /// <param name="wall">The clock on the wall.</param>
+    public static async Task<DateTimeOffset?> BeginsAnew(JollyStore store, Settings settings, TimeProvider wall)
     {
         ArgumentNullException.ThrowIfNull(store);
         ArgumentNullException.ThrowIfNull(settings);
-        if (await settings.Get(Kept) is { } seeded && seeded.Held == await Held(store)) await store.Clear(except: [HouseNetwork.Salt.Name]);
-    }
-
-    /// <summary>When the demo's day begins: at 08:40 on the coming Saturday, or on this one.</summary>
-    /// <param name="wall">The clock on the wall.</param>
-    public static DateTimeOffset Begins(TimeProvider wall)
-    {
         ArgumentNullException.ThrowIfNull(wall);
         var today = TimeZoneInfo.ConvertTime(wall.GetUtcNow(), TimeZoneInfo.Local).Date;
-        return At(today.AddDays((DayOfWeek.Saturday - today.DayOfWeek + 7) % 7), Morning);
+        var saturday = At(today.AddDays((DayOfWeek.Saturday - today.DayOfWeek + 7) % 7), Morning);
+        if (await store.IsEmpty()) return saturday;
+        if (await settings.Get(Kept) is not { } seeded || seeded.Held != await Held(store)) return null;
+        if (TimeZoneInfo.ConvertTime(seeded.Began, TimeZoneInfo.Local).Date != TimeZoneInfo.ConvertTime(saturday, TimeZoneInfo.Local).Date) await store.Clear(except: [HouseNetwork.Salt.Name]);
+        return saturday;
     }
 
     /// <summary>Seeds an empty store.</summary>
@@ -59,7 +59,7 @@ public static class DemoSeed
         await UnderWay(bakes, now);
         await Cafe(bakes, now);
         await services.GetRequiredService<DayBoard>().Arrange([], quick: true);
-        await settings.Set(Kept, new Seeded(await Held(store)));
+        await settings.Set(Kept, new Seeded(await Held(store), now));
     }
 
     private static Task<string> Held(JollyStore store) => store.Held(except: [Kept.Name, HouseClock.Kept.Name, HouseNetwork.Salt.Name]);
