@@ -1,8 +1,11 @@
 // Times whole days: seeded random ones of so many doughs, ordinary and tight, by the quick plan and by the solver.
 using System.Collections.Immutable;
 using System.Diagnostics;
+using JollyKnot.Core.Days;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using JollyKnot.Server.Demo;
 
 internal static class Days

@@ -6,6 +6,7 @@ using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using Microsoft.EntityFrameworkCore;
 
 namespace JollyKnot.Store;

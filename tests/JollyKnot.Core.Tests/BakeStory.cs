@@ -2,8 +2,10 @@ using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using static JollyKnot.Core.Tests.DemoFormulas;
 
 namespace JollyKnot.Core.Tests;

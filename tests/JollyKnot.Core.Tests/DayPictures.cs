@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
 using CsCheck;
+using JollyKnot.Core.Days;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using static JollyKnot.Core.Tests.DayRules;
 using static JollyKnot.Core.Tests.DemoFormulas;
@@ -15,7 +17,7 @@ public sealed class DayPictures
 
     // A day as it is held, drawn on a phone, a tablet or a laptop.
     private static readonly Gen<(ImmutableArray<DayBake> Day, Picture Picture, bool Slim)> Drawings =
-        Gen.Select(Days(4), Gen.Int[0, 3]).Select((bakes, size) =>
+        Gen.Select(SomeDays(4), Gen.Int[0, 3]).Select((bakes, size) =>
         {
             var held = Held(bakes, DayPlan.Of(bakes, Morning));
             var slim = size == 0;
@@ -59,7 +61,7 @@ public sealed class DayPictures
 
     [Fact]
     public void Two_days_one_over_the_other_show_the_same_hours() =>
-        Gen.Select(Days(3), Days(3)).Sample((one, two) =>
+        Gen.Select(SomeDays(3), SomeDays(3)).Sample((one, two) =>
         {
             static ImmutableArray<Drawn> Draw(ImmutableArray<DayBake> bakes) => [.. Held(bakes, DayPlan.Of(bakes, Morning)).Select(b => new Drawn(b.Spec, b.Chain.Batches, b.Timetable, b.Spec.ExpectedDough))];
             var (a, b) = (Draw(one), Draw(two));

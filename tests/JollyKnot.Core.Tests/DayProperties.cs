@@ -1,6 +1,9 @@
 using System.Collections.Immutable;
 using CsCheck;
+using JollyKnot.Core.Days;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using static JollyKnot.Core.Tests.DayRules;
 using static JollyKnot.Core.Tests.DemoFormulas;
 
@@ -14,7 +17,7 @@ public sealed class DayProperties
 
     // A day with some of its bakes wanted fresh.
     private static readonly Gen<ImmutableArray<DayBake>> FreshDays =
-        Gen.Select(Days(3), Gen.Int[0, 3].Array[3]).Select((bakes, fresh) => bakes.Select((b, i) => fresh[i] == 0 ? b : b with { Spec = b.Spec with { Fresh = Minutes(15 * fresh[i]) } }).ToImmutableArray());
+        Gen.Select(SomeDays(3), Gen.Int[0, 3].Array[3]).Select((bakes, fresh) => bakes.Select((b, i) => fresh[i] == 0 ? b : b with { Spec = b.Spec with { Fresh = Minutes(15 * fresh[i]) } }).ToImmutableArray());
 
     private static readonly Gen<Closed> Errands =
         Gen.Select(Gen.Int[0, 400], Gen.Int[10, 120]).Select((from, minutes) => new Closed([new(Morning.AddMinutes(from), Morning.AddMinutes(from + minutes))], []));
@@ -69,7 +72,7 @@ public sealed class DayProperties
 
     [Fact]
     public void The_best_day_does_not_depend_on_the_hour_nor_on_the_order_of_its_bakes() =>
-        Gen.Select(Days(3), Gen.Int[1, 600]).Sample((bakes, minutes) =>
+        Gen.Select(SomeDays(3), Gen.Int[1, 600]).Sample((bakes, minutes) =>
         {
             var best = DayPlan.Best(bakes, Morning);
             if (!best.Proven) return;
@@ -83,7 +86,7 @@ public sealed class DayProperties
 
     [Fact]
     public void One_bake_less_or_nobody_away_never_makes_a_day_later() =>
-        Gen.Select(Days(3), Errands, Gen.Int[0, 2]).Sample((bakes, errand, which) =>
+        Gen.Select(SomeDays(3), Errands, Gen.Int[0, 2]).Sample((bakes, errand, which) =>
         {
             var (free, away) = (DayPlan.Best(bakes, Morning), DayPlan.Best(bakes, Morning, errand));
             NothingBroken(Held(bakes, away), errand);
@@ -103,7 +106,7 @@ public sealed class DayProperties
 
     [Fact]
     public void Slack_is_what_a_step_can_be_late_before_anything_else_is() =>
-        Days(3).Sample(bakes =>
+        SomeDays(3).Sample(bakes =>
         {
             var held = Held(bakes, DayPlan.Of(bakes, Morning));
             foreach (var bake in held)

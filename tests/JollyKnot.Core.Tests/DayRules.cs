@@ -1,10 +1,13 @@
 using System.Collections.Immutable;
 using CsCheck;
 using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Days;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using static JollyKnot.Core.Tests.DemoFormulas;
 
@@ -61,7 +64,7 @@ public sealed class DayRules
 
     private static readonly string[] Families = ["pan-roll", "round-bun", "knot", "pretzel", "plait-3", "baton", "pocket-flatbread", "griddle-round", "crusty-roll"];
 
-    internal static Gen<ImmutableArray<DayBake>> Days(int most) =>
+    internal static Gen<ImmutableArray<DayBake>> SomeDays(int most) =>
         Gen.Select(Gen.Int[0, Families.Length - 1], Gen.Int[4, 16], Gen.Int[0, 3], Gen.Bool, Gen.Int[150, 600], Gen.Bool).Array[1, most].Select(wanted => wanted.Select(w =>
         {
             var (family, pieces, place, blue, minutes, alone) = w;
@@ -80,13 +83,13 @@ public sealed class DayRules
     [Theory]
     [InlineData(2, 1500), InlineData(3, 500)]
     public void Whatever_day_it_is_nothing_is_in_two_places(int doughs, int days) =>
-        Days(doughs).Sample(bakes => NothingImpossible(Held(bakes, DayPlan.Of(bakes, Morning)), Morning), iter: days, seed: "4Sqpv1vf9WB1");
+        SomeDays(doughs).Sample(bakes => NothingImpossible(Held(bakes, DayPlan.Of(bakes, Morning)), Morning), iter: days, seed: "4Sqpv1vf9WB1");
 
     [Fact]
     public void The_solver_keeps_every_rule_and_never_makes_a_day_worse()
     {
         var proven = 0;
-        Days(3).Sample(bakes =>
+        SomeDays(3).Sample(bakes =>
         {
             var (first, best) = (DayPlan.Of(bakes, Morning), DayPlan.Best(bakes, Morning));
             (best.Aims <= first.Aims).ShouldBeTrue($"{first.Aims} {best.Aims}");

@@ -1,9 +1,12 @@
 using System.Collections.Immutable;
+using JollyKnot.Core.Days;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 using static JollyKnot.Core.Tests.DemoFormulas;
 
 namespace JollyKnot.Core.Tests;

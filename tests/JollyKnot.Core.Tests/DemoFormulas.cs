@@ -1,7 +1,7 @@
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Plans;
 
 namespace JollyKnot.Core.Tests;
 

@@ -8,6 +8,7 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 using static JollyKnot.Core.Tests.DemoFormulas;
 
 namespace JollyKnot.Core.Tests;

@@ -5,8 +5,10 @@ using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 using static JollyKnot.Core.Tests.DemoFormulas;
 
 namespace JollyKnot.Core.Tests;
@@ -51,8 +53,8 @@ public sealed class KitchenRules
     [Theory, MemberData(nameof(Wrong))]
     public void What_cannot_be_is_told_at_its_field(string field, Func<Kitchen, Kitchen> spoil)
     {
-        Scheduling.Kitchen.Check(DemoFormulas.Kitchen, Morning).ShouldBeEmpty();
-        Scheduling.Kitchen.Check(spoil(DemoFormulas.Kitchen), Morning).Select(p => p.Field).ShouldContain(field);
+        Plans.Kitchen.Check(DemoFormulas.Kitchen, Morning).ShouldBeEmpty();
+        Plans.Kitchen.Check(spoil(DemoFormulas.Kitchen), Morning).Select(p => p.Field).ShouldContain(field);
     }
 
     [Fact]

@@ -1,6 +1,5 @@
 using System.Text.Json;
 using CsCheck;
-using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Cautions;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Finishing;
@@ -8,9 +7,11 @@ using JollyKnot.Core.Learning;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using static JollyKnot.Core.Tests.DemoFormulas;
 

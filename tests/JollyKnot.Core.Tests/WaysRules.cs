@@ -4,8 +4,10 @@ using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 using static JollyKnot.Core.Tests.DemoFormulas;
 
 namespace JollyKnot.Core.Tests;

@@ -5,7 +5,7 @@ using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
-using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Steps;
 using Microsoft.Data.Sqlite;
 
 namespace JollyKnot.Recorder;

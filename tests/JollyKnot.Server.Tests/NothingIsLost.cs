@@ -1,8 +1,8 @@
 using System.Reflection;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
-using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Steps;
 using JollyKnot.Devices;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.Time.Testing;

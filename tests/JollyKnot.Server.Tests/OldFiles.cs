@@ -1,7 +1,8 @@
-using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using JollyKnot.Server.Demo;
 using JollyKnot.Store;
 using Microsoft.Data.Sqlite;

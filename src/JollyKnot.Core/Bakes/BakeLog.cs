@@ -1,7 +1,8 @@
 // The log of a bake, and what it amounts to.
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Bakes;
 
@@ -42,7 +43,7 @@ public sealed record BakeLog(ImmutableArray<Entry> Entries)
     public SoFar SoFar(BakeSpec spec, DateTimeOffset now)
     {
         ArgumentNullException.ThrowIfNull(spec);
-        var soFar = Scheduling.SoFar.Nothing(now);
+        var soFar = Steps.SoFar.Nothing(now);
         foreach (var entry in Standing())
         {
             var at = entry.At;

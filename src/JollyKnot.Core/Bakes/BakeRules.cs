@@ -1,6 +1,8 @@
 // Which events a bake takes. What is refused changes nothing.
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Bakes;
 

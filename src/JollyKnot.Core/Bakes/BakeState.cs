@@ -2,7 +2,9 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Bakes;
 

@@ -1,6 +1,7 @@
 // One bench for all bakes of a day: which of them the one sentence is about, and what comes next in any of them.
 using System.Collections.Immutable;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Bakes;
 

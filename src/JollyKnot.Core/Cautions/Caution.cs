@@ -3,7 +3,9 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Cautions;
 

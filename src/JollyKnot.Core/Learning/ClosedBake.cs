@@ -5,7 +5,9 @@ using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Learning;
 

@@ -2,7 +2,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Plans;
 
 namespace JollyKnot.Core.Learning;
 

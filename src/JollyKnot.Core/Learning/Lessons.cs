@@ -6,6 +6,7 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Learning;
 

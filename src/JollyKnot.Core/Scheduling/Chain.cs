@@ -6,8 +6,10 @@ using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Scheduling;
 
@@ -68,7 +70,7 @@ public static class Chain
     /// <summary>The chain of a bake.</summary>
     /// <param name="spec">What was decided.</param>
     /// <param name="soFar">What has happened.</param>
-    public static ChainOfSteps Of(BakeSpec spec, SoFar soFar) => Of(spec, soFar, RuleBook.Since);
+    public static ChainOfSteps Of(BakeSpec spec, SoFar soFar) => Of(spec, soFar, _ => 1);
 
     internal static ChainOfSteps Of(BakeSpec spec, SoFar soFar, Func<StepKind, int> since)
     {

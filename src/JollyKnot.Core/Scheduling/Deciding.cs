@@ -1,5 +1,6 @@
 // Why a bake begins when it does: the steps that leave no slack, back from the table.
 using System.Collections.Immutable;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Scheduling;
 

@@ -1,5 +1,7 @@
 // A bake laid out: from now, or backwards from when bread is wanted.
 using System.Collections.Immutable;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Scheduling;
 

@@ -1,4 +1,6 @@
 // Where a bake gives: how much later a step could be done before anything after it has to move.
+using JollyKnot.Core.Steps;
+
 namespace JollyKnot.Core.Scheduling;
 
 /// <summary>Slack of steps.</summary>

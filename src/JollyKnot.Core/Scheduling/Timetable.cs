@@ -1,5 +1,6 @@
 // When each step happens: what is past is fixed, the rest follows from it and from the clock.
 using System.Collections.Immutable;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Scheduling;
 

@@ -1,4 +1,5 @@
 // What waits for the oven, and whether it stands that wait.
+
 namespace JollyKnot.Core.Scheduling;
 
 /// <summary>How a cut waits for the oven.</summary>

@@ -1,7 +1,9 @@
 // The picture of a day, as data a drawing follows: lanes, strands, heat, beats, labels. All lengths in pixels of the picture.
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Strands;
 

@@ -1,8 +1,10 @@
 // Lays a day of bakes out as strands: time runs left to right, every dough falls from the machine to the table.
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Strands;
 

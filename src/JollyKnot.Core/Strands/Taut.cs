@@ -1,6 +1,7 @@
 // What lies over a strand: the chain that leaves no slack, where it hangs loose, and where it can be gripped.
 using System.Collections.Immutable;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Strands;
 

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;

@@ -8,9 +8,11 @@ using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Bakes;

@@ -1,5 +1,5 @@
 using JollyKnot.Core.Learning;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Plans;
 using JollyKnot.Server.Clock;
 using JollyKnot.Store;
 

@@ -9,9 +9,11 @@ using JollyKnot.Core.Learning;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Server.Bakes;
 

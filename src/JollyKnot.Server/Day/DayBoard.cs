@@ -1,7 +1,10 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Days;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;

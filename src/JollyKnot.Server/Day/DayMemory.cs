@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
-using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Day;

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Days;
+using JollyKnot.Core.Plans;
 
 namespace JollyKnot.Server.Day;
 

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Day;

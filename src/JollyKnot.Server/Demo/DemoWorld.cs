@@ -3,7 +3,7 @@ using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Server.Demo;

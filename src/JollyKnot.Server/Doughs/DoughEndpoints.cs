@@ -5,7 +5,7 @@ using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;

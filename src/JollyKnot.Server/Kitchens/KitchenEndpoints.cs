@@ -5,7 +5,7 @@ using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;

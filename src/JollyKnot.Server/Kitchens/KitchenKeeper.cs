@@ -1,6 +1,6 @@
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Plans;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Store;
 

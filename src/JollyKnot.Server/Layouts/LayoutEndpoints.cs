@@ -5,6 +5,7 @@ using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Strands;

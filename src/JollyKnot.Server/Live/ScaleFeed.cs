@@ -2,7 +2,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using JollyKnot.Devices;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;

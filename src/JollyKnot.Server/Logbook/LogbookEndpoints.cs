@@ -3,6 +3,7 @@ using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;

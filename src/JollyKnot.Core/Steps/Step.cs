@@ -3,7 +3,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Steps;
 
 /// <summary>What happens in a step.</summary>
 public enum StepKind

@@ -6,7 +6,7 @@ using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Shaping;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Plans;
 
 /// <summary>One line of a cut list, as typed. Null where the usual is meant.</summary>
 /// <param name="FamilyId">What it becomes; null keeps it in the fridge.</param>

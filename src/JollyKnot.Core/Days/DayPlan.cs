@@ -1,45 +1,10 @@
 // A day laid out: what each bake's steps are held to so that they do not get in one another's way.
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Steps;
 
-namespace JollyKnot.Core.Scheduling;
-
-/// <summary>What one bake is held to.</summary>
-/// <param name="NotBefore">Steps with the time they are held to.</param>
-/// <param name="HotFrom">Ovens, by id, that another bake has heated before: to what.</param>
-public sealed record Arrangement(ImmutableDictionary<string, DateTimeOffset> NotBefore, ImmutableDictionary<string, Temperature> HotFrom)
-{
-    /// <summary>Steps the baker wants at a time of their own.</summary>
-    public ImmutableDictionary<string, DateTimeOffset> Pins { get; init; } = ImmutableDictionary<string, DateTimeOffset>.Empty;
-
-    /// <summary>Stretches cut short: each ends then, if it may.</summary>
-    public ImmutableDictionary<string, DateTimeOffset> Until { get; init; } = ImmutableDictionary<string, DateTimeOffset>.Empty;
-
-    /// <summary>Held to nothing.</summary>
-    public static Arrangement Free { get; } = new(ImmutableDictionary<string, DateTimeOffset>.Empty, ImmutableDictionary<string, Temperature>.Empty);
-}
-
-/// <summary>A stretch of time.</summary>
-/// <param name="From">Its start.</param>
-/// <param name="To">Its end.</param>
-public sealed record TimeBand(DateTimeOffset From, DateTimeOffset To);
-
-/// <summary>When hands and machines are not to be had.</summary>
-/// <param name="Hands">Nobody is there, or up.</param>
-/// <param name="Machines">No machine may run.</param>
-public sealed record Closed(ImmutableArray<TimeBand> Hands, ImmutableArray<TimeBand> Machines)
-{
-    /// <summary>Never.</summary>
-    public static Closed Never { get; } = new([], []);
-
-    /// <summary>Whether there are no hands at a time.</summary>
-    /// <param name="at">When.</param>
-    public bool IsAway(DateTimeOffset at) => Hands.Any(b => b.From <= at && at < b.To);
-
-    /// <summary>The same, with somebody up at these times already: what is left of a night then is not one.</summary>
-    /// <param name="up">When.</param>
-    public Closed UpAt(IEnumerable<DateTimeOffset> up) => this with { Hands = [.. Hands.Select(b => up.Where(u => b.From < u && u < b.To).Cast<DateTimeOffset?>().Min() is { } first ? b with { To = first } : b)] };
-}
+namespace JollyKnot.Core.Days;
 
 /// <summary>A day laid out.</summary>
 /// <param name="Bakes">What each bake is held to, in the order given.</param>

@@ -2,9 +2,10 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Steps;
 
 /// <summary>A step that is behind us.</summary>
 /// <param name="At">When it was done or skipped.</param>
@@ -94,7 +95,7 @@ public sealed record SoFar(
         ArgumentNullException.ThrowIfNull(spec);
         if (Dough is { } weighed) return weighed;
         var pan = spec.Pan;
-        var wentIn = pan.Steps.Select(step => WeighedIn.GetValueOrDefault(Chain.WeighStep(step.Number), step.Mass))
+        var wentIn = pan.Steps.Select(step => WeighedIn.GetValueOrDefault($"weigh-in-{step.Number}", step.Mass))
             .Concat(pan.AddIns.Select(r => r.Mass))
             .Aggregate(Checks.IsEmpty ? pan.HeldBack ?? Mass.Zero : Mass.Zero, (sum, m) => sum + m);
         return Formula.Yield(wentIn + Added.Water + Added.Flour);

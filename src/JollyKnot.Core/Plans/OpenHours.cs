@@ -1,7 +1,7 @@
 // Hours that come again every day: when somebody is up, when machines may run.
 using System.Collections.Immutable;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Plans;
 
 /// <summary>Hours of every day, by the clock on the wall.</summary>
 /// <param name="From">Since midnight.</param>

@@ -8,7 +8,7 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Plans;
 
 /// <summary>A bowl or pan that was weighed empty once.</summary>
 /// <param name="Id">Stable name in the kitchen.</param>

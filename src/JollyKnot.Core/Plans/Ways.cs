@@ -3,7 +3,7 @@ using JollyKnot.Core.Baking;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Proofing;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Plans;
 
 /// <summary>What becomes of loads that have to wait for the oven.</summary>
 public enum LaterLoads

@@ -2,7 +2,7 @@
 using System.Globalization;
 using Google.OrTools.Sat;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Days;
 
 /// <summary>Improves a day and says whether it can be improved further. The solver's types stay in here.</summary>
 internal static class DaySolver

@@ -1,7 +1,10 @@
 // An independent look at a day: every rule derived again from the steps in time, whoever put them there.
 using System.Collections.Immutable;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Days;
 
 /// <summary>What can be wrong with a day.</summary>
 public enum DayTrouble

@@ -2,8 +2,11 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Days;
 
 /// <summary>What is changed. As a way out of a day that cannot be done, those that leave more as it was come first.</summary>
 public enum ChangeKind

@@ -2,8 +2,11 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Days;
 
 /// <summary>One bake of a day.</summary>
 /// <param name="Spec">What was decided.</param>

@@ -1,5 +1,6 @@
 // What makes one day better than another, the most important first.
-namespace JollyKnot.Core.Scheduling;
+
+namespace JollyKnot.Core.Days;
 
 /// <summary>How good a day is: what matters most comes first. Whole minutes over all bakes.</summary>
 /// <param name="Off">What the baker pinned is so far from its pin.</param>

@@ -1,6 +1,7 @@
 // A day put together one bake after the other: each as late as it can be and still be in time, around those already there;
 // then one, two or three taken out and put back in another order, for as long as that helps.
-namespace JollyKnot.Core.Scheduling;
+
+namespace JollyKnot.Core.Days;
 
 /// <summary>Puts a day together by hand's rules: quick, always gives a plan, the same for the same day.</summary>
 internal sealed class DayBuilder

@@ -4,9 +4,8 @@ using System.Text.Json.Serialization;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Proofing;
-using JollyKnot.Core.Scheduling;
 
-namespace JollyKnot.Core.Bakes;
+namespace JollyKnot.Core.Steps;
 
 /// <summary>Something that happened in a bake.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "type")]

@@ -12,7 +12,7 @@ using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 
-namespace JollyKnot.Core.Scheduling;
+namespace JollyKnot.Core.Plans;
 
 /// <summary>What a baker chooses, as typed. Null where the usual is meant.</summary>
 /// <param name="MachineId">A machine of the kitchen.</param>
@@ -135,7 +135,7 @@ public sealed record BakeSpec(
     public static TimeSpan LongestCold { get; } = TimeSpan.FromHours(24);
 
     /// <summary>How this baker does it.</summary>
-    public Ways Way => Ways ?? Scheduling.Ways.Usual;
+    public Ways Way => Ways ?? Plans.Ways.Usual;
 
     /// <summary>The oven of a bread.</summary>
     public Oven OvenOf(Bread bread)
