@@ -43,7 +43,7 @@ public sealed class DividingRules
 
     [Fact]
     public void What_is_decided_is_the_whole_dough() =>
-        Gen.Select(Gen.Int[100, 5000], Gen.Select(Gen.Int[0, 20], Gen.Int[0, 400], Gen.Int[20, 500], (n, g, usual) => new CutLine(n == 0 ? null : n, g < 10 ? null : Grams(g), Grams(usual))).Array[1, 6]).Sample((dough, lines) =>
+        Gen.Select(Gen.Int[100, 5000], Gen.Select(Gen.Int[0, 20], Gen.Int[0, 400], Gen.Int[20, 500], (n, g, usual) => new CutLine(n == 0 ? null : n, g < 10 ? null : Grams(g), Grams(usual))).Array[1, 6]).ForAll((dough, lines) =>
         {
             if (!CutList.Decide(Grams(dough), [.. lines]).Has(out var shares)) return;
             shares.ShouldAllBe(s => s.Each.Grams > 0 && s.Pieces > 0);
@@ -55,7 +55,7 @@ public sealed class DividingRules
 
     [Fact]
     public void Targets_always_add_up_to_the_dough_to_the_unit() =>
-        Gen.Select(AnyGroups, Gen.Int[0, 20_000], Gen.Int[0, 10_000].Array[12], Gen.Int[0, 12]).Sample((groups, dough, choices, weighings) =>
+        Gen.Select(AnyGroups, Gen.Int[0, 20_000], Gen.Int[0, 10_000].Array[12], Gen.Int[0, 12]).ForAll((groups, dough, choices, weighings) =>
         {
             var weighed = new Dictionary<int, int>();
             var parts = groups.Sum(g => g.Pieces * g.Strands);
@@ -126,7 +126,7 @@ public sealed class DividingRules
 
     [Fact]
     public void A_pan_is_never_less_than_what_lies_on_it() =>
-        Gen.Select(Gen.Int[20, 120].Array[1, 8], Gen.Int[0, 800]).Sample((weights, reading) =>
+        Gen.Select(Gen.Int[20, 120].Array[1, 8], Gen.Int[0, 800]).ForAll((weights, reading) =>
         {
             var (pan, shown) = (OnPan.Empty, 0);
             for (var i = 0; i < weights.Length; i++) pan = pan.Took(i + 1, weights[i], shown += weights[i], 2);

@@ -39,7 +39,7 @@ public sealed class DoughBookRules
 
     [Fact]
     public void What_is_printed_reads_back_as_the_same_dough() =>
-        AnyDough.Sample(dough =>
+        AnyDough.ForAll(dough =>
         {
             foreach (var markdown in PlainAndMarkdown)
             {
@@ -54,7 +54,7 @@ public sealed class DoughBookRules
 
     [Fact]
     public void Whatever_is_pasted_is_answered() =>
-        Gen.OneOf(Gen.String[0, 600], Gen.String[Gen.Char["0123456789 ½⅔,./-–+()[]{}\"'×xgcuptbsl\n:#*<>andor"], 0, 600]).Sample(text =>
+        Gen.OneOf(Gen.String[0, 600], Gen.String[Gen.Char["0123456789 ½⅔,./-–+()[]{}\"'×xgcuptbsl\n:#*<>andor"], 0, 600]).ForAll(text =>
         {
             RecipeText.Read(text, Pantry);
             RecipeJsonLd.Read(text, Pantry);
@@ -133,7 +133,7 @@ public sealed class DoughBookRules
 
     [Fact]
     public void A_volume_weighed_and_measured_again_is_the_same() =>
-        Gen.Select(One([.. Ingredients.All.Where(i => i.Packing is { PerCup: not null, PerTeaspoon: null, DippedPerCup: null })]), Gen.Double[60, 3000]).Sample((ingredient, ml) =>
+        Gen.Select(One([.. Ingredients.All.Where(i => i.Packing is { PerCup: not null, PerTeaspoon: null, DippedPerCup: null })]), Gen.Double[60, 3000]).ForAll((ingredient, ml) =>
         {
             var mass = ingredient.Packing!.MassOf(Volume.FromMillilitres(ml), CupHabit.Spooned, Packing.UsCup)!.Value.Mass;
             ingredient.Packing.VolumeOf(mass)!.Value.Millilitres.ShouldBe(ml, 1e-6);
@@ -166,7 +166,7 @@ public sealed class DoughBookRules
 
     [Fact]
     public void Changes_hit_what_they_aim_at() =>
-        Gen.Select(One(SoftRolls, Pretzels, PlaitDough, CableKnots), Gen.Double[.3, 4]).Sample((dough, times) =>
+        Gen.Select(One(SoftRolls, Pretzels, PlaitDough, CableKnots), Gen.Double[.3, 4]).ForAll((dough, times) =>
         {
             Dough To(Change change) => Changes.Make(dough, change, Pantry).Value.Dough;
             var f = Formula.Of(dough);
@@ -225,7 +225,7 @@ public sealed class DoughBookRules
 
     [Fact]
     public void The_pan_holds_every_gram_whatever_the_school() =>
-        Gen.Select(AnyDough, One(Blue, White, Machine.Hands), Gen.Bool, Gen.Bool).Sample((dough, machine, bloom, hold) =>
+        Gen.Select(AnyDough, One(Blue, White, Machine.Hands), Gen.Bool, Gen.Bool).ForAll((dough, machine, bloom, hold) =>
         {
             var pan = PanLoad.Of(dough, machine, new(bloom, hold));
             var all = pan.Steps.Sum(s => s.Mass.Grams) + (pan.HeldBack?.Grams ?? 0) + pan.AddIns.Sum(r => r.Mass.Grams);

@@ -12,7 +12,7 @@ public sealed class EvenOutRules
 
     [Fact]
     public void Ends_inside_tolerance_whenever_that_can_be_and_keeps_the_total() =>
-        AnyPieces.Sample(pieces =>
+        AnyPieces.ForAll(pieces =>
         {
             var pinches = EvenOut.Of(pieces);
             var after = pieces.Select(p => p.Weighed!.Value).ToArray();
@@ -31,7 +31,7 @@ public sealed class EvenOutRules
 
     [Fact]
     public void One_pinch_fewer_never_does_it() =>
-        Gen.Int[-9, 9].Array[2, 6].Sample(errors =>
+        Gen.Int[-9, 9].Array[2, 6].ForAll(errors =>
         {
             var pinches = EvenOut.Of(Weigh([.. errors.Select(e => (57 + e, 57))]));
             if (pinches.Length is > 0 and <= 3) CanBeDoneIn(pinches.Length - 1, errors).ShouldBeFalse();
@@ -39,7 +39,7 @@ public sealed class EvenOutRules
 
     [Fact]
     public void Up_to_eight_pieces_no_search_through_all_ways_does_better() =>
-        Gen.Int[-14, 14].Array[2, 8].Sample(errors =>
+        Gen.Int[-14, 14].Array[2, 8].ForAll(errors =>
         {
             // However pinches connect pieces, each connected group must balance by itself and takes one pinch less than it has pieces:
             // so the fewest are found by trying every way to sort the pieces into groups.

@@ -44,7 +44,7 @@ public sealed class OvenRules
 
     [Fact]
     public void Two_readings_of_the_physics_are_right_within_a_minute_and_a_half() =>
-        Gen.Select(Gen.Int[0, Families.All.Length - 1], Gen.Double[.8, 1.25], Gen.Double[-6, 6], Gen.Double[0, 1], Gen.Double[0, 1], Gen.Bool, Gen.Bool).Sample((which, size, hotter, first, second, fan, rich) =>
+        Gen.Select(Gen.Int[0, Families.All.Length - 1], Gen.Double[.8, 1.25], Gen.Double[-6, 6], Gen.Double[0, 1], Gen.Double[0, 1], Gen.Bool, Gen.Bool).ForAll((which, size, hotter, first, second, fan, rich) =>
         {
             var family = Families.All[which];
             var (shape, air) = (HeatShape.Of(family, family.Usual * size), Celsius(family.Bake.Heat.Celsius + (family.HeatedBy == HeatedBy.Griddle ? 0 : hotter)));
@@ -73,7 +73,7 @@ public sealed class OvenRules
 
     [Fact]
     public void Hotter_longer_or_smaller_is_never_cooler_inside() =>
-        Gen.Select(Gen.Int[0, Families.All.Length - 1], Gen.Double[130, 270], Gen.Double[0, 60], Gen.Double[0, 5], Gen.Double[0, 20]).Sample((which, air, minutes, later, hotter) =>
+        Gen.Select(Gen.Int[0, Families.All.Length - 1], Gen.Double[130, 270], Gen.Double[0, 60], Gen.Double[0, 5], Gen.Double[0, 20]).ForAll((which, air, minutes, later, hotter) =>
         {
             var shape = HeatShape.Of(Families.All[which], Families.All[which].Usual);
             var core = CoreHeat.At(shape, Celsius(air), false, Minutes(minutes), Boils).Celsius;

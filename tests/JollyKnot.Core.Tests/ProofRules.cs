@@ -29,7 +29,7 @@ public sealed class ProofRules
 
     [Fact]
     public void Places_one_after_the_other_are_the_places_alone_put_together() =>
-        Gen.Select(Gen.Double[30, 500], Gen.Double[1, 20], Gen.Int[0, Places.All.Length - 1]).Sample((grams, hours, which) =>
+        Gen.Select(Gen.Double[30, 500], Gen.Double[1, 20], Gen.Int[0, Places.All.Length - 1]).ForAll((grams, hours, which) =>
         {
             var (piece, cold) = (Piece(grams), TimeSpan.FromMinutes(Math.Round(hours * 60)));
             var along = RiseModel.Along(piece, [(Places.Fridge, cold), (Places.All[which], TimeSpan.FromHours(1))], double.MaxValue);
@@ -68,7 +68,7 @@ public sealed class ProofRules
 
     [Fact]
     public void Halving_the_step_moves_no_answer_by_a_fifth_of_a_percent() =>
-        Gen.Select(Gen.Double[20, 900], Gen.Double[16, 34], Gen.Double[4, 32]).Sample((grams, room, dough) =>
+        Gen.Select(Gen.Double[20, 900], Gen.Double[16, 34], Gen.Double[4, 32]).ForAll((grams, room, dough) =>
         {
             // The same equations in steps of a sixth of the model's.
             var (piece, h) = (Piece(grams, dough, room), RiseModel.Step.TotalMinutes / 6);

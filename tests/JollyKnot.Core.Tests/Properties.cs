@@ -27,7 +27,7 @@ public sealed class Properties
 
     [Fact]
     public void Targets_add_up_to_the_dough_and_differ_by_a_gram() =>
-        Gen.Select(Gen.Int[0, 20_000], Gen.Int[1, 100], Gen.Int[1, 6]).Sample((dough, loaves, strands) =>
+        Gen.Select(Gen.Int[0, 20_000], Gen.Int[1, 100], Gen.Int[1, 6]).ForAll((dough, loaves, strands) =>
         {
             var targets = Targets.Equal(dough, loaves).SelectMany(loaf => Targets.Equal(loaf, strands)).ToArray();
             targets.Sum().ShouldBe(dough);
@@ -36,7 +36,7 @@ public sealed class Properties
 
     [Fact]
     public void The_last_piece_never_gets_the_sum_of_all_errors() =>
-        Gen.Select(Gen.Int[2, 40], Gen.Int[400, 2000], Gen.Int[-5, 5].Array[40]).Sample((pieces, dough, errors) =>
+        Gen.Select(Gen.Int[2, 40], Gen.Int[400, 2000], Gen.Int[-5, 5].Array[40]).ForAll((pieces, dough, errors) =>
         {
             var weighed = new Dictionary<int, int>();
             while (Station.For(dough, Grams(1), [new(pieces, 1, 57, false)], weighed) is { Next: { } next } station)
@@ -49,12 +49,12 @@ public sealed class Properties
 
     [Fact]
     public void Scaling_there_and_back_changes_nothing() =>
-        Gen.Double[.05, 20].Sample(factor =>
+        Gen.Double[.05, 20].ForAll(factor =>
             SoftRolls.Scale(factor).Scale(1 / factor).Rows.Zip(SoftRolls.Rows).ShouldAllBe(p => Math.Abs(p.First.Mass.Grams - p.Second.Mass.Grams) < 1e-9));
 
     [Fact]
     public void Warmer_or_more_yeast_never_rises_slower() =>
-        Gen.Select(Gen.Double[5, 35], Gen.Double[0, 1], Gen.Double[.4, 2], Gen.Double[0, 1], Gen.Double[20, 900]).Sample((room, warmer, yeast, more, grams) =>
+        Gen.Select(Gen.Double[5, 35], Gen.Double[0, 1], Gen.Double[.4, 2], Gen.Double[0, 1], Gen.Double[20, 900]).ForAll((room, warmer, yeast, more, grams) =>
         {
             TimeSpan Doubles(double place, double share) => RiseModel.Simulate(
                 new(Grams(grams), Share.FromPercent(share), Share.FromPercent(5), Share.FromPercent(1.8), Celsius(28), Celsius(place)),
@@ -66,7 +66,7 @@ public sealed class Properties
 
     [Fact]
     public void A_layout_is_in_order_and_in_time_whatever_is_baked_where() =>
-        AnySpec.Sample(spec =>
+        AnySpec.ForAll(spec =>
         {
             var wanted = Morning.AddHours(60);
             var layout = Layout.Of(spec with { ReadyBy = wanted }, Morning);
@@ -94,7 +94,7 @@ public sealed class Properties
 
     [Fact]
     public void Dough_taken_out_of_the_oven_it_needs_is_ready_when_the_oven_is() =>
-        Gen.Select(One("oven-light", "brief-warm", "proof-setting"), Gen.Double[16, 28]).Sample((place, room) =>
+        Gen.Select(One("oven-light", "brief-warm", "proof-setting"), Gen.Double[16, 28]).ForAll((place, room) =>
         {
             var spec = Spec(SoftRolls, "pan-roll", place) with { Room = Celsius(room) };
             var layout = Layout.Of(spec, Morning);
@@ -105,7 +105,7 @@ public sealed class Properties
 
     [Fact]
     public void Any_log_gives_a_state_and_every_event_can_be_taken_back() =>
-        Gen.Select(AnySpec, Gen.Int[0, 1_000_000].Array[60]).Sample((spec, choices) =>
+        Gen.Select(AnySpec, Gen.Int[0, 1_000_000].Array[60]).ForAll((spec, choices) =>
         {
             var plan = Layout.Of(spec, Morning).Plan;
             var (log, now) = (new BakeLog([]), Morning);
@@ -128,7 +128,7 @@ public sealed class Properties
 
     [Fact]
     public void A_picture_stays_in_its_frame_and_in_its_lanes() =>
-        Gen.Select(AnySpec, Gen.Bool).Sample((spec, slim) =>
+        Gen.Select(AnySpec, Gen.Bool).ForAll((spec, slim) =>
         {
             var layout = Layout.Of(spec, Morning);
             var picture = StrandLayout.Of([new(spec, layout.Steps.Batches, layout.Timetable, spec.ExpectedDough)], new(slim ? 358 : 1248, slim, TimeSpan.FromHours(1)));

@@ -14,7 +14,7 @@ public sealed class ShapingRules
 
     [Fact]
     public void A_plaits_order_after_a_whole_repeat_is_the_one_group_theory_says() =>
-        AnyPlait.Sample(plait =>
+        AnyPlait.ForAll(plait =>
         {
             // The product of its transpositions, as a permutation of places.
             var product = Enumerable.Range(0, plait.Strands).ToArray();
@@ -31,7 +31,7 @@ public sealed class ShapingRules
 
     [Fact]
     public void A_mirror_twice_is_no_mirror_and_checks_alike() =>
-        AnyPlait.Sample(plait =>
+        AnyPlait.ForAll(plait =>
         {
             plait.Mirrored.Mirrored.Word.ShouldBe(plait.Word);
             plait.Mirrored.Check().ShouldBe(plait.Check());
@@ -71,7 +71,7 @@ public sealed class ShapingRules
 
     [Fact]
     public void A_drawn_plait_has_every_strand_in_every_row_and_the_upper_one_last() =>
-        AnyPlait.Sample(plait =>
+        AnyPlait.ForAll(plait =>
         {
             var weave = Weave.Of(plait, plait.Word.Length);
             var orders = Plait.Orders(plait.Strands, plait.Word).ToList();
@@ -117,7 +117,7 @@ public sealed class ShapingRules
 
     [Fact]
     public void Pieces_never_overlap_nor_stick_out() =>
-        Gen.Select(Gen.Int[0, Families.All.Length - 1].Select(i => Families.All[i]), Gen.Double[20, 900], Gen.Int[1, 60], AnyTin, Gen.Int[0, 2]).Sample((family, grams, pieces, tin, touching) =>
+        Gen.Select(Gen.Int[0, Families.All.Length - 1].Select(i => Families.All[i]), Gen.Double[20, 900], Gen.Int[1, 60], AnyTin, Gen.Int[0, 2]).ForAll((family, grams, pieces, tin, touching) =>
         {
             if (PanLayout.Of(family, Grams(grams), pieces, tin, touching == 2 ? null : touching == 1) is not { } layout || family.Form == Form.Tray) return;
             layout.Seats.Length.ShouldBe(Math.Min(pieces, layout.Holds));
@@ -190,7 +190,7 @@ public sealed class ShapingRules
         sheet.Count.ShouldBeInRange(10, 12);
         sheet.Rollings.Length.ShouldBeInRange(1, 1 + RingSheet.Rerolls);
         (sheet.Each.Grams * sheet.Count + sheet.Scrap.Grams).ShouldBe(756, 1e-6);
-        Gen.Select(Gen.Double[1, 3000], Gen.Double[3, 20], Gen.Double[30, 150]).Sample((dough, thick, ring) =>
+        Gen.Select(Gen.Double[1, 3000], Gen.Double[3, 20], Gen.Double[30, 150]).ForAll((dough, thick, ring) =>
         {
             var any = RingSheet.Of(Grams(dough), Length.FromMillimetres(thick), Length.FromMillimetres(ring));
             any.Scrap.Grams.ShouldBeGreaterThanOrEqualTo(0);

@@ -84,6 +84,7 @@ test('a change shows before and after, is taken, taken back, and every version s
   await page.getByRole('button', { name: 'Take this' }).click();
   await expect(facts).toContainText('64.4 %');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page).toHaveURL(/\/doughs$/);
   await page.visit(`/doughs/${rolls}`);
   await expect(page.getByRole('region', { name: 'What it costs' })).toContainText('saved against the shop');
   await page.getByRole('button', { name: 'Back to 1' }).click();

@@ -33,7 +33,15 @@ export const test = base.extend({
     page.on('console', (m) => ['error', 'warning'].includes(m.type()) && complaints.push(m.text()));
     page.on('pageerror', (e) => complaints.push(String(e)));
     page.complaints = complaints;
-    page.visit = (path) => page.goto(server.url + path);
+    // Nobody leaves a page before what was told to it has arrived.
+    const told = new Set();
+    page.on('request', (r) => r.method() !== 'GET' && told.add(r));
+    page.on('requestfinished', (r) => told.delete(r));
+    page.on('requestfailed', (r) => told.delete(r));
+    page.visit = async (path) => {
+      await expect.poll(() => told.size, { message: 'still telling the house' }).toBe(0);
+      return page.goto(server.url + path);
+    };
     await use(page);
     expect(complaints.filter((c) => !/ERR_CONNECTION|WebSocket|net::ERR|status of 4(00|09)/.test(c))).toEqual([]);
   },

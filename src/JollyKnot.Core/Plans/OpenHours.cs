@@ -29,6 +29,7 @@ public sealed record OpenHours(TimeSpan From, TimeSpan To)
             return new(local, zone.GetUtcOffset(local));
         }
         var up = From < To;
-        return [.. Enumerable.Range(-1, days + 2).Select(d => today.AddDays(d)).Select(d => new TimeBand(At(d, To), At(up ? d.AddDays(1) : d, From)))];
+        // What is shut only in the hour that the clocks skip is not shut that night.
+        return [.. Enumerable.Range(-1, days + 2).Select(d => today.AddDays(d)).Select(d => new TimeBand(At(d, To), At(up ? d.AddDays(1) : d, From))).Where(b => b.From < b.To)];
     }
 }
