@@ -64,7 +64,7 @@ internal static class Days
             var (dough, family) = Breads[random.Next(Breads.Length)];
             var machines = DemoWorld.Kitchen.Machines.Where(m => m.Refuses(Formula.Of(DemoWorld.Doughs[dough].Dough)) is null).ToList();
             var choice = new BakeChoice(machines[random.Next(machines.Count)].Id, "wall", random.Next(3) == 0 ? "oven-light" : "counter", ReadyBy: Now.AddMinutes(240 + random.Next(minutes * doughs))) { Cuts = [new(family)] };
-            var spec = BakeSpec.Create(DemoWorld.Doughs[dough].Dough, choice, DemoWorld.Kitchen, Now).Value;
+            var spec = BakeDecision.Of(DemoWorld.Doughs[dough].Dough, choice, DemoWorld.Kitchen, Now).Value;
             return new DayBake(spec, SoFar.Nothing(Now), Layout.Of(spec, Now).Plan.Start);
         })];
 }

@@ -15,7 +15,7 @@ if (args is ["days", var sizes, var count, var seconds, ..])
     return;
 }
 var now = new DateTimeOffset(2026, 11, 28, 8, 0, 0, TimeSpan.Zero);
-var spec = BakeSpec.Create(DemoWorld.Doughs[0].Dough, new("blue", "wall", "oven-light") { Cuts = [new("pan-roll", 16)] }, DemoWorld.Kitchen, now).Value;
+var spec = BakeDecision.Of(DemoWorld.Doughs[0].Dough, new("blue", "wall", "oven-light") { Cuts = [new("pan-roll", 16)] }, DemoWorld.Kitchen, now).Value;
 var conditions = RiseConditions.Of(spec.Formula, Mass.FromGrams(57), spec.Room);
 LookTaken[] looks = [new(TimeSpan.FromMinutes(25), Seen.Third), new(TimeSpan.FromMinutes(35), Seen.Half)];
 

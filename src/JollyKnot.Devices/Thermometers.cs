@@ -26,7 +26,7 @@ public sealed class SimulatedProbe(TimeProvider time) : IThermometer
     {
         if (where is not { } w) return null;
         var inside = time.GetUtcNow() - w.Loaded;
-        return Temperature.FromCelsius(Math.Round(CoreHeat.At(w.Piece.Shape, w.Piece.Air, w.Piece.Fan, inside, w.Boils).Celsius + Error * Math.Sin(inside.TotalMinutes), 1));
+        return Temperature.FromCelsius(Math.Round(CoreHeat.At(w.Piece.Body, w.Piece.Air, w.Piece.Fan, inside, w.Boils).Celsius + Error * Math.Sin(inside.TotalMinutes), 1));
     }
 }
 

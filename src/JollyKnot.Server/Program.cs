@@ -57,7 +57,7 @@ builder.Services.AddSingleton(p => new FedScale(p.GetRequiredService<SimulatedSc
 builder.Services.AddSingleton<IScale>(p => p.GetRequiredService<FedScale>());
 builder.Services.AddSingleton<HouseNetwork>();
 builder.Services.AddSingleton<KitchenKeeper>();
-builder.Services.AddSingleton<Closer>(p => over => PastBakes.Close(over, p.GetRequiredService<KitchenKeeper>().Words));
+builder.Services.AddSingleton<Closer>(p => over => PastBakes.Close(over, p.GetRequiredService<KitchenKeeper>().Voice));
 builder.Services.AddSingleton<PantryKeeper>();
 builder.Services.AddSingleton<Planner>();
 builder.Services.AddSingleton<DayMemory>();

@@ -96,7 +96,7 @@ public sealed class BakeBook : IDisposable
     {
         var kept = Kinds.Closed.Read(document);
         bake = kept.Has(out var closed) ? past.GetOrAdd(id, new PastBake(id, closed)) : null;
-        if (bake is null) aside.Add(new(Kinds.Closed.Name, $"{id}", "a bake that is over", kept.Problems[0].Reason));
+        if (bake is null) aside.Add(new(Kinds.Closed.Name, $"{id}", "a bake that is over", kept.Problems[0]));
         return bake is not null;
     }
 
@@ -137,7 +137,7 @@ public sealed class BakeBook : IDisposable
         var told = new BakeLog([]);
         foreach (var entry in log?.Entries ?? [])
         {
-            if (BakeRules.Refuses(BakeState.Of(plan, told, entry.At), entry.Event) is { } problem) throw new ArgumentException($"Event {entry.Position}: {problem.Reason}", nameof(log));
+            if (BakeRules.Refuses(BakeState.Of(plan, told, entry.At), entry.Event) is { } problem) throw new ArgumentException($"Event {entry.Position}: {problem.Code}", nameof(log));
             told = new(told.Entries.Add(entry));
         }
         // A bake that comes with its end is as it was then.
@@ -208,7 +208,7 @@ public sealed class BakeBook : IDisposable
             await using var db = await dbs.CreateDbContextAsync();
             if (await db.Events.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id) is { } before)
                 return before.BakeId == bake ? new Told.Kept(before.Position, true)
-                    : new Told.Refused(new("id-used", "id", "This id was used for another bake."));
+                    : new Told.Refused(new Problem("id-used", "id"));
             if (await Load(db, bake) is not { } stored) return new Told.Unknown();
             if (stored.Log.Position != basedOn) return new Told.Conflict(stored.Log.Position);
 
@@ -257,7 +257,7 @@ public sealed class BakeBook : IDisposable
         var made = Read(row, events);
         // A read that raced a write must not overwrite what the write put there.
         if (made.Has(out var bake)) return read.GetOrAdd(id, bake);
-        aside.Add(new(Kinds.Plan.Name, $"{id}", TitleOf(row.Document), made.Problems[0].Reason));
+        aside.Add(new(Kinds.Plan.Name, $"{id}", TitleOf(row.Document), made.Problems[0]));
         return null;
     }
 
@@ -271,14 +271,14 @@ public sealed class BakeBook : IDisposable
         foreach (var told in events)
         {
             var heard = Kinds.Event.Read(told.Document, (from, document) => from == 1 ? WeighInNames.InEvent(document, names.Value) : document);
-            if (!heard.Has(out var @event)) return heard.Problems[0] with { Reason = $"Event {told.Position}: {heard.Problems[0].Reason}" };
+            if (!heard.Has(out var @event)) return new Problem("unreadable:event", "", told.Position, heard.Problems[0]);
             entries.Add(new(told.Position, @event));
         }
         var log = new BakeLog(entries.ToImmutable());
         var closed = row.Closed is null ? null : Kinds.Closed.Read(row.Closed) is var page && page.Has(out var was) ? was : null;
         var created = new DateTimeOffset(DateTime.SpecifyKind(row.CreatedAt, DateTimeKind.Utc));
         return CanBeShown(plan, log, created) ? new StoredBake(row.Id, created, plan, log, closed)
-            : new Problem("unreadable", "", "It cannot be reckoned by this version's rules.");
+            : new Problem("unreadable:rules", "");
     }
 
     // Whatever is handed out can be shown: one odd row must not break a page for all others.

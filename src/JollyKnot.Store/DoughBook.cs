@@ -122,7 +122,7 @@ public sealed class DoughBook : IDisposable
     {
         var kept = Kinds.Dough.Read(document);
         if (kept.Has(out var dough)) return new(id, version, dough, new(DateTime.SpecifyKind(at, DateTimeKind.Utc)));
-        aside.Add(new(Kinds.Dough.Name, $"{id} {version}", name, kept.Problems[0].Reason));
+        aside.Add(new(Kinds.Dough.Name, $"{id} {version}", name, kept.Problems[0]));
         return null;
     }
 }

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
+using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Store;
 
@@ -7,8 +8,8 @@ namespace JollyKnot.Store;
 /// <param name="Kind">What sort of document.</param>
 /// <param name="Id">Which one.</param>
 /// <param name="Name">What it is called, as far as that can be told.</param>
-/// <param name="Reason">Why it cannot be read.</param>
-public sealed record Unread(string Kind, string Id, string Name, string Reason);
+/// <param name="Why">Why it cannot be read.</param>
+public sealed record Unread(string Kind, string Id, string Name, Problem Why);
 
 /// <summary>Everything that was met so far and could not be read.</summary>
 public sealed class SetAside

@@ -22,7 +22,7 @@ public sealed class Settings
         if (await db.Settings.FindAsync(kind.Name) is not { } row) return null;
         var kept = kind.Read(row.Document);
         if (kept.Has(out var document)) return document;
-        aside.Add(new(kind.Name, kind.Name, kind.Name, kept.Problems[0].Reason));
+        aside.Add(new(kind.Name, kind.Name, kind.Name, kept.Problems[0]));
         return null;
     }
 

@@ -97,7 +97,7 @@ public sealed class BakeStory
     {
         Spec(SoftRolls, "pan-roll").Pan.Steps.Select(p => p.Row.Ingredient.Name)
             .ShouldBe(["whole milk", "egg", "butter", "sugar", "strong white flour", "fine salt", "instant yeast"]);
-        var dry = Spec(SoftRolls, "pan-roll") with { Machine = White };
+        var dry = Spec(SoftRolls, "pan-roll").In(White);
         dry.Pan.Steps.Select(p => p.Row.Ingredient.Name)
             .ShouldBe(["instant yeast", "strong white flour", "sugar", "fine salt", "butter", "egg", "whole milk"]);
     }
@@ -110,7 +110,7 @@ public sealed class BakeStory
         story.Minute("check-1").ShouldBe(26);
         story.Minute("take-out").ShouldBe(92);
         // A machine that kneads at once.
-        Story.Started(Spec(SoftRolls, "pan-roll") with { Machine = White }).Minute("check-1").ShouldBe(6);
+        Story.Started(Spec(SoftRolls, "pan-roll").In(White)).Minute("check-1").ShouldBe(6);
     }
 
     [Fact]
@@ -242,7 +242,7 @@ public sealed class BakeStory
     {
         var story = Rolls().At(95).Tell(new Stopped());
         (story.State.Status, story.State.Now, story.State.Calling.Length).ShouldBe((BakeStatus.Stopped, null, 0));
-        BakeRules.Refuses(story.State, new StepDone("paddle") { At = story.Now })!.Code.ShouldBe("bake-over");
+        BakeRules.Refuses(story.State, new StepDone("paddle") { At = story.Now })!.Type.ShouldBe("bake-over");
         story.Tell(new Undone(2)).Beat.ShouldBe("take-out");
     }
 
@@ -271,7 +271,7 @@ public sealed class BakeStory
     [Fact]
     public void A_weigh_in_keeps_its_name_whatever_the_order()
     {
-        Dictionary<string, string> Names(Machine machine) => Chain.Of(Spec(SoftRolls, "pan-roll") with { Machine = machine }, SoFar.Nothing(Morning)).Steps
+        Dictionary<string, string> Names(Machine machine) => Chain.Of(Spec(SoftRolls, "pan-roll").In(machine), SoFar.Nothing(Morning)).Steps
             .Where(s => s.Kind == StepKind.WeighIn).ToDictionary(s => s.Id, s => s.About!.Thing!);
         var (liquidsFirst, dryFirst) = (Names(Blue with { LoadOrder = LoadOrder.LiquidsFirst }), Names(Blue with { LoadOrder = LoadOrder.DryFirst }));
         liquidsFirst.Keys.ShouldNotBe(dryFirst.Keys);

@@ -16,7 +16,7 @@ public sealed class DayProperties
 
     // A day with some of its bakes wanted fresh.
     private static readonly Gen<ImmutableArray<DayBake>> FreshDays =
-        Gen.Select(SomeDays(3), Gen.Int[0, 3].Array[3]).Select((bakes, fresh) => bakes.Select((b, i) => fresh[i] == 0 ? b : b with { Spec = b.Spec with { Fresh = Minutes(15 * fresh[i]) } }).ToImmutableArray());
+        Gen.Select(SomeDays(3), Gen.Int[0, 3].Array[3]).Select((bakes, fresh) => bakes.Select((b, i) => fresh[i] == 0 ? b : b with { Spec = b.Spec.Fresh(Minutes(15 * fresh[i])) }).ToImmutableArray());
 
     private static readonly Gen<Closed> Errands =
         Gen.Select(Gen.Int[0, 400], Gen.Int[10, 120]).Select((from, minutes) => new Closed([new(Morning.AddMinutes(from), Morning.AddMinutes(from + minutes))], []));
@@ -32,7 +32,7 @@ public sealed class DayProperties
                 // Each bake ends within a minute of what was reckoned in whole minutes.
                 ((double)plan.Aims.Late).ShouldBe(Sum(b => (b.Timetable.Ready - b.Spec.ReadyBy!.Value).TotalMinutes), bakes.Length);
                 ((double)plan.Aims.Waits).ShouldBe(Sum(b => (b.Spec.ReadyBy!.Value - b.Timetable.Ready).TotalMinutes), bakes.Length);
-                ((double)plan.Aims.Stale).ShouldBe(Sum(b => b.Spec.Fresh is { } fresh ? (b.Spec.ReadyBy!.Value - b.Timetable.Ready - fresh).TotalMinutes : 0), bakes.Length);
+                ((double)plan.Aims.Stale).ShouldBe(Sum(b => b.Spec.Wish.Fresh is { } fresh ? (b.Spec.ReadyBy!.Value - b.Timetable.Ready - fresh).TotalMinutes : 0), bakes.Length);
                 // What the checker finds and what the plan owns up to are the same.
                 var found = DayCheck.Of(held, Morning);
                 foreach (var (trouble, minutes) in new[] { (DayTrouble.Late, plan.Aims.Late), (DayTrouble.Stale, plan.Aims.Stale), (DayTrouble.Over, plan.Aims.Over) })
@@ -48,7 +48,7 @@ public sealed class DayProperties
         ImmutableArray<DayBake> two = [Bake(Flat, by, "blue", "counter", new CutChoice("pan-roll", 12)), Bake(Flat, by, "white", "counter", new CutChoice("pocket-flatbread", 8))];
         foreach (var fresh in (int[])[0, 1])
         {
-            var asked = two.SetItem(fresh, two[fresh] with { Spec = two[fresh].Spec with { Fresh = Minutes(3) } });
+            var asked = two.SetItem(fresh, two[fresh] with { Spec = two[fresh].Spec.Fresh(Minutes(3)) });
             var plan = DayPlan.Best(asked, Morning);
             plan.ShouldSatisfyAllConditions(p => p.Proven.ShouldBeTrue(), p => p.Aims.Late.ShouldBe(0), p => p.Aims.Stale.ShouldBe(0));
             var held = Held(asked, plan);
@@ -56,17 +56,17 @@ public sealed class DayProperties
             (by - held[1 - fresh].Timetable.Ready).ShouldBeGreaterThan(by - held[fresh].Timetable.Ready);
         }
         // Two that cannot both be: said, and by how much.
-        ImmutableArray<DayBake> both = [.. two.Select(b => b with { Spec = b.Spec with { Fresh = Minutes(1) } })];
+        ImmutableArray<DayBake> both = [.. two.Select(b => b with { Spec = b.Spec.Fresh(Minutes(1)) })];
         var least = DayPlan.Best(both, Morning);
         least.Aims.Stale.ShouldBeGreaterThan(5);
         DayCheck.Of(Held(both, least), Morning).ShouldContain(f => f.Trouble == DayTrouble.Stale && !f.Impossible);
         // As a wish it has its bounds.
         foreach (var minutes in (int[])[0, -5, 25 * 60])
         {
-            DayChange.Apply(both, [new(0, ChangeKind.Fresh, Length: Minutes(minutes))], Full, Morning).Problems.Single().ShouldSatisfyAllConditions(p => p.Code.ShouldBe("out-of-range"), p => p.Field.ShouldBe("changes[0].length"));
-            BakeSpec.Create(Flat, new BakeChoice("blue", "wall", "counter", ReadyBy: by) { Cuts = [new("pan-roll", 8)], Fresh = Minutes(minutes) }, Full, Morning).Problems.ShouldContain(p => p.Field == "fresh");
+            DayChange.Apply(both, [new(0, ChangeKind.Fresh, Length: Minutes(minutes))], Full, Morning).Problems.Single().ShouldSatisfyAllConditions(p => p.Type.ShouldBe("out-of-range"), p => p.Field.ShouldBe("changes[0].length"));
+            BakeDecision.Of(Flat, new BakeChoice("blue", "wall", "counter", ReadyBy: by) { Cuts = [new("pan-roll", 8)], Fresh = Minutes(minutes) }, Full, Morning).Problems.ShouldContain(p => p.Field == "fresh");
         }
-        DayChange.Apply(both, [new(0, ChangeKind.Fresh)], Full, Morning).Value[0].Spec.Fresh.ShouldBeNull();
+        DayChange.Apply(both, [new(0, ChangeKind.Fresh)], Full, Morning).Value[0].Spec.Wish.Fresh.ShouldBeNull();
     }
 
     [Fact]
@@ -79,7 +79,7 @@ public sealed class DayProperties
             if (turned.Proven) turned.Aims.ShouldBe(best.Aims);
             // Everything so much later; the kitchen is as warm then.
             var later = TimeSpan.FromMinutes(minutes);
-            ImmutableArray<DayBake> moved = [.. bakes.Select(b => new DayBake(b.Spec with { ReadyBy = b.Spec.ReadyBy + later }, SoFar.Nothing(Morning + later), b.Start + later))];
+            ImmutableArray<DayBake> moved = [.. bakes.Select(b => new DayBake(b.Spec.Wanted(b.Spec.ReadyBy + later), SoFar.Nothing(Morning + later), b.Start + later))];
             DayPlan.Best(moved, Morning + later).Aims.ShouldBe(best.Aims);
         }, iter: 25);
 
@@ -178,7 +178,7 @@ public sealed class DayProperties
             {
                 var problem = made.Problems.Single();
                 problem.Field.ShouldStartWith("changes[");
-                problem.Reason.ShouldNotBeNullOrWhiteSpace();
+                problem.Type.ShouldNotBeNullOrWhiteSpace();
                 // Those before the one at fault can be made.
                 var at = int.Parse(problem.Field[8..problem.Field.IndexOf(']', StringComparison.Ordinal)], System.Globalization.CultureInfo.InvariantCulture);
                 DayChange.Apply(RepairCafe, [.. changes.Take(at)], Full, Morning).Has(out _).ShouldBeTrue();
@@ -196,6 +196,6 @@ public sealed class DayProperties
             if (changes is [{ Kind: not (ChangeKind.FewerTrays or ChangeKind.Up) } only])
                 Made(DayChange.Apply(RepairCafe, [only, only], Full, Morning).Value[only.Bake]).ShouldBe(Made(day[only.Bake]));
 
-            static string Made(DayBake b) => $"{b.Spec.Machine.Id} {b.Spec.Oven.Id} {b.Spec.Place.Id} {b.Spec.After} {b.Spec.Cold} {b.Spec.Fresh} {b.Spec.ReadyBy} {string.Join(" ", b.Spec.Batches.Select(k => k.Bread.Heat))} {string.Join(" ", b.SoFar.Arranged.Pins)}";
+            static string Made(DayBake b) => $"{b.Spec.Machine.Id} {b.Spec.Oven.Id} {b.Spec.Place.Id} {b.Spec.Handling.After} {b.Spec.Handling.Cold} {b.Spec.Wish.Fresh} {b.Spec.ReadyBy} {string.Join(" ", b.Spec.Batches.Select(k => k.Bread.Heat))} {string.Join(" ", b.SoFar.Arranged.Pins)}";
         }, iter: 400);
 }

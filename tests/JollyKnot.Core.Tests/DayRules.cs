@@ -30,8 +30,8 @@ public sealed class DayRules
     private static readonly string[] Places = ["counter", "oven-light", "counter", "above-oven"];
 
     internal static DayBake Bake(Dough dough, DateTimeOffset? by, string machine, string place, params CutChoice[] cuts) =>
-        BakeSpec.Create(dough, new BakeChoice(machine, "wall", place, ReadyBy: by) { Cuts = [.. cuts] }, Full, Morning) is var made && made.Has(out var spec)
-            ? new(spec, SoFar.Nothing(Morning), Layout.Of(spec, Morning).Plan.Start) : throw new ArgumentException(string.Join(" ", made.Problems.Select(p => p.Field + ": " + p.Reason)));
+        BakeDecision.Of(dough, new BakeChoice(machine, "wall", place, ReadyBy: by) { Cuts = [.. cuts] }, Full, Morning) is var made && made.Has(out var spec)
+            ? new(spec, SoFar.Nothing(Morning), Layout.Of(spec, Morning).Plan.Start) : throw new ArgumentException(string.Join(" ", made.Problems.Select(p => p.Field + ": " + p.Type)));
 
     /// <summary>The bakes as the plan holds them.</summary>
     internal static ImmutableArray<DayBake> Held(ImmutableArray<DayBake> bakes, DayPlan plan) =>
@@ -145,12 +145,12 @@ public sealed class DayRules
     public void Every_change_to_a_bake_is_made_or_refused_with_its_field()
     {
         BakeSpec Made(DayChange change) => DayChange.Apply(RepairCafe, [change], Full, Morning).Value[change.Bake].Spec;
-        string Refused(DayChange change) => DayChange.Apply(RepairCafe, [change], Full, Morning).Problems.Single() is var p ? $"{p.Field} {p.Code}" : "";
+        string Refused(DayChange change) => DayChange.Apply(RepairCafe, [change], Full, Morning).Problems.Single() is var p ? $"{p.Field} {p.Type}" : "";
 
         Made(new(1, ChangeKind.Machine, "blue")).Machine.ShouldBe(Blue);
         Made(new(1, ChangeKind.Place, "oven-light")).Place.Id.ShouldBe("oven-light");
-        Made(new(0, ChangeKind.Bowl, Length: Minutes(60))).After.ShouldBe(new AfterCycle(true, Minutes(60)));
-        Made(new(0, ChangeKind.Fridge, Length: TimeSpan.FromHours(10))).Cold.ShouldBe(TimeSpan.FromHours(10));
+        Made(new(0, ChangeKind.Bowl, Length: Minutes(60))).Handling.After.ShouldBe(new AfterCycle(true, Minutes(60)));
+        Made(new(0, ChangeKind.Fridge, Length: TimeSpan.FromHours(10))).Handling.Cold.ShouldBe(TimeSpan.FromHours(10));
         Made(new(0, ChangeKind.Heat, Heat: Celsius(205))).Batches.ShouldAllBe(b => b.Bread.Heat == Celsius(205));
         Made(new(0, ChangeKind.ReadyBy, At: Morning.AddHours(6))).ReadyBy.ShouldBe(Morning.AddHours(6));
         // One tray less: the rest of the dough is kept for another day, and none is lost.
@@ -181,7 +181,7 @@ public sealed class DayRules
             var made = DayChange.Apply(held, [new(which, ChangeKind.Pin, step, at)], Full, Morning);
             if (at < Morning)
             {
-                made.Problems.Single().Code.ShouldBe("past");
+                made.Problems.Single().Type.ShouldBe("past");
                 return;
             }
             var plan = DayPlan.Best(made.Value, Morning);

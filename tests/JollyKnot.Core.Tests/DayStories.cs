@@ -29,7 +29,7 @@ public sealed class DayStories
     private static DayBake Bake(Dough dough, string family, double hours, string machine = "blue", string place = "counter", TimeSpan? cold = null, int? pieces = null, Kitchen? kitchen = null, DateTimeOffset? now = null)
     {
         var at = now ?? Morning;
-        var spec = BakeSpec.Create(dough, new BakeChoice(machine, "wall", place, ReadyBy: at.AddHours(hours)) { Cuts = [new(family, pieces)], Cold = cold }, kitchen ?? Home, at).Value;
+        var spec = BakeDecision.Of(dough, new BakeChoice(machine, "wall", place, ReadyBy: at.AddHours(hours)) { Cuts = [new(family, pieces)], Cold = cold }, kitchen ?? Home, at).Value;
         return new(spec, SoFar.Nothing(at), Layout.Of(spec, at).Plan.Start);
     }
 
@@ -106,7 +106,7 @@ public sealed class DayStories
     public void What_cannot_be_is_refused_or_said()
     {
         // In the past.
-        BakeSpec.Create(SoftRolls, new BakeChoice("blue", "wall", "counter", ReadyBy: Morning.AddHours(-1)) { Cuts = [new("pan-roll")] }, Home, Morning).Problems.Single().Code.ShouldBe("past");
+        BakeDecision.Of(SoftRolls, new BakeChoice("blue", "wall", "counter", ReadyBy: Morning.AddHours(-1)) { Cuts = [new("pan-roll")] }, Home, Morning).Problems.Single().Type.ShouldBe("past");
         // Nobody there at all.
         ImmutableArray<DayBake> alone = [Bake(SoftRolls, "pan-roll", 5)];
         var never = new Closed([new(Morning.AddDays(-1), Morning.AddDays(30))], []);
@@ -123,7 +123,7 @@ public sealed class DayStories
     public void Half_today_and_half_tomorrow_is_one_plan_with_the_oven_heated_twice()
     {
         var evening = Morning.AddHours(8);
-        var spec = BakeSpec.Create(SoftRolls, new BakeChoice("blue", "wall", "counter", ReadyBy: evening.AddHours(16)) { Cuts = [new("pan-roll", 8), new("round-bun", Cold: TimeSpan.FromHours(10))] }, Home, evening).Value;
+        var spec = BakeDecision.Of(SoftRolls, new BakeChoice("blue", "wall", "counter", ReadyBy: evening.AddHours(16)) { Cuts = [new("pan-roll", 8), new("round-bun", Cold: TimeSpan.FromHours(10))] }, Home, evening).Value;
         var nights = new OpenHours(TimeSpan.FromHours(7), TimeSpan.FromHours(23)).Shut(evening, TimeZoneInfo.Utc, 3);
         var table = Laid(evening, new(nights, []), new DayBake(spec, SoFar.Nothing(evening), Layout.Of(spec, evening).Plan.Start)).Single();
         // The first half is eaten in the evening, the other comes out of the fridge after the night.
@@ -142,7 +142,7 @@ public sealed class DayStories
         var evening = Morning.AddHours(14);
         var choice = new BakeChoice("white", "wall", "counter", ReadyBy: evening.AddHours(14)) { Cuts = [new("baton")], Timer = TimeSpan.FromHours(8) };
         var plain = Make("Solder sticks", ("strong white flour", 380), ("water", 260), ("fine salt", 8), ("instant yeast", 4));
-        var spec = BakeSpec.Create(plain, choice, Home, evening).Value;
+        var spec = BakeDecision.Of(plain, choice, Home, evening).Value;
         var day = Laid(evening, new(new OpenHours(TimeSpan.FromHours(7), TimeSpan.FromHours(23)).Shut(evening, TimeZoneInfo.Utc, 3), []), new DayBake(spec, SoFar.Nothing(evening), Layout.Of(spec, evening).Plan.Start)).Single();
         (day["cycle"]!.Start - day["start-cycle"]!.End).ShouldBe(TimeSpan.FromHours(8));
         day["check-1"].ShouldBeNull();
@@ -151,7 +151,7 @@ public sealed class DayStories
         var quiet = new Closed([], new OpenHours(TimeSpan.FromHours(6), TimeSpan.FromHours(23)).Shut(evening, TimeZoneInfo.Utc, 3));
         Laid(evening, quiet, new DayBake(spec, SoFar.Nothing(evening), Layout.Of(spec, evening).Plan.Start)).Single()["cycle"]!.Start.ShouldBeGreaterThanOrEqualTo(quiet.Machines[1].To);
 
-        string Refused(Dough dough, TimeSpan timer, string machine = "white") => BakeSpec.Create(dough, choice with { Timer = timer, MachineId = machine }, Home, evening).Problems.Single(p => p.Field == "timer").Code;
+        string Refused(Dough dough, TimeSpan timer, string machine = "white") => BakeDecision.Of(dough, choice with { Timer = timer, MachineId = machine }, Home, evening).Problems.Single(p => p.Field == "timer").Type;
         Refused(Flat, TimeSpan.FromHours(8)).ShouldBe("delay-start");
         Refused(plain, TimeSpan.FromHours(20)).ShouldBe("out-of-range");
         Refused(plain, TimeSpan.FromHours(8), "hand").ShouldBe("by-hand");

@@ -33,12 +33,11 @@ internal static class DemoFormulas
     public static DateTimeOffset Morning { get; } = new(2026, 11, 28, 8, 0, 0, TimeSpan.Zero);
 
     public static BakeSpec Spec(Dough dough, string family, string place = "counter", int? pieces = null, DateTimeOffset? readyBy = null) =>
-        BakeSpec.Create(dough, Choice(readyBy, place, new CutChoice(family, pieces)), Kitchen, Morning).Value;
+        BakeDecision.Of(dough, Choice(readyBy, place, new CutChoice(family, pieces)), Kitchen, Morning).Value;
 
     public static BakeChoice Choice(DateTimeOffset? readyBy, string place, params CutChoice[] cuts) => new("blue", "wall", place, ReadyBy: readyBy) { Cuts = [.. cuts] };
 
     /// <summary>The one thing a bake becomes, changed.</summary>
-    public static BakeSpec With(this BakeSpec spec, Func<Bread, Bread> change) => spec with { Cuts = [.. spec.Cuts.Select(c => c with { Bread = change(c.Bread!) })] };
 
     public static Temperature Celsius(double celsius) => Temperature.FromCelsius(celsius);
     public static Mass Grams(double grams) => Mass.FromGrams(grams);

@@ -38,7 +38,7 @@ public sealed class DividingRules
         var lines = list.Split(',').Select(l => l == "r" ? new CutLine(null, null, Grams(55)) : l.Split('x') is var p
             ? new CutLine(int.Parse(p[0], System.Globalization.CultureInfo.InvariantCulture), p[1] == "" ? null : Grams(double.Parse(p[1], System.Globalization.CultureInfo.InvariantCulture)), Grams(57)) : null!);
         var decided = CutList.Decide(Grams(dough), [.. lines]);
-        decided.Problems.Select(p => p.Code).SingleOrDefault().ShouldBe(problem);
+        decided.Problems.Select(p => p.Type).SingleOrDefault().ShouldBe(problem);
     }
 
     [Fact]

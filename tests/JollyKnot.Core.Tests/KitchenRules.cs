@@ -53,8 +53,8 @@ public sealed class KitchenRules
     [Theory, MemberData(nameof(Wrong))]
     public void What_cannot_be_is_told_at_its_field(string field, Func<Kitchen, Kitchen> spoil)
     {
-        Plans.Kitchen.Check(DemoFormulas.Kitchen, Morning).ShouldBeEmpty();
-        Plans.Kitchen.Check(spoil(DemoFormulas.Kitchen), Morning).Select(p => p.Field).ShouldContain(field);
+        Plans.KitchenCheck.Of(DemoFormulas.Kitchen, Morning).ShouldBeEmpty();
+        Plans.KitchenCheck.Of(spoil(DemoFormulas.Kitchen), Morning).Select(p => p.Field).ShouldContain(field);
     }
 
     [Fact]
@@ -66,7 +66,7 @@ public sealed class KitchenRules
         kitchen.Boils.Celsius.ShouldBe(95, 1e-9);
         // Up there the pot is sooner at the boil; a stronger hob is sooner still.
         kitchen.Pot.ToBoil(Celsius(19), Pot.UsualHob, kitchen.Boils).ShouldBeLessThan(kitchen.Pot.ToBoil(Celsius(19), Pot.UsualHob, Celsius(100)));
-        var spec = BakeSpec.Create(Pretzels, Choice(null, "counter", new CutChoice("pretzel")), kitchen with { Hob = Power.FromWatts(3600) }, Morning).Value;
+        var spec = BakeDecision.Of(Pretzels, Choice(null, "counter", new CutChoice("pretzel")), kitchen with { Hob = Power.FromWatts(3600) }, Morning).Value;
         var chain = Chain.Of(spec, SoFar.Nothing(Morning));
         chain.Steps.Single(s => s.Id == "pot-heats").Length.ShouldBe(kitchen.Pot.ToBoil(spec.Room, Power.FromWatts(3600), kitchen.Boils));
     }
@@ -88,19 +88,19 @@ public sealed class KitchenRules
         (set.CycleLength, set.KneadStart, set.Pulled, set.Beep).ShouldBe((Minutes(45), TimeSpan.Zero, true, null));
         set.SetTo("14")!.CycleLength.ShouldBe(Blue.CycleLength);
         machine.SetTo("unheard of").ShouldBeNull();
-        BakeSpec.Create(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")) with { Program = "none" }, DemoFormulas.Kitchen, Morning).Problems.Single().Field.ShouldBe("program");
+        BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")) with { Program = "none" }, DemoFormulas.Kitchen, Morning).Problems.Single().Field.ShouldBe("program");
     }
 
     [Fact]
     public void A_fan_wants_the_dial_lower_for_the_same_minutes()
     {
         var kitchen = DemoFormulas.Kitchen with { Ovens = [DemoFormulas.Kitchen.Ovens[0] with { Fan = true }] };
-        var (still, fan) = (Spec(SoftRolls, "pan-roll"), BakeSpec.Create(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")), kitchen, Morning).Value);
+        var (still, fan) = (Spec(SoftRolls, "pan-roll"), BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")), kitchen, Morning).Value);
         (still.Batches[0].Bread.Heat.Celsius, fan.Batches[0].Bread.Heat.Celsius).ShouldBe((190, 175));
         Chain.Of(fan, SoFar.Nothing(Morning)).Batches[0].Window.ShouldBe(Chain.Of(still, SoFar.Nothing(Morning)).Batches[0].Window);
         // A dial that ends early is not asked for more.
         var small = kitchen with { Ovens = [kitchen.Ovens[0] with { Fan = false, Dial = new(Celsius(90), Celsius(180)) }] };
-        BakeSpec.Create(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")), small, Morning).Value.Batches[0].Bread.Heat.Celsius.ShouldBe(180);
+        BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")), small, Morning).Value.Batches[0].Bread.Heat.Celsius.ShouldBe(180);
     }
 
     [Fact]
@@ -115,7 +115,7 @@ public sealed class KitchenRules
     {
         var dough = Dough.Create(new("Garlic knots", [new("flour", Grams(500)), new("water", Grams(300)), new("instant yeast", Grams(5))],
             [new(PartKind.Butter, "garlic butter", [new("butter", Grams(40)), new("garlic", Grams(8))]), new(PartKind.Filling, "cheese", [new("hard cheese", Grams(80)), new("honey", Grams(5))])])).Value;
-        var spec = Spec(dough, "knot") with { School = new(Bloom: true) };
+        var spec = Spec(dough, "knot").Loaded(new(Bloom: true));
         var cautions = CautionRules.Of(spec, Chain.Of(spec, SoFar.Nothing(Morning))).Select(c => (c.Caution, c.Step)).ToList();
         cautions.ShouldContain((Caution.Garlic, "part-1"));
         cautions.ShouldNotContain((Caution.Garlic, "part-2"));
@@ -127,7 +127,7 @@ public sealed class KitchenRules
     [Fact]
     public void Held_back_liquid_counts_until_the_check_says_what_went_in()
     {
-        var spec = Spec(SoftRolls, "pan-roll") with { School = new(HoldBack: true) };
+        var spec = Spec(SoftRolls, "pan-roll").Loaded(new(HoldBack: true));
         var before = SoFar.Nothing(Morning);
         before.DoughOf(spec).Grams.ShouldBe(Formula.Yield(Grams(920)).Grams, 1e-9);
         var poured = before with { Checks = [new(DoughFeel.Stiff, new(Grams(60), Mass.Zero))] };
@@ -202,7 +202,7 @@ public sealed class KitchenRules
     public void What_waits_for_the_oven_is_said_and_what_shares_its_heat_does_not_wait()
     {
         var kitchen = DemoFormulas.Kitchen with { Ovens = [DemoFormulas.Kitchen.Ovens[0] with { Racks = 2 }] };
-        Layout Laid(params CutChoice[] cuts) => Layout.Of(BakeSpec.Create(SoftRolls, Choice(null, "counter", cuts), kitchen, Morning).Value, Morning);
+        Layout Laid(params CutChoice[] cuts) => Layout.Of(BakeDecision.Of(SoftRolls, Choice(null, "counter", cuts), kitchen, Morning).Value, Morning);
         var apart = Laid(new CutChoice("plait-3", 1, Grams(300)), new CutChoice("pan-roll"));
         Waiting.Of(apart, 0).ShouldBe(new(TimeSpan.Zero, false));
         var rolls = Waiting.Of(apart, 1);

@@ -120,7 +120,7 @@ public sealed class ProofRules
     [Fact]
     public void Overnight_in_the_fridge_then_a_warm_oven_then_out_before_it_heats()
     {
-        var spec = Spec(SoftRolls, "pan-roll", "oven-light", 16) with { Cold = TimeSpan.FromHours(10) };
+        var spec = Spec(SoftRolls, "pan-roll", "oven-light", 16).Cold(TimeSpan.FromHours(10));
         var story = Story.Proofing(spec, 100);
         story.State.Timetable["warm-up"]!.Start.ShouldBe(story.State.Timetable["start-proof"]!.End + TimeSpan.FromHours(10), TimeSpan.FromMinutes(1));
         string[] order = ["start-proof", "cold", "warm-up", "proof", "clear-oven", "oven-on", "preheat", "load"];
@@ -138,7 +138,7 @@ public sealed class ProofRules
         var before = story.Minute("load");
         story.Tell(new PlaceMeasured("start-proof", Celsius(32))).Minute("load").ShouldBeLessThan(before - 5);
         BakeRules.Refuses(story.State, new PlaceMeasured("shape", Celsius(30)) { At = story.Now })!.Field.ShouldBe("proof");
-        BakeRules.Refuses(story.State, new PlaceMeasured("start-proof", Celsius(400)) { At = story.Now })!.Code.ShouldBe("out-of-range");
+        BakeRules.Refuses(story.State, new PlaceMeasured("start-proof", Celsius(400)) { At = story.Now })!.Type.ShouldBe("out-of-range");
     }
 
     [Fact]
@@ -146,12 +146,12 @@ public sealed class ProofRules
     {
         var story = Story.Proofing(Spec(PlaitDough, "plait-3", pieces: 2), 100).Tell(new StepDone("load"));
         var (loaded, likely) = ((story.Now - Morning).TotalMinutes, story.Minute("unload"));
-        BakeRules.Refuses(story.State, new ProbeRead("load", Celsius(204)) { At = story.Now })!.Code.ShouldBe("over-boiling");
+        BakeRules.Refuses(story.State, new ProbeRead("load", Celsius(204)) { At = story.Now })!.Type.ShouldBe("over-boiling");
         BakeRules.Refuses(story.State, new ProbeRead("bath", Celsius(70)) { At = story.Now })!.Field.ShouldBe("load");
         story.At(loaded + 16).Tell(new ProbeRead("load", Celsius(66))).At(loaded + 20).Tell(new ProbeRead("load", Celsius(72)));
         story.Minute("unload").ShouldBeGreaterThan(likely);
         story.State.Chain.Batches[0].Probed.ShouldNotBeNull();
-        BakeRules.Refuses(story.State, new ProbeRead("load", Celsius(40)) { At = story.Now })!.Code.ShouldBe("falling");
+        BakeRules.Refuses(story.State, new ProbeRead("load", Celsius(40)) { At = story.Now })!.Type.ShouldBe("falling");
     }
 
     [Fact]
@@ -176,7 +176,7 @@ public sealed class ProofRules
     public void The_griddle_goes_batch_by_batch_without_the_oven()
     {
         var kitchen = DemoFormulas.Kitchen with { Griddle = new("griddle", "Griddle", TinShape.Tray, Length.FromMillimetres(400), Length.FromMillimetres(260)) };
-        var spec = BakeSpec.Create(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), kitchen, Morning).Value;
+        var spec = BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), kitchen, Morning).Value;
         var layout = Layout.Of(spec, Morning);
         layout.Timetable["oven-on"].ShouldBeNull();
         var (heats, load) = (layout.Timetable["griddle-heats"]!, layout.Timetable["load"]!);
@@ -184,7 +184,7 @@ public sealed class ProofRules
         var atOnce = spec.Batches[0].Bread.AtOnce!.Value;
         atOnce.ShouldBeInRange(4, 12);
         (layout.Timetable["bake"]!.End - layout.Timetable["bake"]!.Start).TotalMinutes.ShouldBe(13 * Math.Ceiling(12d / atOnce), .1);
-        BakeSpec.Create(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), DemoFormulas.Kitchen, Morning).Problems.Single().Field.ShouldBe("cuts[0].familyId");
+        BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), DemoFormulas.Kitchen, Morning).Problems.Single().Field.ShouldBe("cuts[0].familyId");
     }
 
     [Fact]
@@ -203,7 +203,7 @@ public sealed class ProofRules
             beats.Aggregate(TimeSpan.Zero, (sum, b) => sum + b.Length).ShouldBe(Pot.BathLength(spec.Pot.Batches(10, print), school));
             beats.Any(b => b.Act == PotAct.Dip).ShouldBe(school == PotSchool.DipAfterBoil);
         }
-        Bath(spec with { Bath = PotSchool.DipAfterBoil }).ShouldBe(4 * (120 + 40 + 10) / 60d, .01);
+        Bath(spec.Boiled(PotSchool.DipAfterBoil)).ShouldBe(4 * (120 + 40 + 10) / 60d, .01);
     }
 
     [Theory]

@@ -21,9 +21,9 @@ public sealed class Properties
 
     private static readonly Gen<BakeSpec> AnySpec = Gen.Select(
         One(SoftRolls, Pretzels, PlaitDough, CableKnots), One([.. Families.All]).Array[1, 3], One([.. Places.All]), Gen.Int[1, 30], Gen.Bool,
-        (dough, families, place, pieces, kept) => BakeSpec.Create(dough, Choice(null, place.Id,
+        (dough, families, place, pieces, kept) => BakeDecision.Of(dough, Choice(null, place.Id,
             [.. families.Select(f => new CutChoice(f.Id, pieces)), .. kept ? [new CutChoice(Share: Share.FromPercent(20))] : Array.Empty<CutChoice>()]), GriddleToo, Morning)
-            is var made && made.Has(out var spec) ? kept ? spec : spec with { Cold = TimeSpan.FromHours(pieces % 3 * 5) is { Ticks: > 0 } cold ? cold : null } : Spec(dough, Families.ForOven[pieces % Families.ForOven.Length].Id, place.Id, 5));
+            is var made && made.Has(out var spec) ? kept ? spec : spec.Cold(TimeSpan.FromHours(pieces % 3 * 5) is { Ticks: > 0 } cold ? cold : null) : Spec(dough, Families.ForOven[pieces % Families.ForOven.Length].Id, place.Id, 5));
 
     [Fact]
     public void Targets_add_up_to_the_dough_and_differ_by_a_gram() =>
@@ -69,7 +69,7 @@ public sealed class Properties
         AnySpec.ForAll(spec =>
         {
             var wanted = Morning.AddHours(60);
-            var layout = Layout.Of(spec with { ReadyBy = wanted }, Morning);
+            var layout = Layout.Of(spec.Wanted(wanted), Morning);
             layout.Timetable.Ready.ShouldBe(wanted, TimeSpan.FromSeconds(1));
             foreach (var slot in layout.Timetable.Slots)
             {
@@ -96,7 +96,7 @@ public sealed class Properties
     public void Dough_taken_out_of_the_oven_it_needs_is_ready_when_the_oven_is() =>
         Gen.Select(One("oven-light", "brief-warm", "proof-setting"), Gen.Double[16, 28]).ForAll((place, room) =>
         {
-            var spec = Spec(SoftRolls, "pan-roll", place) with { Room = Celsius(room) };
+            var spec = Spec(SoftRolls, "pan-roll", place).InRoomOf(Celsius(room));
             var layout = Layout.Of(spec, Morning);
             var (load, proof) = (layout.Timetable["load"]!, layout.Timetable["proof"]!);
             var rise = layout.Steps.Batches[0].Proof.Curve.At(load.Start - proof.Start).Rise;

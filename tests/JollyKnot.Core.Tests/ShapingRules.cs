@@ -67,7 +67,7 @@ public sealed class ShapingRules
     [InlineData(3, "", "empty"), InlineData(3, "1 beside 2", "unreadable"), InlineData(3, "1", "unreadable"), InlineData(3, "1 over 3", "not-neighbours"), InlineData(3, "4 over 3", "unknown")]
     [InlineData(9, "1 over 2", "out-of-range"), InlineData(3, "1 over 2,", "unreadable"), InlineData(3, "99999999999 over 2", "unreadable"), InlineData(4, "2 over 3 over 2", "not-neighbours")]
     public void A_word_that_is_none_says_what_is_wrong(int strands, string word, string code) =>
-        Plait.Read(strands, word).Problems.Single().Code.ShouldBe(code);
+        Plait.Read(strands, word).Problems.Single().Type.ShouldBe(code);
 
     [Fact]
     public void A_drawn_plait_has_every_strand_in_every_row_and_the_upper_one_last() =>

@@ -83,7 +83,7 @@ public sealed class SmallRules
         var once = Composed.Of(text);
         Composed.Of(once).ShouldBe(once);
         Composed.Folded(once).ShouldBe(Composed.Folded(text));
-        PlainText.CheckName(once, "name")?.Code.ShouldBe(PlainText.CheckName(text, "name")?.Code);
+        PlainText.CheckName(once, "name")?.Type.ShouldBe(PlainText.CheckName(text, "name")?.Type);
     });
 
     [Fact]
@@ -174,7 +174,7 @@ public sealed class SmallRules
         foreach (var absent in new[] { Caution.HoneyInfant, Caution.BoilingBath, Caution.HotSurfaces, Caution.WarmOvenProof, Caution.LeftoverWash, Caution.TooWarm }) found.ShouldNotContain(absent);
         Cautions(Spec(PlaitDough, "plait-3")).ShouldContain(new CautionAt(Caution.HoneyInfant, "review"));
         var hot = new Place("shelf", "on the boiler", false, Celsius(44), 0, null);
-        Cautions(Spec(SoftRolls, "pan-roll") with { Place = hot }).ShouldContain(new CautionAt(Caution.TooWarm, "start-proof"));
+        Cautions(Spec(SoftRolls, "pan-roll").At(hot)).ShouldContain(new CautionAt(Caution.TooWarm, "start-proof"));
     }
 
     private static System.Collections.Immutable.ImmutableArray<CautionAt> Cautions(BakeSpec spec) => CautionRules.Of(spec, Chain.Of(spec, SoFar.Nothing(Morning)));
@@ -252,5 +252,5 @@ public sealed class SmallRules
     [Theory]
     [InlineData(null, 57d, 16), InlineData(null, 300d, 3), InlineData(null, 5000d, 1), InlineData(9, null, 9), InlineData(null, null, 16)]
     public void Pieces_or_a_weight_each(int? pieces, double? each, int count) =>
-        BakeSpec.Create(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll", pieces, each is { } g ? Grams(g) : null)), DemoFormulas.Kitchen, Morning).Value.Cuts[0].Pieces.ShouldBe(count);
+        BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll", pieces, each is { } g ? Grams(g) : null)), DemoFormulas.Kitchen, Morning).Value.Cuts[0].Pieces.ShouldBe(count);
 }

@@ -29,7 +29,7 @@ public sealed class WaysRules
     private static Layout Laid(Dough dough, Ways? ways, params CutChoice[] cuts) => Laid(Full, dough, ways, cuts);
 
     private static Layout Laid(Kitchen kitchen, Dough dough, Ways? ways, params CutChoice[] cuts) =>
-        Layout.Of(BakeSpec.Create(dough, Choice(null, "counter", cuts) with { Ways = ways }, kitchen, Morning).Value, Morning);
+        Layout.Of(BakeDecision.Of(dough, Choice(null, "counter", cuts) with { Ways = ways }, kitchen, Morning).Value, Morning);
 
     private static string[] Order(Layout layout, params string[] ids) => [.. layout.Timetable.Slots.Where(s => ids.Contains(s.Step.Id)).OrderBy(s => s.Start).Select(s => s.Step.Id)];
 
@@ -86,8 +86,8 @@ public sealed class WaysRules
             var heats = slots.Single(s => s.Step.Kind == StepKind.Preheat && s.Step.Occupies.Contains(new(ResourceKind.Oven, oven)));
             heats.End.ShouldBeLessThanOrEqualTo(both.Timetable[both.Plan.Spec.Batches[batch].Step("load")]!.Start);
         }
-        BakeSpec.Create(SoftRolls, Choice(null, "counter", plait with { OvenId = "table-top", Heat = Celsius(240) }), Full, Morning).Problems.Single().Field.ShouldBe("cuts[0].heat");
-        BakeSpec.Create(SoftRolls, Choice(null, "counter", plait with { OvenId = "cellar" }), Full, Morning).Problems.Single().Field.ShouldBe("cuts[0].ovenId");
+        BakeDecision.Of(SoftRolls, Choice(null, "counter", plait with { OvenId = "table-top", Heat = Celsius(240) }), Full, Morning).Problems.Single().Field.ShouldBe("cuts[0].heat");
+        BakeDecision.Of(SoftRolls, Choice(null, "counter", plait with { OvenId = "cellar" }), Full, Morning).Problems.Single().Field.ShouldBe("cuts[0].ovenId");
     }
 
     [Theory]
@@ -143,7 +143,7 @@ public sealed class WaysRules
         Pace(1.2).ShouldBeInRange(1.04, 1.12);
         Pace([.. Enumerable.Repeat(1.2, 20)]).ShouldBe(1.2, .02);
         Pace(4).ShouldBe(1);
-        var slow = Layout.Of(plan.Spec with { OvenPaces = OvenMemory.Of([Learned(1.2), Learned(1.2)]) }, Morning);
+        var slow = Layout.Of(plan.Spec.Knowing(OvenMemory.Of([Learned(1.2), Learned(1.2)])), Morning);
         slow.Timetable["bake"]!.Step.Length.ShouldBeGreaterThan(likely * 1.05);
     }
 }

@@ -96,8 +96,8 @@ public sealed class WholeRecipes
     [Fact]
     public void Nothing_too_long_is_read_and_nothing_is_made_of_nothing()
     {
-        RecipeText.Read(new string('x', RecipeText.Longest + 1), Pantry).Problems[0].Code.ShouldBe("too-long");
-        RecipeText.Read(" \n\t ", Pantry).Problems[0].Code.ShouldBe("empty");
+        RecipeText.Read(new string('x', RecipeText.Longest + 1), Pantry).Problems[0].Type.ShouldBe("too-long");
+        RecipeText.Read(" \n\t ", Pantry).Problems[0].Type.ShouldBe("empty");
         RecipeText.Read("Dear diary, today it rained on the harbour.", Pantry).Value.Sections.ShouldBeEmpty();
         LineReading.Of(new string('9', 400) + " g flour", Pantry).Single().Mass.ShouldBeNull();
     }
@@ -105,7 +105,7 @@ public sealed class WholeRecipes
     [Theory]
     [InlineData("lye"), InlineData("Caustic soda"), InlineData("sodium hydroxide")]
     public void A_caustic_bath_is_not_supported(string name) =>
-        Dough.Create(new("Shiny", [new("flour", Grams(500)), new(name, Grams(20), Role.Other)]), Pantry).Problems.Single().Code.ShouldBe("caustic");
+        Dough.Create(new("Shiny", [new("flour", Grams(500)), new(name, Grams(20), Role.Other)]), Pantry).Problems.Single().Type.ShouldBe("caustic");
 
     [Fact]
     public void A_part_is_checked_like_a_dough_but_needs_no_flour()

@@ -35,9 +35,9 @@ public sealed class WorkedExamples
         FormulaChecks.Of(Formula.Of(SoftRolls), Families.Find("pan-roll")!.Hydration).ShouldBeEmpty();
         var salty = Formula.Of(Make("Salty", ("plain flour", 500), ("water", 300), ("salt", 20), ("yeast", 1)));
         var found = FormulaChecks.Of(salty);
-        found.Select(p => p.Code).ShouldBe(["salt-high", "yeast-low"]);
-        found[0].Reason.ShouldContain("4.0 % salt");
-        found[0].Reason.ShouldContain("7.5 g");
+        found.Select(p => p.Type).ShouldBe(["salt-high", "yeast-low"]);
+        ((Share)found[0].Says[0]).Percent.ShouldBe(4, 1e-9);
+        ((Mass)found[0].Says[3]).Grams.ShouldBe(7.5, .05);
     }
 
     [Fact]
@@ -45,8 +45,8 @@ public sealed class WorkedExamples
     {
         Blue.Refuses(Formula.Of(SoftRolls)).ShouldBeNull();
         var problem = White.Refuses(Formula.Of(SoftRolls)).ShouldNotBeNull();
-        problem.Code.ShouldBe("capacity");
-        problem.Reason.ShouldContain("82.6 %");
+        problem.Code.ShouldBe("capacity:dough");
+        ((Share)problem.Says[3]).Percent.ShouldBe(82.6, .05);
         White.Refuses(Formula.Of(SoftRolls.Scale(White.FactorThatFits(Formula.Of(SoftRolls)) * .9999))).ShouldBeNull();
     }
 

@@ -41,16 +41,35 @@ public sealed class ClockTests
         (clock.GetUtcNow(), clock.PutBack).ShouldBe((Noon.AddDays(1).AddHours(1), TimeSpan.Zero));
     }
 
+    [Fact]
+    public void Held_up_between_two_readings_it_does_not_run_ahead()
+    {
+        var wall = new Wall();
+        var clock = new HouseClock(1, wall, Noon);
+        wall.HeldUp = TimeSpan.FromMinutes(20);
+        for (var i = 0; i < 5; i++) clock.GetUtcNow().ShouldBeLessThanOrEqualTo(wall.GetUtcNow());
+    }
+
     // A wall clock that can be put anywhere while its counter goes on.
     private sealed class Wall : TimeProvider
     {
         private DateTimeOffset shows = Noon;
         private TimeSpan counted;
 
+        // So long passes after each reading.
+        public TimeSpan HeldUp { get; set; }
+
         public void Pass(TimeSpan span) => (shows, counted) = (shows + span, counted + span);
         public void Put(DateTimeOffset to) => shows = to;
-        public override DateTimeOffset GetUtcNow() => shows;
-        public override long GetTimestamp() => counted.Ticks;
+        public override DateTimeOffset GetUtcNow() => Read(shows);
+        public override long GetTimestamp() => Read(counted).Ticks;
+
+        private T Read<T>(T shown)
+        {
+            Pass(HeldUp);
+            return shown;
+        }
+
         public override long TimestampFrequency => TimeSpan.TicksPerSecond;
     }
 }

@@ -54,13 +54,17 @@ public sealed class OldFiles : IDisposable
     public async Task A_bake_from_before_there_were_cut_lists_goes_on()
     {
         var (id, now) = (Guid.NewGuid(), DateTimeOffset.UtcNow);
-        var spec = BakeSpec.Create(Rolls, new("blue", "wall", "counter") { Cuts = [new("pan-roll", 9)] }, DemoWorld.Kitchen, now).Value;
+        var spec = BakeDecision.Of(Rolls, new("blue", "wall", "counter") { Cuts = [new("pan-roll", 9)] }, DemoWorld.Kitchen, now).Value;
         await using (var services = Open())
         {
             await services.GetRequiredService<JollyStore>().Open();
             var plan = System.Text.Json.Nodes.JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(Layout.Of(spec, now).Plan, Json.Documents))!;
-            // As that version wrote it: family, pieces, heat and wash beside the oven.
-            var old = plan["spec"]!.AsObject();
+            // As that version wrote it: all in one list; family, pieces, heat and wash beside the oven.
+            var groups = plan["spec"]!.AsObject();
+            var old = new System.Text.Json.Nodes.JsonObject();
+            foreach (var group in new[] { "made", "tools", "handling", "around", "wish" })
+                foreach (var member in groups[group]!.AsObject()) old[member.Key] = member.Value?.DeepClone();
+            plan["spec"] = old;
             var bread = old["cuts"]![0]!["bread"]!;
             foreach (var field in new[] { "family", "heat", "wash" }) old[field] = bread[field]!.DeepClone();
             old["pieces"] = 9;

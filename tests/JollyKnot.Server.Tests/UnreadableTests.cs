@@ -31,9 +31,9 @@ public sealed class UnreadableTests : IDisposable
         (EventIs("""{"version":2,"document":{"type":"bread-sung-to","at":"2026-11-28T07:40:00Z"}}"""), "Event 1: It holds something this version does not know."),
         (EventIs("""{"version":99,"document":{"type":"stopped"}}"""), "Event 1: It was written by a newer Jolly Knot."),
         (PlanIs("json_set(Document, '$.version', 99)"), "It was written by a newer Jolly Knot."),
-        (PlanIs("json_remove(Document, '$.document.spec.oven')"), "It is damaged at spec."),
+        (PlanIs("json_remove(Document, '$.document.spec.tools.oven')"), "It is damaged at spec.tools."),
         (PlanIs("json_set(Document, '$.document.steps', json('[]'))"), "It says what cannot be."),
-        (PlanIs("json_set(Document, '$.document.spec.dough.rows[0].mass', 1e-320)"), "It says what cannot be."),
+        (PlanIs("json_set(Document, '$.document.spec.made.dough.rows[0].mass', 1e-320)"), "It says what cannot be."),
         (PlanIs("substr(Document, 1, length(Document) / 2)"), "It is damaged."),
     ];
 

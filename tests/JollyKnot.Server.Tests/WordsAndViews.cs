@@ -1,3 +1,4 @@
+using JollyKnot.Server.Words;
 using System.Text.Json;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Cautions;
@@ -7,7 +8,6 @@ using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
-using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Demo;
 using JollyKnot.Store;
 
@@ -29,7 +29,7 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
         return data;
     }
 
-    private static readonly Words Words = new(HouseholdUnits.Plain);
+    private static readonly Voice Voice = new(HouseholdUnits.Plain);
 
     private static readonly System.Collections.Immutable.ImmutableArray<PartDraft> Parts =
     [
@@ -37,7 +37,7 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
         new(PartKind.Butter, "garlic butter", [new("butter", Mass.FromGrams(40)), new("garlic", Mass.FromGrams(4))]), new(PartKind.Wash, "egg wash", [new("egg", Mass.FromGrams(20))]),
     ];
 
-    private static BakeSpec Spec(string family, string place, string machine, int pieces = 4) => BakeSpec.Create(
+    private static BakeSpec Spec(string family, string place, string machine, int pieces = 4) => BakeDecision.Of(
         Dough.Create(new("Any", [new("plain flour", Mass.FromGrams(400)), new("water", Mass.FromGrams(240)), new("honey", Mass.FromGrams(10)), new("egg", Mass.FromGrams(20)),
             new("salt", Mass.FromGrams(8)), new("yeast", Mass.FromGrams(4)), new("pumpkin seeds", Mass.FromGrams(20), AtBeep: true)], Parts)).Value,
         new(machine, "wall", place) { Cuts = [new(family, pieces), new("pan-roll", 2, Mass.FromGrams(40)), new(Share: Share.FromPercent(10))] }, DemoWorld.Kitchen, Now).Value;
@@ -49,7 +49,7 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
         var chain = Chain.Of(spec, SoFar.Nothing(Now));
         foreach (var step in chain.Steps)
         {
-            var phrase = Words.Of(step, spec);
+            var phrase = Voice.Of(step, spec);
             phrase.Short.ShouldNotBeNullOrWhiteSpace();
             if (!step.IsBeat) continue;
             phrase.Say.ShouldMatch("[.?]$", step.Id);
@@ -60,13 +60,14 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
                 text.ShouldNotMatch("NaN|∞|\\{|-\\d| 0 g|\\(\\)");
             }
         }
-        foreach (var caution in Enum.GetValues<Caution>()) Words.Of(caution, spec).Length.ShouldBeInRange(10, 160);
+        foreach (var caution in Enum.GetValues<Caution>()) Voice.Of(caution, spec).Length.ShouldBeInRange(10, 160);
     }
 
     [Theory, MemberData(nameof(EverySort))]
     public void A_plan_and_a_log_are_the_same_after_the_disk(string family, string place, string machine)
     {
-        var plan = Layout.Of(Spec(family, place, machine, 8) with { ReadyBy = Now.AddHours(30) }, Now).Plan;
+        var spec = Spec(family, place, machine, 8);
+        var plan = Layout.Of(spec with { Wish = new(Now.AddHours(30)) }, Now).Plan;
         var back = JsonSerializer.Deserialize<BakePlan>(JsonSerializer.Serialize(plan, Json.Documents), Json.Documents)!;
         var log = new DemoPlayer(5, .95, false).Play(plan, plan.Start.AddHours(3), 5, "");
         var logBack = new BakeLog([.. log.Entries.Select(e => new Entry(e.Position, JsonSerializer.Deserialize<BakeEvent>(JsonSerializer.Serialize(e.Event, Json.Documents), Json.Documents)!))]);

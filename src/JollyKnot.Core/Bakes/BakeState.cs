@@ -88,7 +88,7 @@ public sealed record BakeState(
     }
 
     /// <summary>When the machine began its cycle, by hand or by its timer; null before.</summary>
-    public DateTimeOffset? CycleBegan => SoFar.When("start-cycle") + (Plan.Spec.Timer ?? TimeSpan.Zero) is { } began && began <= SoFar.Now ? began : null;
+    public DateTimeOffset? CycleBegan => SoFar.When("start-cycle") + (Plan.Spec.Handling.Timer ?? TimeSpan.Zero) is { } began && began <= SoFar.Now ? began : null;
 
     /// <summary>The last thing told that still stands and can be taken back: the one an undo button means.</summary>
     public Entry? LastTold => Log.Standing().LastOrDefault(e => e.Event is not (AlarmsHushed or Undone or Arranged));

@@ -1,19 +1,9 @@
 // Heat on its way to the middle of a piece: transient conduction in a sphere, cylinder or slab, and products of them.
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
+using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Baking;
-
-/// <summary>A body for which the heat equation is solved.</summary>
-public enum Body
-{
-    /// <summary>A sphere, by its radius.</summary>
-    Sphere,
-    /// <summary>A long cylinder, by its radius.</summary>
-    Cylinder,
-    /// <summary>A wide slab, by half its thickness.</summary>
-    Slab,
-}
 
 /// <summary>Series for the temperature in the middle of a body that was put into air of another temperature (Incropera and DeWitt, Fundamentals of Heat and Mass Transfer).</summary>
 public static class Conduction

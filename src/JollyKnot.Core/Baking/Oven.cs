@@ -1,5 +1,4 @@
 // An oven as far as planning needs it: what its dial allows and how long it takes to be hot.
-using System.Globalization;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Shaping;
 
@@ -74,6 +73,5 @@ public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double
 
     /// <summary>Refuses a temperature the dial does not have.</summary>
     /// <returns>Null when the dial has it.</returns>
-    public Problem? Refuses(Temperature heat) => Dial.Holds(heat) ? null : new("off-the-dial", "heat", string.Create(CultureInfo.InvariantCulture,
-        $"{Name} goes from {Dial.From.Celsius:0} to {Dial.To.Celsius:0} °C."));
+    public Problem? Refuses(Temperature heat) => Dial.Holds(heat) ? null : new("off-the-dial", "heat", Name, Dial.From, Dial.To);
 }

@@ -149,7 +149,7 @@ internal sealed record DayBlocks(
 
         public DayBlocks Made(ImmutableArray<DayBake> bakes, Closed closed) => new(zero, [.. blocks], [.. stays], [.. proofs], [.. machines], [.. rooms], [.. ready],
             [.. bakes.Select(b => b.Spec.ReadyBy is { } by ? (int?)Floor(by - zero) : null)],
-            [.. bakes.Select(b => b.Spec.Fresh is { } fresh ? (int?)Ceiling(fresh) : null)], Minutes(closed.Machines), Minutes(closed.Hands));
+            [.. bakes.Select(b => b.Spec.Wish.Fresh is { } fresh ? (int?)Ceiling(fresh) : null)], Minutes(closed.Machines), Minutes(closed.Hands));
 
         private ImmutableArray<(int, int)> Minutes(ImmutableArray<TimeBand> bands) => [.. bands.Where(b => b.To > zero).Select(b => (Floor(b.From - zero), Ceiling(b.To - zero)))];
 

@@ -44,7 +44,8 @@ public enum ChangeKind
 /// <param name="At">A time.</param>
 /// <param name="Heat">A temperature.</param>
 /// <param name="Length">How long.</param>
-public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, DateTimeOffset? At = null, Temperature? Heat = null, TimeSpan? Length = null)
+public sealed record DayChange(
+    int Bake, ChangeKind Kind, string? Id = null, DateTimeOffset? At = null, Temperature? Heat = null, TimeSpan? Length = null)
 {
     // What is wanted later is wanted at a round time. So much over is not worth a change. Ours.
     private static readonly TimeSpan Round = TimeSpan.FromMinutes(15), Nothing = TimeSpan.FromMinutes(2);
@@ -57,40 +58,52 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
     /// <param name="kitchen">What there is.</param>
     /// <param name="now">The time now.</param>
     /// <returns>The bakes, or what cannot be, with the change at fault.</returns>
-    public static Outcome<ImmutableArray<DayBake>> Apply(ImmutableArray<DayBake> bakes, ImmutableArray<DayChange> changes, Kitchen kitchen, DateTimeOffset now)
+    public static Outcome<ImmutableArray<DayBake>> Apply(
+        ImmutableArray<DayBake> bakes, ImmutableArray<DayChange> changes, Kitchen kitchen, DateTimeOffset now)
     {
         ArgumentNullException.ThrowIfNull(kitchen);
         for (var i = 0; i < changes.Length; i++)
         {
-            if (changes[i].Bake < 0 || changes[i].Bake >= bakes.Length) return new Problem("unknown", $"changes[{i}].bake", "There is no such bake in the day.");
-            var changed = changes[i].To(bakes[changes[i].Bake], kitchen, now);
-            if (!changed.Has(out var bake)) return changed.Problems[0] with { Field = $"changes[{i}].{changed.Problems[0].Field}" };
-            bakes = bakes.SetItem(changes[i].Bake, bake);
+            var change = changes[i];
+            if (change.Bake < 0 || change.Bake >= bakes.Length) return new Problem("unknown:bake", $"changes[{i}].bake");
+            var changed = change.To(bakes[change.Bake], kitchen, now);
+            if (!changed.Has(out var bake))
+            {
+                var first = changed.Problems[0];
+                return first with { Field = $"changes[{i}].{first.Field}" };
+            }
+            bakes = bakes.SetItem(change.Bake, bake);
         }
         return bakes;
     }
 
-    private Outcome<DayBake> To(DayBake bake, Kitchen kitchen, DateTimeOffset now)
+    private Outcome<DayBake> To(DayBake bake, Kitchen kitchen, DateTimeOffset now) => Kind switch
     {
-        var pins = bake.SoFar.Arranged.Pins;
-        if (Kind == ChangeKind.Up) return NotThen(At ?? now.AddTicks(-1), now) is { } never ? never : bake;
-        if (Kind == ChangeKind.Unpin) return Pinned(bake, pins.Remove(Id ?? ""));
-        if (Kind == ChangeKind.Pin)
-            return bake.Timetable[Id ?? ""] is not { IsOpen: true } slot || !slot.Step.CanPin ? new Problem("unknown", "id", "No such step is open.")
-                : NotThen(At ?? now.AddTicks(-1), now) is { } notThen ? notThen : Pinned(bake, pins.SetItem(Id!, At!.Value));
-        if (!bake.SoFar.Steps.IsEmpty) return new Problem("begun", "bake", $"{bake.Spec.Dough.Name} has begun.");
-        return Changed(bake.Spec, kitchen, now) is var made && made.Has(out var spec) ? Anew(spec) : made.Problems;
+        ChangeKind.Up => WantedTime(now) is { } never ? never : bake,
+        ChangeKind.Unpin => Pinned(bake, bake.SoFar.Arranged.Pins.Remove(Id ?? "")),
+        ChangeKind.Pin => Pin(bake, now),
+        _ => MadeOtherwise(bake, kitchen, now),
+    };
 
-        // Planned anew, with what is still pinned.
-        DayBake Anew(BakeSpec to)
-        {
-            var plan = Layout.Of(to, now).Plan;
-            return Pinned(new(to, SoFar.Nothing(now), plan.Start), pins.Where(p => plan.Steps.Any(s => s.Step == p.Key)).ToImmutableDictionary());
-        }
+    private Outcome<DayBake> Pin(DayBake bake, DateTimeOffset now)
+    {
+        if (bake.Timetable[Id ?? ""] is not { IsOpen: true, Step.CanPin: true } slot) return new Problem("unknown:open-step", "id");
+        if (WantedTime(now) is { } never) return never;
+        return Pinned(bake, bake.SoFar.Arranged.Pins.SetItem(slot.Step.Id, At!.Value));
     }
 
-    private static Problem? NotThen(DateTimeOffset at, DateTimeOffset now) =>
-        at < now ? new("past", "at", "This time has passed.") : at > now.AddDays(14) ? new("far-off", "at", "More than two weeks ahead.") : null;
+    // Planned anew, with what is still pinned.
+    private Outcome<DayBake> MadeOtherwise(DayBake bake, Kitchen kitchen, DateTimeOffset now)
+    {
+        if (!bake.SoFar.Steps.IsEmpty) return new Problem("begun", "bake", bake.Spec.Dough.Name);
+        var made = Made(bake.Spec, kitchen, now);
+        if (!made.Has(out var spec)) return made.Problems;
+        var plan = Layout.Of(spec, now).Plan;
+        var still = bake.SoFar.Arranged.Pins.Where(p => plan.Steps.Any(s => s.Step == p.Key)).ToImmutableDictionary();
+        return Pinned(new(spec, SoFar.Nothing(now), plan.Start), still);
+    }
+
+    private Problem? WantedTime(DateTimeOffset now) => At is { } at ? Wish.TimeProblem(at, now, "at") : new Problem("past", "at");
 
     /// <summary>When hands are not to be had, with these changes.</summary>
     /// <param name="closed">Without them.</param>
@@ -101,52 +114,96 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
         return closed.UpAt(changes.Where(c => c is { Kind: ChangeKind.Up, At: not null }).Select(c => c.At!.Value));
     }
 
-    private static DayBake Pinned(DayBake bake, ImmutableDictionary<string, DateTimeOffset> pins) => bake with { SoFar = bake.SoFar with { Arranged = bake.SoFar.Arranged with { Pins = pins } } };
+    private static DayBake Pinned(DayBake bake, ImmutableDictionary<string, DateTimeOffset> pins) =>
+        bake with { SoFar = bake.SoFar with { Arranged = bake.SoFar.Arranged with { Pins = pins } } };
 
-    private Outcome<BakeSpec> Changed(BakeSpec spec, Kitchen kitchen, DateTimeOffset now)
+    private Outcome<BakeSpec> Made(BakeSpec spec, Kitchen kitchen, DateTimeOffset now) => Kind switch
     {
-        switch (Kind)
-        {
-            case ChangeKind.Machine:
-                if (kitchen.Mixers.FirstOrDefault(m => m.Id == Id) is not { } machine) return new Problem("unknown", "id", "There is no such machine in this kitchen.");
-                return machine.Refuses(spec.Formula) is { } tooMuch ? tooMuch with { Field = "id" } : spec with { Machine = machine };
-            case ChangeKind.Oven:
-                if (kitchen.Ovens.FirstOrDefault(o => o.Id == Id) is not { } oven) return new Problem("unknown", "id", "There is no such oven in this kitchen.");
-                return spec.Cuts.All(c => c.Bread is null or { OnGriddle: true } or { Oven: not null } || Takes(oven, c.Bread))
-                    ? spec with { Oven = oven } : new Problem("does-not-fit", "id", $"The {oven.Name} does not take this bread on its trays, or not this hot.");
-            case ChangeKind.Place:
-                return kitchen.AllPlaces.FirstOrDefault(p => p.Id == Id) is { } place ? spec with { Place = place } : new Problem("unknown", "id", "There is no such place.");
-            case ChangeKind.Bowl:
-                return Length is { } bulk && (bulk <= TimeSpan.Zero || bulk > AfterCycle.Longest) ? new Problem("out-of-range", "length", $"Up to {AfterCycle.Longest.TotalHours:0} hours in the bowl.")
-                    : spec with { After = Length is { } rise ? new(true, rise) : null };
-            case ChangeKind.Fridge:
-                return Length is { } cold && (cold <= TimeSpan.Zero || cold > BakeSpec.LongestCold) ? new Problem("out-of-range", "length", $"Up to {BakeSpec.LongestCold.TotalHours:0} hours in the fridge.") : spec with { Cold = Length };
-            case ChangeKind.Heat:
-                if (Heat is not { } heat || heat < BakeWindow.Coolest) return new Problem("too-cool", "heat", $"Bread does not bake under {BakeWindow.Coolest.Celsius:0} °C.");
-                if (spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => spec.OvenOf(b.Bread).Refuses(heat)).OfType<Problem>().FirstOrDefault() is { } offDial) return offDial;
-                return spec with { Cuts = [.. spec.Cuts.Select(c => c.Bread is { OnGriddle: false } bread ? c with { Bread = bread with { Heat = heat } } : c)] };
-            case ChangeKind.FewerTrays:
-                return Fewer(spec) is { } cuts ? spec with { Cuts = cuts } : new Problem("one-tray", "bake", "It is one tray; nothing is left without it.");
-            case ChangeKind.ReadyBy:
-                return At is { } by && NotThen(by, now) is { } notThen ? notThen : spec with { ReadyBy = At };
-            case ChangeKind.Fresh:
-                return BakeSpec.Unfresh(Length, "length") is { } unfresh ? unfresh : spec with { Fresh = Length };
-            default:
-                return new Problem("unknown", "kind", "There is no such change.");
-        }
+        ChangeKind.Machine => InMachine(spec, kitchen),
+        ChangeKind.Oven => InOven(spec, kitchen),
+        ChangeKind.Place => AtPlace(spec, kitchen),
+        ChangeKind.Bowl => InBowl(spec),
+        ChangeKind.Fridge => InFridge(spec),
+        ChangeKind.Heat => AtHeat(spec),
+        ChangeKind.FewerTrays => Fewer(spec) is { } cuts ? WithCuts(spec, cuts) : new Problem("one-tray", "bake"),
+        ChangeKind.ReadyBy => WantedBy(spec, now),
+        ChangeKind.Fresh => WantedFresh(spec),
+        _ => new Problem("unknown:change", "kind"),
+    };
+
+    private Outcome<BakeSpec> InMachine(BakeSpec spec, Kitchen kitchen)
+    {
+        if (kitchen.Mixers.FirstOrDefault(m => m.Id == Id) is not { } machine) return new Problem("unknown:machine", "id");
+        if (machine.Refuses(spec.Formula) is { } tooMuch) return tooMuch with { Field = "id" };
+        return spec with { Tools = spec.Tools with { Machine = machine } };
     }
 
-    private static bool Takes(Oven oven, Bread bread) => oven.Dial.Holds(bread.Heat) && bread.Racks <= oven.Racks && (bread.Pan is null || oven.Holds(bread.Pan));
+    private Outcome<BakeSpec> InOven(BakeSpec spec, Kitchen kitchen)
+    {
+        if (kitchen.Ovens.FirstOrDefault(o => o.Id == Id) is not { } oven) return new Problem("unknown:oven", "id");
+        var its = spec.Cuts.Select(c => c.Bread).OfType<Bread>().Where(b => b is { OnGriddle: false, Oven: null });
+        if (!its.All(b => Takes(oven, b))) return new Problem("does-not-fit:oven", "id", oven.Name);
+        return spec with { Tools = spec.Tools with { Oven = oven } };
+    }
+
+    private Outcome<BakeSpec> AtPlace(BakeSpec spec, Kitchen kitchen)
+    {
+        if (kitchen.AllPlaces.FirstOrDefault(p => p.Id == Id) is not { } place) return new Problem("unknown:place", "id");
+        return spec with { Tools = spec.Tools with { Place = place } };
+    }
+
+    private Outcome<BakeSpec> InBowl(BakeSpec spec)
+    {
+        if (AfterCycle.Problem(Length, "length") is { } tooLong) return tooLong;
+        if (Length == TimeSpan.Zero) return new Problem("out-of-range:bowl", "length", AfterCycle.Longest);
+        return spec with { Handling = spec.Handling with { After = Length is { } rise ? new(true, rise) : null } };
+    }
+
+    private Outcome<BakeSpec> InFridge(BakeSpec spec)
+    {
+        if (Handling.ColdProblem(Length, "length") is { } tooLong) return tooLong;
+        return spec with { Handling = spec.Handling with { Cold = Length } };
+    }
+
+    private Outcome<BakeSpec> AtHeat(BakeSpec spec)
+    {
+        if (Heat is not { } heat || heat < BakeWindow.Coolest) return new Problem("too-cool", "heat", BakeWindow.Coolest);
+        var ovens = spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => spec.OvenOf(b.Bread));
+        if (ovens.Select(o => o.Refuses(heat)).OfType<Problem>().FirstOrDefault() is { } offDial) return offDial;
+        return WithCuts(spec, [.. spec.Cuts.Select(c => Baked(c, heat))]);
+    }
+
+    private static Cut Baked(Cut cut, Temperature heat) =>
+        cut.Bread is { OnGriddle: false } bread ? cut with { Bread = bread with { Heat = heat } } : cut;
+
+    private Outcome<BakeSpec> WantedBy(BakeSpec spec, DateTimeOffset now)
+    {
+        if (Wish.TimeProblem(At, now, "at") is { } never) return never;
+        return spec with { Wish = spec.Wish with { ReadyBy = At } };
+    }
+
+    private Outcome<BakeSpec> WantedFresh(BakeSpec spec)
+    {
+        if (Wish.FreshProblem(Length, "length") is { } problem) return problem;
+        return spec with { Wish = spec.Wish with { Fresh = Length } };
+    }
+
+    private static BakeSpec WithCuts(BakeSpec spec, ImmutableArray<Cut> cuts) => spec with { Made = spec.Made with { Cuts = cuts } };
+
+    private static bool Takes(Oven oven, Bread bread) =>
+        oven.Dial.Holds(bread.Heat) && bread.Racks <= oven.Racks && (bread.Pan is null || oven.Holds(bread.Pan));
 
     // Without the last load, or without one of the trays that go in together.
     private static ImmutableArray<Cut>? Fewer(BakeSpec spec)
     {
         var last = spec.Batches[^1];
-        var less = spec.Batches.Length > 1 ? last.Pieces : last.Bread.Racks > 1 ? last.Pieces / last.Bread.Racks : 0;
+        var loads = spec.Batches.Length > 1;
+        if (!loads && last.Bread.Racks == 1) return null;
+        var less = loads ? last.Pieces : last.Pieces / last.Bread.Racks;
         if (less == 0) return null;
         var cut = spec.Cuts[last.Cut];
         var kept = new Cut(1, cut.Each * less, false);
-        var left = cut with { Pieces = cut.Pieces - less, Bread = spec.Batches.Length > 1 ? last.Bread : last.Bread with { Racks = last.Bread.Racks - 1 } };
+        var left = cut with { Pieces = cut.Pieces - less, Bread = loads ? last.Bread : last.Bread with { Racks = last.Bread.Racks - 1 } };
         return left.Pieces > 0 ? spec.Cuts.SetItem(last.Cut, left).Add(kept) : spec.Cuts.RemoveAt(last.Cut).Add(kept);
     }
 
@@ -157,11 +214,20 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
     /// <param name="closed">When hands and machines are not to be had; never when null.</param>
     /// <param name="most">At most so many; 1 or more.</param>
     /// <param name="until">Stops looking.</param>
-    public static ImmutableArray<DayChange> ThatWouldDo(ImmutableArray<DayBake> bakes, Kitchen kitchen, DateTimeOffset now, Closed? closed = null, int most = int.MaxValue, CancellationToken until = default)
+    public static ImmutableArray<DayChange> ThatWouldDo(
+        ImmutableArray<DayBake> bakes, Kitchen kitchen, DateTimeOffset now, Closed? closed = null, int most = int.MaxValue, CancellationToken until = default)
     {
         ArgumentNullException.ThrowIfNull(kitchen);
+        var shut = closed ?? Closed.Never;
         var late = TimeSpan.FromMinutes(DayPlan.Of(bakes, now, closed).Aims.Late);
-        return [.. Candidates(bakes, kitchen, late).Concat(UpSooner(bakes, now, closed ?? Closed.Never)).OrderBy(c => c.Kind).TakeWhile(_ => !until.IsCancellationRequested).Where(c => Apply(bakes, [c], kitchen, now).Has(out var changed) && Does(changed, now, Opened(closed ?? Closed.Never, [c]))).Take(most)];
+        return
+        [
+            .. Candidates(bakes, kitchen, late).Concat(UpSooner(bakes, now, shut))
+                .OrderBy(c => c.Kind)
+                .TakeWhile(_ => !until.IsCancellationRequested)
+                .Where(c => Apply(bakes, [c], kitchen, now).Has(out var changed) && Does(changed, now, Opened(shut, [c])))
+                .Take(most),
+        ];
     }
 
     private static IEnumerable<DayChange> Candidates(ImmutableArray<DayBake> bakes, Kitchen kitchen, TimeSpan late)
@@ -173,8 +239,8 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
             foreach (var machine in kitchen.Machines.Where(m => m.Id != spec.Machine.Id)) yield return new(i, ChangeKind.Machine, machine.Id);
             foreach (var oven in kitchen.Ovens.Where(o => o.Id != spec.Oven.Id)) yield return new(i, ChangeKind.Oven, oven.Id);
             foreach (var place in kitchen.AllPlaces.Where(p => p.Id != spec.Place.Id)) yield return new(i, ChangeKind.Place, place.Id);
-            if (spec is { After: null, Machine.ByHand: false }) yield return new(i, ChangeKind.Bowl, Length: AfterCycle.Usual[^1].Bulk);
-            if (spec.Cold is not null) yield return new(i, ChangeKind.Fridge);
+            if (spec is { Handling.After: null, Machine.ByHand: false }) yield return new(i, ChangeKind.Bowl, Length: AfterCycle.Usual[^1].Bulk);
+            if (spec.Handling.Cold is not null) yield return new(i, ChangeKind.Fridge);
             if (spec.Batches.Length > 1) yield return new(i, ChangeKind.FewerTrays);
             if (late > TimeSpan.Zero && spec.ReadyBy is { } by) yield return new(i, ChangeKind.ReadyBy, At: by + Round * Math.Ceiling(late / Round));
         }
@@ -184,19 +250,19 @@ public sealed record DayChange(int Bake, ChangeKind Kind, string? Id = null, Dat
     private static IEnumerable<DayChange> UpSooner(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed closed)
     {
         foreach (var night in closed.Hands.Where(b => b.To - b.From >= Night && b.To - MuchSooner > now && bakes.Any(k => k.Spec.ReadyBy > b.To)))
-            for (var sooner = Sooner; sooner <= MuchSooner; sooner += Sooner)
-            {
-                var up = new DayChange(0, ChangeKind.Up, At: night.To - sooner);
-                if (!Does(bakes, now, Opened(closed, [up]))) continue;
-                yield return up;
-                break;
-            }
+        {
+            var sooner = Enumerable.Range(1, (int)(MuchSooner / Sooner)).Select(i => new DayChange(0, ChangeKind.Up, At: night.To - Sooner * i));
+            if (sooner.FirstOrDefault(up => Does(bakes, now, Opened(closed, [up]))) is { } up) yield return up;
+        }
     }
 
+    // Nothing late worth a word, and nothing that cannot be.
     private static bool Does(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed)
     {
         var plan = DayPlan.Of(bakes, now, closed);
-        return TimeSpan.FromMinutes(plan.Aims.Late) <= Nothing && TimeSpan.FromMinutes(plan.Aims.Over) <= Nothing && plan.Aims.Off == 0
-            && !DayCheck.Of([.. bakes.Select((b, i) => b with { SoFar = b.SoFar with { Arranged = plan.Bakes[i] } })], now, closed).Any(f => f.Impossible);
+        var inTime = TimeSpan.FromMinutes(plan.Aims.Late) <= Nothing && TimeSpan.FromMinutes(plan.Aims.Over) <= Nothing && plan.Aims.Off == 0;
+        if (!inTime) return false;
+        ImmutableArray<DayBake> arranged = [.. bakes.Zip(plan.Bakes, (b, to) => b with { SoFar = b.SoFar with { Arranged = to } })];
+        return !DayCheck.Of(arranged, now, closed).Any(f => f.Impossible);
     }
 }

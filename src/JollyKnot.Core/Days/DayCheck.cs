@@ -137,7 +137,7 @@ public static class DayCheck
         for (var i = 0; i < bakes.Length; i++)
         {
             if (tables[i].Ready - bakes[i].Spec.ReadyBy is { } late && late > Grain) found.Add(new(DayTrouble.Late, i, "review", i, "review", late));
-            if (bakes[i].Spec.ReadyBy - tables[i].Ready - bakes[i].Spec.Fresh is { } stale && stale > Grain) found.Add(new(DayTrouble.Stale, i, "review", i, "review", stale));
+            if (bakes[i].Spec.ReadyBy - tables[i].Ready - bakes[i].Spec.Wish.Fresh is { } stale && stale > Grain) found.Add(new(DayTrouble.Stale, i, "review", i, "review", stale));
         }
         return [.. found.OrderBy(f => f.Trouble)];
 

@@ -1,6 +1,5 @@
 // The cut list: what one dough is divided into, as a baker says it, and how it adds up.
 using System.Collections.Immutable;
-using System.Globalization;
 using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Core.Dividing;
@@ -39,21 +38,21 @@ public static class CutList
         for (var i = 0; i < lines.Length; i++)
         {
             var line = lines[i];
-            if (line.Pieces is < 1) return Refuse("pieces", i, "pieces", "1 or more is wanted here.");
-            if (line.Each is { Grams: <= 0 }) return Refuse("not-positive", i, "each", "More than 0 g is wanted here.");
-            if (line.Share is { Fraction: <= 0 or >= 1 }) return Refuse("out-of-range", i, "share", "More than none of the dough, and less than all.");
+            if (line.Pieces is < 1) return Refuse("pieces:at-least-one", i, "pieces");
+            if (line.Each is { Grams: <= 0 }) return Refuse("not-positive", i, "each");
+            if (line.Share is { Fraction: <= 0 or >= 1 }) return Refuse("out-of-range:share", i, "share");
             if (line.Share is { } share) Take(i, new(1, dough * share.Fraction, false));
             else if (line is { Pieces: { } n, Each: { } each }) Take(i, new(n, each, true));
             else if (line is { Usual: null, Each: { } lump }) Take(i, new(1, lump, true));
             else if (line.Pieces is null)
             {
-                if (rest is not null) return Refuse("two-rests", i, "", "One line already takes the rest. Say how many here, and how heavy.");
+                if (rest is not null) return Refuse("two-rests", i, "");
                 rest = i;
             }
         }
         // With a line that takes the rest, the others have their usual weight; without, they share what is left.
         var open = Enumerable.Range(0, lines.Length).Where(i => made[i] is null && i != rest).ToList();
-        Problem TooMuch() => new("too-much", "cuts", Text($"These want {dough.Grams - left.Grams:0} g, and there will be {dough.Grams:0} g of dough."));
+        Problem TooMuch() => new("too-much", "cuts", dough - left, dough);
         if (left.Grams <= 0 && (rest is not null || open.Count > 0)) return TooMuch();
         var usual = open.Sum(i => lines[i].Pieces!.Value * (lines[i].Usual ?? dough).Grams);
         var factor = rest is not null || usual <= 0 ? 1 : left.Grams / usual;
@@ -66,7 +65,7 @@ public static class CutList
             Take(r, new(pieces, left / pieces, false));
         }
         else if (left.Grams > Off * dough.Grams)
-            return new Problem("left-over", "cuts", Text($"{left.Grams:0} g of dough would be left over."));
+            return new Problem("left-over", "cuts", left);
         return made.Select(m => m!).ToImmutableArray();
 
         void Take(int i, CutShare share)
@@ -75,8 +74,7 @@ public static class CutList
             left -= share.Each * share.Pieces;
         }
 
-        static Problem Refuse(string code, int i, string field, string reason) => new(code, field.Length == 0 ? $"cuts[{i}]" : $"cuts[{i}].{field}", reason);
+        static Problem Refuse(string code, int i, string field) =>
+            new(code, field.Length == 0 ? $"cuts[{i}]" : $"cuts[{i}].{field}");
     }
-
-    private static string Text(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);
 }

@@ -1,6 +1,5 @@
 // Changing a dough: scaled, or one thing swapped for another with water and flour put right. Each change is told before and after.
 using System.Collections.Immutable;
-using System.Globalization;
 using System.Text.Json.Serialization;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
@@ -60,11 +59,25 @@ public sealed record ButterToOil(string Oil) : Change;
 /// <param name="Name">What that part is called.</param>
 public sealed record TakeShare(Share Share, string Name) : Change;
 
+/// <summary>Something put right along with a change.</summary>
+public abstract record PutRight;
+
+/// <summary>Eggs were kept whole.</summary>
+/// <param name="Count">How many.</param>
+/// <param name="Egg">Which kind.</param>
+/// <param name="InsteadOf">What scaling asked for.</param>
+/// <param name="Liquid">What makes up the rest.</param>
+public sealed record EggsWhole(int Count, string Egg, Mass InsteadOf, string Liquid) : PutRight;
+
+/// <summary>The dough wants other water.</summary>
+/// <param name="By">More, or less when below zero.</param>
+public sealed record OtherWater(Mass By) : PutRight;
+
 /// <summary>A change made.</summary>
 /// <param name="Dough">The dough after it.</param>
 /// <param name="Factor">What every row was scaled by; 1 where it was not.</param>
 /// <param name="Notes">What was put right besides, such as an egg kept whole.</param>
-public sealed record Changed(Dough Dough, double Factor, ImmutableArray<string> Notes);
+public sealed record Changed(Dough Dough, double Factor, ImmutableArray<PutRight> Notes);
 
 /// <summary>Makes changes.</summary>
 public static class Changes
@@ -72,6 +85,7 @@ public static class Changes
     /// <summary>An egg may be so far from what scaling asks for and still be taken whole. Bakers' usage.</summary>
     public const double WholeEggWithin = .08;
 
+    private const int MostPieces = 100;
     private static readonly Band<double> Factors = new(.02, 50);
     private static readonly Band<Share> Hydrations = new(Share.FromPercent(30), Share.FromPercent(120));
     private static readonly Band<Share> Starters = new(Share.FromPercent(5), Share.FromPercent(60));
@@ -95,26 +109,26 @@ public static class Changes
         var formula = Formula.Of(dough);
         return change switch
         {
-            ToPieces { Pieces: < 1 or > 100 } => new Problem("out-of-range", "pieces", "From 1 to 100 pieces."),
+            ToPieces { Pieces: < 1 or > MostPieces } => new Problem("out-of-range:between", "pieces", 1, MostPieces),
             ToPieces c => Positive(c.Each, "each") ?? Scaled(dough, Formula.Needed(c.Each * c.Pieces) / formula.Total, "each", wholeEggs),
             ToFlour c => Positive(c.Flour, "flour") ?? Scaled(dough, c.Flour / formula.Flour, "flour", wholeEggs),
             ToDough c => Positive(c.Dough, "dough") ?? Scaled(dough, Formula.Needed(c.Dough) / formula.Total, "dough", wholeEggs),
-            TakeShare c when c.Share.Fraction is not (> 0 and < 1) => new Problem("out-of-range", "share", "Over 0 and under 100 %."),
+            TakeShare c when c.Share.Fraction is not (> 0 and < 1) => new Problem("out-of-range:share", "share"),
             TakeShare c when PlainText.CheckName(c.Name, "name") is { } bad => bad,
             TakeShare c => new Changed(Renamed(dough.Scale(c.Share.Fraction), c.Name), c.Share.Fraction, []),
-            ToHydration c when !Hydrations.Holds(c.Hydration) => new Problem("out-of-range", "hydration", "From 30 to 120 %."),
+            ToHydration c when !Hydrations.Holds(c.Hydration) => new Problem("out-of-range:between", "hydration", Hydrations.From, Hydrations.To),
             ToHydration c => WithWater(dough, dough.Rows, Mass.FromGrams((c.Hydration.Fraction - formula.Hydration.Fraction) * formula.Flour.Grams), pantry),
             SwapYeast c => Yeast(dough, c, pantry),
-            YeastToStarter c when !Starters.Holds(c.OfFlour) => new Problem("out-of-range", "ofFlour", "From 5 to 60 % of the flour."),
+            YeastToStarter c when !Starters.Holds(c.OfFlour) => new Problem("out-of-range:between", "ofFlour", Starters.From, Starters.To),
             YeastToStarter c => Starter(dough, formula, c, pantry),
             SwapFlour c => Flour(dough, c, pantry),
             MilkToDried => Dried(dough, pantry),
             ButterToOil c => Oil(dough, c, pantry),
-            _ => new Problem("unknown", "type", "There is no such change."),
+            _ => new Problem("unknown:change", "type"),
         };
     }
 
-    private static Problem? PositiveProblem(Mass mass, string field) => mass > Mass.Zero ? null : new("not-positive", field, "More than 0 g is wanted here.");
+    private static Problem? PositiveProblem(Mass mass, string field) => mass > Mass.Zero ? null : new("not-positive", field);
 
     private static Outcome<Changed>? Positive(Mass mass, string field) => PositiveProblem(mass, field) is { } p ? (Outcome<Changed>)p : null;
 
@@ -126,15 +140,15 @@ public static class Changes
 
     private static Outcome<Changed> Scaled(Dough dough, double factor, string field, bool wholeEggs)
     {
-        if (!Factors.Holds(factor)) return new Problem("out-of-range", field, Text($"That is {factor:0.###} times this dough; {Factors.From} to {Factors.To} times can be made."));
+        if (!Factors.Holds(factor)) return new Problem("out-of-range:times", field, factor, Factors.From, Factors.To);
         var scaled = dough.Scale(factor);
         return wholeEggs && WholeEggs(scaled) is { } whole ? new Changed(whole.Dough, factor, whole.Notes) : new Changed(scaled, factor, []);
     }
 
     // The liquid makes up what an egg taken whole is over or under, so that the dough's weight stays.
-    private static (Dough Dough, ImmutableArray<string> Notes)? WholeEggs(Dough dough)
+    private static (Dough Dough, ImmutableArray<PutRight> Notes)? WholeEggs(Dough dough)
     {
-        var (rows, notes) = (dough.Rows.ToBuilder(), ImmutableArray.CreateBuilder<string>());
+        var (rows, notes) = (dough.Rows.ToBuilder(), ImmutableArray.CreateBuilder<PutRight>());
         for (var i = 0; i < rows.Count; i++)
         {
             if (rows[i].Ingredient is not { Role: Role.Egg, Packing.Each: { } each }) continue;
@@ -143,16 +157,16 @@ public static class Changes
             if (count < 1 || Math.Abs(off.Grams) < .5 || Math.Abs(off / mass) > WholeEggWithin || MainLiquid(rows) is not { } liquid || rows[liquid].Mass - off <= Mass.Zero) continue;
             rows[i] = rows[i] with { Mass = each * count };
             rows[liquid] = rows[liquid] with { Mass = rows[liquid].Mass - off };
-            notes.Add(Text($"{count:0} whole {rows[i].Ingredient.Name}{(count > 1 ? "s" : "")} instead of {mass.Grams:0} g; {rows[liquid].Ingredient.Name} makes up the rest"));
+            notes.Add(new EggsWhole((int)count, rows[i].Ingredient.Name, mass, rows[liquid].Ingredient.Name));
         }
         return notes.Count == 0 ? null : (dough.WithRows(rows.ToImmutable()), notes.ToImmutable());
     }
 
     private static Outcome<Changed> Yeast(Dough dough, SwapYeast change, HouseholdPantry pantry)
     {
-        if (pantry.Find(change.To) is not { Role: Role.Yeast } to) return new Problem("unknown", "to", "There is no such yeast in the pantry.");
+        if (pantry.Find(change.To) is not { Role: Role.Yeast } to) return new Problem("unknown:yeast", "to");
         var (rows, water) = (dough.Rows, Mass.Zero);
-        if (!rows.Any(r => r.Ingredient.Role == Role.Yeast && r.Ingredient != to)) return new Problem("nothing-to-swap", "to", "There is no other yeast in this dough.");
+        if (!rows.Any(r => r.Ingredient.Role == Role.Yeast && r.Ingredient != to)) return new Problem("nothing-to-swap:yeast", "to");
         rows = [.. rows.Select(r =>
         {
             if (r.Ingredient.Role != Role.Yeast) return r;
@@ -165,10 +179,10 @@ public static class Changes
 
     private static Outcome<Changed> Starter(Dough dough, Formula formula, YeastToStarter change, HouseholdPantry pantry)
     {
-        if (pantry.Find(change.Starter) is not { Role: Role.Starter } starter) return new Problem("unknown", "starter", "There is no such starter in the pantry.");
+        if (pantry.Find(change.Starter) is not { Role: Role.Starter } starter) return new Problem("unknown:starter", "starter");
         var mass = formula.Flour * change.OfFlour.Fraction;
         var main = Main(dough.Rows, Role.Flour);
-        if (main is not { } f || dough.Rows[f].Mass <= mass * starter.FlourInside) return new Problem("nothing-to-swap", "ofFlour", "There is not that much flour to take off.");
+        if (main is not { } f || dough.Rows[f].Mass <= mass * starter.FlourInside) return new Problem("nothing-to-swap:starter", "ofFlour");
         var rows = dough.Rows.SetItem(f, dough.Rows[f] with { Mass = dough.Rows[f].Mass - mass * starter.FlourInside });
         // What the old yeast held of water is its own affair: a few tenths of a gram.
         var yeasty = rows.Where(r => r.Ingredient.Role == Role.Yeast).Sum(r => r.Mass.Grams * r.Ingredient.Water);
@@ -178,9 +192,9 @@ public static class Changes
 
     private static Outcome<Changed> Flour(Dough dough, SwapFlour change, HouseholdPantry pantry)
     {
-        if (pantry.Find(change.To) is not { Role: Role.Flour } to) return new Problem("unknown", "to", "There is no such flour in the pantry.");
+        if (pantry.Find(change.To) is not { Role: Role.Flour } to) return new Problem("unknown:flour", "to");
         var from = dough.Rows.Where(r => r.Ingredient.Role == Role.Flour && Phrase.Of(r.Ingredient.Name) == Phrase.Of(change.From ?? "")).ToList();
-        if (from.Count == 0 || from[0].Ingredient == to) return new Problem("nothing-to-swap", "from", "There is no such flour in this dough.");
+        if (from.Count == 0 || from[0].Ingredient == to) return new Problem("nothing-to-swap:flour", "from");
         // A thirstier flour gets the water it drinks, so that the hands feel the same.
         var water = Mass.FromGrams(from.Sum(r => r.Mass.Grams * (to.Drinks - r.Ingredient.Drinks)));
         return WithWater(dough, [.. dough.Rows.Select(r => from.Contains(r) ? r with { Ingredient = to } : r)], water, pantry);
@@ -190,7 +204,7 @@ public static class Changes
     {
         var powder = pantry.Find("dried milk powder")!;
         var milk = dough.Rows.Where(r => r.Ingredient is { Role: Role.Liquid, MilkSolids: > 0 and < .2 }).ToList();
-        if (milk.Count == 0) return new Problem("nothing-to-swap", "type", "There is no milk in this dough.");
+        if (milk.Count == 0) return new Problem("nothing-to-swap:milk", "type");
         var all = milk.Aggregate(Mass.Zero, (sum, r) => sum + r.Mass);
         ImmutableArray<DoughRow> rows = [.. dough.Rows.Where(r => !milk.Contains(r)), new DoughRow(powder, all * DriedInMilk)];
         // As much water as the milk held, less what the powder brings.
@@ -200,9 +214,9 @@ public static class Changes
 
     private static Outcome<Changed> Oil(Dough dough, ButterToOil change, HouseholdPantry pantry)
     {
-        if (pantry.Find(change.Oil) is not { Role: Role.Fat, Water: 0 } oil) return new Problem("unknown", "oil", "There is no such oil in the pantry.");
+        if (pantry.Find(change.Oil) is not { Role: Role.Fat, Water: 0 } oil) return new Problem("unknown:oil", "oil");
         var butter = dough.Rows.Where(r => r.Ingredient is { Role: Role.Fat, Water: > 0 }).ToList();
-        if (butter.Count == 0) return new Problem("nothing-to-swap", "oil", "There is no butter in this dough.");
+        if (butter.Count == 0) return new Problem("nothing-to-swap:butter", "oil");
         var water = Mass.FromGrams(butter.Sum(r => r.Mass.Grams * r.Ingredient.Water));
         return WithWater(dough, [.. dough.Rows.Select(r => butter.Contains(r) ? r with { Ingredient = oil, Mass = r.Mass * (r.Ingredient.Fat / oil.Fat) } : r)], water, pantry);
     }
@@ -210,10 +224,10 @@ public static class Changes
     // Adds or takes off free water: from water, else from the main liquid by what water it holds.
     private static Outcome<Changed> WithWater(Dough dough, ImmutableArray<DoughRow> rows, Mass water, HouseholdPantry pantry)
     {
-        ImmutableArray<string> notes = Math.Abs(water.Grams) < .05 ? [] : [Text($"{Math.Abs(water.Grams):0.#} g {(water > Mass.Zero ? "more" : "less")} water")];
+        ImmutableArray<PutRight> notes = Math.Abs(water.Grams) < .05 ? [] : [new OtherWater(water)];
         var at = rows.ToList().FindIndex(r => r.Ingredient is { Role: Role.Liquid, Water: 1 });
         if (at < 0 && water < Mass.Zero) at = MainLiquid(rows) ?? -1;
-        if (at < 0 && water < Mass.Zero) return new Problem("too-dry", "", "There is not that much water to take away.");
+        if (at < 0 && water < Mass.Zero) return new Problem("too-dry", "");
         if (Math.Abs(water.Grams) < 1e-9) return Checked(dough, rows, notes);
         if (at < 0) rows = rows.Insert(Math.Min(1, rows.Length), new(pantry.Find("water")!, water));
         else
@@ -222,14 +236,14 @@ public static class Changes
             // A little more than there is: another liquid gives the rest.
             if (left < Mass.Zero && rows.RemoveAt(at) is var fewer && MainLiquid(fewer) is { } other)
                 (rows, at, left) = (fewer, other, fewer[other].Mass + Mass.FromGrams(left.Grams * rows[at].Ingredient.Water) / fewer[other].Ingredient.Water);
-            if (left < Mass.Zero) return new Problem("too-dry", "", "There is not that much water to take away.");
+            if (left < Mass.Zero) return new Problem("too-dry", "");
             rows = left < Crumb ? rows.RemoveAt(at) : rows.SetItem(at, rows[at] with { Mass = left });
         }
         return Checked(dough, rows, notes);
     }
 
-    private static Outcome<Changed> Checked(Dough dough, ImmutableArray<DoughRow> rows, ImmutableArray<string> notes) =>
-        rows.Length > Dough.MostRows ? new Problem("too-many", "rows", $"{Dough.MostRows} rows are the most.") : new Changed(dough.WithRows(rows), 1, notes);
+    private static Outcome<Changed> Checked(Dough dough, ImmutableArray<DoughRow> rows, ImmutableArray<PutRight> notes) =>
+        rows.Length > Dough.MostRows ? new Problem("too-many:rows", "rows", rows.Length, Dough.MostRows) : new Changed(dough.WithRows(rows), 1, notes);
 
     private static int? MainLiquid(IReadOnlyList<DoughRow> rows) => Main(rows, Role.Liquid);
 
@@ -240,6 +254,4 @@ public static class Changes
             if (rows[i].Ingredient.Role == role && (role != Role.Liquid || rows[i].Ingredient.Water > 0) && (best is null || rows[i].Mass > rows[best.Value].Mass)) best = i;
         return best;
     }
-
-    private static string Text(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);
 }

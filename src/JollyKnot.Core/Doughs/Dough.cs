@@ -89,12 +89,12 @@ public sealed record Dough
         var problems = ImmutableArray.CreateBuilder<Problem>();
         if (PlainText.CheckName(draft.Name, "name") is { } badName) problems.Add(badName);
         if (PlainText.CheckNote(draft.Notes ?? "", "notes", LongestNotes) is { } badNotes) problems.Add(badNotes);
-        var rows = RowsOf(draft.Rows, "rows", "A dough", pantry, problems);
+        var rows = RowsOf(draft.Rows, "rows", "empty:dough", pantry, problems);
         var drafts = draft.Parts ?? [];
-        if (drafts.Length > MostParts) problems.Add(new("too-many", "parts", $"{drafts.Length} parts; {MostParts} are the most."));
+        if (drafts.Length > MostParts) problems.Add(new("too-many:parts", "parts", drafts.Length, MostParts));
         var parts = drafts.Take(MostParts).Select((p, i) => PartOf(p, $"parts[{i}]", pantry, problems)).ToList();
         if (problems.Count == 0 && !rows.Any(r => r.Ingredient.Role == Role.Flour || r.Ingredient.FlourInside > 0))
-            problems.Add(new("no-flour", "rows", "None of these is flour. Say which row is, and percentages can be reckoned."));
+            problems.Add(new("no-flour", "rows"));
         return problems.Count > 0 ? problems.ToImmutable() : new Dough(PlainText.AsName(draft.Name), rows, [.. parts.Select(p => p!)], draft.ByHand, PlainText.AsNote(draft.Notes ?? "").Trim());
     }
 
@@ -122,16 +122,16 @@ public sealed record Dough
     }
 
     private static ImmutableArray<DoughRow> RowsOf(
-        ImmutableArray<RowDraft> rows, string field, string what, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
+        ImmutableArray<RowDraft> rows, string field, string whenEmpty, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
     {
         if (rows.IsDefaultOrEmpty)
         {
-            problems.Add(new("empty", field, $"{what} needs at least one row."));
+            problems.Add(new(whenEmpty, field));
             return [];
         }
         if (rows.Length > MostRows)
         {
-            problems.Add(new("too-many", field, $"{rows.Length} rows; {MostRows} are the most."));
+            problems.Add(new("too-many:rows", field, rows.Length, MostRows));
             return [];
         }
         var before = problems.Count;
@@ -143,11 +143,11 @@ public sealed record Dough
     {
         if (PlainText.CheckName(part?.Name, $"{at}.name") is { } badName) problems.Add(badName);
         if (part is null) return null;
-        if (!Enum.IsDefined(part.Kind)) problems.Add(new("unknown", $"{at}.kind", "Not one of the kinds of part."));
+        if (!Enum.IsDefined(part.Kind)) problems.Add(new("unknown:answer", $"{at}.kind"));
         var work = part.Work ?? PartWork.Usual(part.Kind);
         if (new[] { work.Hands, work.Hob, work.Cool }.Any(t => t < TimeSpan.Zero || t > LongestWork))
-            problems.Add(new("out-of-range", $"{at}.work", "From nothing to a day is wanted here."));
-        return new(part.Kind, PlainText.AsName(part.Name ?? ""), RowsOf(part.Rows, $"{at}.rows", "A part", pantry, problems), work);
+            problems.Add(new("out-of-range:between", $"{at}.work", TimeSpan.Zero, LongestWork));
+        return new(part.Kind, PlainText.AsName(part.Name ?? ""), RowsOf(part.Rows, $"{at}.rows", "empty:part", pantry, problems), work);
     }
 
     private static DoughRow? Row(RowDraft? row, string at, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
@@ -155,26 +155,26 @@ public sealed record Dough
         var before = problems.Count;
         if (PlainText.CheckName(row?.Ingredient, $"{at}.ingredient") is { } badName) problems.Add(badName);
         if (row is null) return null;
-        if (row.Mass <= Mass.Zero) problems.Add(new("not-positive", $"{at}.mass", "More than 0 g is wanted here."));
-        else if (row.Mass < LightestRow) problems.Add(new("too-light", $"{at}.mass", "No kitchen scale shows so little; 0.01 g is the least."));
-        else if (row.Mass > HeaviestRow) problems.Add(new("too-heavy", $"{at}.mass", $"{row.Mass.Grams:0} g is more than a kitchen weighs; {HeaviestRow.Grams:0} g is the most."));
+        if (row.Mass <= Mass.Zero) problems.Add(new("not-positive", $"{at}.mass"));
+        else if (row.Mass < LightestRow) problems.Add(new("too-light", $"{at}.mass", LightestRow));
+        else if (row.Mass > HeaviestRow) problems.Add(new("too-heavy:row", $"{at}.mass", row.Mass, HeaviestRow));
         if (problems.Count > before) return null;
 
         var name = PlainText.AsName(row.Ingredient);
         if (Caustics.Contains(Phrase.Of(name)))
         {
-            problems.Add(new("caustic", $"{at}.ingredient", "A lye bath burns skin and eyes and needs gloves, goggles and trained practice: it is not supported. A soda bath does nearly as well."));
+            problems.Add(new("caustic", $"{at}.ingredient"));
             return null;
         }
         var known = pantry.Find(name);
         if (known is null && row.Role is null)
         {
-            problems.Add(new("unknown-ingredient", $"{at}.role", $"The pantry does not know “{name}”. Say what it does in the dough."));
+            problems.Add(new("unknown-ingredient", $"{at}.role", name));
             return null;
         }
         if (row.Role is { } role && !Enum.IsDefined(role))
         {
-            problems.Add(new("unknown-role", $"{at}.role", "Not one of the roles."));
+            problems.Add(new("unknown-role", $"{at}.role"));
             return null;
         }
         return new(known is not null && (row.Role is null || row.Role == known.Role) ? known : Ingredient.Own(name, row.Role!.Value), row.Mass, row.AtBeep);

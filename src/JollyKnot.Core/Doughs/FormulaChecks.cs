@@ -1,6 +1,5 @@
 // Whether a formula is out of the ordinary: which figure, why it matters, and a fix.
 using System.Collections.Immutable;
-using System.Globalization;
 using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Core.Doughs;
@@ -23,26 +22,22 @@ public static class FormulaChecks
     public static ImmutableArray<Problem> Of(Formula formula, Band<Share>? hydrationBand = null)
     {
         ArgumentNullException.ThrowIfNull(formula);
-        var found = ImmutableArray.CreateBuilder<Problem>();
-        void Check(Share share, Band<Share> band, string what, string low, string high, double fixPer)
-        {
-            if (band.Holds(share)) return;
-            var isLow = share < band.From;
-            var grams = Math.Abs((isLow ? band.From : band.To).Fraction - share.Fraction) * formula.Flour.Grams * fixPer;
-            found.Add(new($"{what}-{(isLow ? "low" : "high")}", what,
-                string.Create(CultureInfo.InvariantCulture,
-                    $"{share.Percent:0.0} % {what}; {band.From.Percent:0.#} to {band.To.Percent:0.#} is usual. {(isLow ? low : high)} {(isLow ? "Add" : "Take away")} {grams:0.#} g.")));
-        }
+        var found = new ProblemList();
+        found.Add(Outside(formula, formula.Salt, Salt, "salt"));
+        found.Add(IsStarterOnly(formula) ? new("starter-only", "yeast") : Outside(formula, formula.Yeast, Yeast, "yeast"));
+        if (hydrationBand is { } band) found.Add(Outside(formula, formula.WorkingHydration, band, "hydration"));
+        found.If(formula.Sugar > SugarForOrdinaryYeast, "sugar-high", "sugar", formula.Sugar);
+        return found.All;
+    }
 
-        Check(formula.Salt, Salt, "salt", "It will taste flat and rise too fast.", "It will taste salty and rise slowly.", 1);
-        if (formula.Yeast.Fraction < 1e-9 && formula.Starter.Fraction > 0)
-            found.Add(new("starter-only", "yeast", "Starter alone does not rise within a dough cycle: let the machine only knead, and give it hours in a bowl."));
-        else Check(formula.Yeast, Yeast, "yeast", "The rise may not fit the dough cycle.", "It will rise fast and taste of yeast.", 1);
-        if (hydrationBand is { } band)
-            Check(formula.WorkingHydration, band, "hydration", "The dough will be tight for this shape: water.", "The dough will be slack for this shape: water.", 1);
-        if (formula.Sugar > SugarForOrdinaryYeast)
-            found.Add(new("sugar-high", "sugar", string.Create(CultureInfo.InvariantCulture,
-                $"{formula.Sugar.Percent:0.0} % sugar slows ordinary yeast: allow more time, or use a yeast made for sweet dough.")));
-        return found.ToImmutable();
+    private static bool IsStarterOnly(Formula formula) => formula.Yeast.Fraction < 1e-9 && formula.Starter.Fraction > 0;
+
+    // Too little or too much of something, and how much of it to add or take away.
+    private static Problem? Outside(Formula formula, Share share, Band<Share> band, string what)
+    {
+        if (band.Holds(share)) return null;
+        var isLow = share < band.From;
+        var missing = Math.Abs((isLow ? band.From : band.To).Fraction - share.Fraction);
+        return new($"{what}-{(isLow ? "low" : "high")}", what, share, band.From, band.To, formula.Flour * missing);
     }
 }

@@ -60,7 +60,7 @@ public static class RecipeJsonLd
     {
         ArgumentNullException.ThrowIfNull(text);
         ArgumentNullException.ThrowIfNull(pantry);
-        var broken = "This is no JSON that can be read.";
+        var broken = new Problem("not-readable:json", "text");
         foreach (var document in Documents(text))
         {
             JsonElement root;
@@ -71,16 +71,16 @@ public static class RecipeJsonLd
             }
             catch (JsonException error)
             {
-                broken = $"This JSON breaks off or is too deep, in line {(error.LineNumber ?? 0) + 1}.";
+                broken = new("not-readable:json-line", "text", (error.LineNumber ?? 0) + 1);
                 continue;
             }
-            broken = "There is no recipe in this.";
+            broken = new("not-readable:no-recipe", "text");
             if (Find(root) is not { } recipe) continue;
             var read = RecipeText.Read(AsText(recipe), pantry);
             if (!read.IsOk) return read.Problems;
             return (read.Value, Exact(recipe, pantry));
         }
-        return new Problem("not-readable", "text", broken);
+        return broken;
     }
 
     private static Dough? Exact(JsonElement recipe, HouseholdPantry pantry)

@@ -70,8 +70,8 @@ public static class RecipeText
     public static Outcome<ReadRecipe> Read(string text, HouseholdPantry pantry)
     {
         ArgumentNullException.ThrowIfNull(pantry);
-        if (string.IsNullOrWhiteSpace(text)) return new Problem("empty", "text", "There is nothing here to read.");
-        if (text.Length > Longest) return new Problem("too-long", "text", $"This has {text.Length} characters; a recipe of up to {Longest} can be read.");
+        if (string.IsNullOrWhiteSpace(text)) return new Problem("empty:recipe", "text");
+        if (text.Length > Longest) return new Problem("too-long:recipe", "text", text.Length, Longest);
 
         var lines = PlainText.AsNote(text).Split('\n');
         var (title, byHand, sawTitle) = ("", false, false);

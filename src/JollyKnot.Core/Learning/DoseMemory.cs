@@ -43,5 +43,5 @@ public sealed record DoseMemory(ImmutableArray<PastDose> Past, Share Lately)
         return new([.. doses.Take(Most)], Share.FromFraction(used?.Average(p => p.OfFlour.Fraction) ?? 0));
     }
 
-    private static bool IsSame(BakeSpec spec, DoseLesson past) => spec.Source is { } source ? source.Id == past.Dough : spec.Dough.Name == past.Name;
+    private static bool IsSame(BakeSpec spec, DoseLesson past) => spec.Made.Source is { } source ? source.Id == past.Dough : spec.Dough.Name == past.Name;
 }

@@ -4,6 +4,7 @@ using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
@@ -61,7 +62,8 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
     private static IEnumerable<PaceLesson> PacesOf(BakeState over)
     {
         if (over.Log.Entries.IsEmpty) yield break;
-        var plan = over.Plan with { Spec = over.Plan.Spec with { Pace = null } };
+        var known = over.Plan.Spec.Learned;
+        var plan = over.Plan with { Spec = over.Plan.Spec with { Learned = known with { Pace = null } } };
         var state = BakeState.Of(plan, over.Log, over.Log.Entries[^1].At);
         var prior = 1 / (PaceBelief.Prior.Spread * PaceBelief.Prior.Spread);
         foreach (var forecast in state.Chain.Batches)
@@ -79,7 +81,7 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
     private static IEnumerable<OvenLesson> OvensOf(BakeState over)
     {
         if (over.Log.Entries.IsEmpty) yield break;
-        var spec = over.Plan.Spec with { OvenPaces = null };
+        var spec = over.Plan.Spec with { Learned = Learned.Nothing };
         var soFar = over.Log.SoFar(spec, over.Log.Entries[^1].At);
         var eaches = spec.Eaches(soFar.DoughOf(spec));
         foreach (var batch in spec.Batches.Where(b => !b.Bread.OnGriddle))
@@ -100,7 +102,7 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
         var added = checks.Aggregate(Doughs.Dose.None, (sum, c) => new(sum.Water + c.Water, sum.Flour + c.Flour));
         var takenOut = standing.LastOrDefault(e => e.Event is DoughTakenOut);
         return new(
-            spec.Source?.Id, spec.Dough.Name, DoseLesson.MainFlour(spec.Dough), takenOut?.At ?? standing[^1].At, added,
+            spec.Made.Source?.Id, spec.Dough.Name, DoseLesson.MainFlour(spec.Dough), takenOut?.At ?? standing[^1].At, added,
             (takenOut?.Event as DoughTakenOut)?.Feel, Share.FromFraction((added.Water - added.Flour) / spec.Formula.Flour));
     }
 }

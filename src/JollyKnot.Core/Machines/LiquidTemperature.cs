@@ -1,6 +1,5 @@
 // How warm the liquid must be, so that the dough comes out of kneading as warm as it should.
 using System.Collections.Immutable;
-using System.Globalization;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
@@ -94,10 +93,8 @@ public sealed record LiquidTemperature(Temperature Liquid, bool IsLimited, Tempe
     /// <param name="onBareYeast">It touches the yeast before the flour.</param>
     /// <returns>Null when nothing does; a problem of code <c>refused</c> must stop the baker, <c>hot-liquid</c> warn.</returns>
     public static Problem? Refuses(Temperature liquid, bool onBareYeast) =>
-        liquid > Refused ? new("refused", "liquid", Text($"Over {Refused.Celsius:0} °C scalds, and kills the yeast. Let it cool and measure again."))
+        liquid > Refused ? new("refused", "liquid", Refused)
         : liquid > Anywhere || (onBareYeast && liquid > OnYeast)
-            ? new("hot-liquid", "liquid", Text($"Over {(onBareYeast ? OnYeast : Anywhere).Celsius:0} °C kills yeast. Let it cool and measure again."))
+            ? new("hot-liquid", "liquid", onBareYeast ? OnYeast : Anywhere)
             : null;
-
-    private static string Text(FormattableString text) => text.ToString(CultureInfo.InvariantCulture);
 }

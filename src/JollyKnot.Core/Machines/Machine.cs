@@ -1,6 +1,5 @@
 // A bread machine as far as its dough cycle goes.
 using System.Collections.Immutable;
-using System.Globalization;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
@@ -144,6 +143,9 @@ public sealed record Machine(
         _ => 6,
     };
 
+    // The factor is told to a tenth of a percent, rounded down so that it surely fits.
+    private const double ToldExactly = 1000;
+
     /// <summary>Refuses a dough over this machine's limits and names the factor that fits. Add-ins count as dough.</summary>
     /// <returns>Null when it fits.</returns>
     public Problem? Refuses(Formula formula)
@@ -152,9 +154,10 @@ public sealed record Machine(
         var factor = FactorThatFits(formula);
         if (factor >= 1) return null;
         var byFlour = FlourLimit / formula.Flour <= DoughLimit / formula.Total;
-        var (what, has, limit) = byFlour ? ("flour", formula.Flour, FlourLimit) : ("dough", formula.Total, DoughLimit);
-        return new("capacity", "machineId", string.Create(CultureInfo.InvariantCulture,
-            $"{has.Grams:0} g of {what} is over the {limit.Grams:0} g of {Name}. Scale the dough to {Math.Floor(factor * 1000) / 10:0.0} % and it fits."));
+        var fits = Share.FromFraction(Math.Floor(factor * ToldExactly) / ToldExactly);
+        return byFlour
+            ? new("capacity:flour", "machineId", formula.Flour, FlourLimit, Name, fits)
+            : new("capacity:dough", "machineId", formula.Total, DoughLimit, Name, fits);
     }
 
     /// <summary>The largest factor at which the dough fits this machine: at least 1 when it fits as it is.</summary>

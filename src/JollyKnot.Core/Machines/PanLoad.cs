@@ -1,6 +1,5 @@
 // How the pan is loaded: in which order, where in the pan, and whether it may wait for a timer.
 using System.Collections.Immutable;
-using System.Globalization;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
@@ -108,8 +107,7 @@ public sealed record PanLoad(ImmutableArray<PanStep> Steps, Mass? HeldBack, Mass
         var longest = room > Hot ? PerishableForWhenHot : PerishableFor;
         var perishable = dough.Rows.Where(r => !r.AtBeep && r.Ingredient.Perishable).Select(r => r.Ingredient).Distinct().ToList();
         if (perishable.Count == 0 || delay <= longest) return null;
-        var remedy = (perishable.Any(i => i.MilkSolids > 0) ? "Use dried milk and water, or start" : "Start") + " now.";
-        return new("delay-start", "delay", string.Create(CultureInfo.InvariantCulture,
-            $"{string.Join(", ", perishable.Select(i => i.Name))} may not stand for more than {longest.TotalHours:0} h at {room.Celsius:0} °C. {remedy}"));
+        var code = perishable.Any(i => i.MilkSolids > 0) ? "delay-start:milk" : "delay-start";
+        return new(code, "delay", string.Join(", ", perishable.Select(i => i.Name)), longest, room);
     }
 }

@@ -30,7 +30,7 @@ public readonly record struct Energy : IQuantity<Energy>
 
 /// <summary>Power in watts, over 0.</summary>
 [JsonConverter(typeof(QuantityJsonConverter<Power>))]
-public readonly record struct Power : IQuantity<Power>
+public readonly record struct Power : IQuantity<Power>, IComparable<Power>
 {
     private Power(double watts) => Watts = watts;
 
@@ -44,6 +44,21 @@ public readonly record struct Power : IQuantity<Power>
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(watts);
         return new(Finite.Or(watts, nameof(watts)));
     }
+
+    /// <inheritdoc/>
+    public int CompareTo(Power other) => Watts.CompareTo(other.Watts);
+
+    /// <summary>More than.</summary>
+    public static bool operator >(Power a, Power b) => a.Watts > b.Watts;
+
+    /// <summary>Less than.</summary>
+    public static bool operator <(Power a, Power b) => a.Watts < b.Watts;
+
+    /// <summary>Not less than.</summary>
+    public static bool operator >=(Power a, Power b) => a.Watts >= b.Watts;
+
+    /// <summary>Not more than.</summary>
+    public static bool operator <=(Power a, Power b) => a.Watts <= b.Watts;
 
     double IQuantity<Power>.Value => Watts;
     static string IQuantity<Power>.Unit => "watts";

@@ -18,11 +18,11 @@ public static class PlainText
     /// <param name="field">The field it was typed into.</param>
     public static Problem? CheckName(string? text, string field)
     {
-        if (string.IsNullOrWhiteSpace(text)) return new("empty", field, "A name is wanted here.");
+        if (string.IsNullOrWhiteSpace(text)) return new("empty:name", field);
         text = Composed.Of(text);
-        if (text.Length > LongestName) return new("too-long", field, $"This name has {text.Length} characters; {LongestName} are the most.");
+        if (text.Length > LongestName) return new("too-long:name", field, text.Length, LongestName);
         return text.EnumerateRunes().Any(r => !BelongsInName(r))
-            ? new("not-plain", field, "A name is plain words: leave out < and >, pictures and control characters.")
+            ? new("not-plain:name", field)
             : null;
     }
 
@@ -33,9 +33,9 @@ public static class PlainText
     public static Problem? CheckNote(string text, string field, int longest = LongestNote)
     {
         ArgumentNullException.ThrowIfNull(text);
-        if (text.Length > longest) return new("too-long", field, $"This note has {text.Length} characters; {longest} are the most.");
+        if (text.Length > longest) return new("too-long:note", field, text.Length, longest);
         return text.Any(c => char.IsControl(c) && c is not ('\n' or '\r' or '\t'))
-            ? new("not-plain", field, "Leave out control characters.")
+            ? new("not-plain:note", field)
             : null;
     }
 

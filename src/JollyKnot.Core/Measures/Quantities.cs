@@ -118,7 +118,7 @@ public readonly record struct Temperature : IQuantity<Temperature>, IComparable<
 
 /// <summary>A length in millimetres, never negative.</summary>
 [JsonConverter(typeof(QuantityJsonConverter<Length>))]
-public readonly record struct Length : IQuantity<Length>
+public readonly record struct Length : IQuantity<Length>, IComparable<Length>
 {
     private Length(double millimetres) => Millimetres = millimetres;
 
@@ -132,6 +132,24 @@ public readonly record struct Length : IQuantity<Length>
         ArgumentOutOfRangeException.ThrowIfNegative(millimetres);
         return new(Finite.Or(millimetres, nameof(millimetres)));
     }
+
+    /// <summary>So many times.</summary>
+    public static Length operator *(Length a, double factor) => FromMillimetres(a.Millimetres * factor);
+
+    /// <inheritdoc/>
+    public int CompareTo(Length other) => Millimetres.CompareTo(other.Millimetres);
+
+    /// <summary>More than.</summary>
+    public static bool operator >(Length a, Length b) => a.Millimetres > b.Millimetres;
+
+    /// <summary>Less than.</summary>
+    public static bool operator <(Length a, Length b) => a.Millimetres < b.Millimetres;
+
+    /// <summary>Not less than.</summary>
+    public static bool operator >=(Length a, Length b) => a.Millimetres >= b.Millimetres;
+
+    /// <summary>Not more than.</summary>
+    public static bool operator <=(Length a, Length b) => a.Millimetres <= b.Millimetres;
 
     double IQuantity<Length>.Value => Millimetres;
     static string IQuantity<Length>.Unit => "millimetres";

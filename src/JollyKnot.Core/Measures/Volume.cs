@@ -5,7 +5,7 @@ namespace JollyKnot.Core.Measures;
 
 /// <summary>A volume in millilitres, never negative.</summary>
 [JsonConverter(typeof(QuantityJsonConverter<Volume>))]
-public readonly record struct Volume : IQuantity<Volume>
+public readonly record struct Volume : IQuantity<Volume>, IComparable<Volume>
 {
     private Volume(double millilitres) => Millilitres = millilitres;
 
@@ -22,6 +22,21 @@ public readonly record struct Volume : IQuantity<Volume>
         ArgumentOutOfRangeException.ThrowIfNegative(millilitres);
         return new(Finite.Or(millilitres, nameof(millilitres)));
     }
+
+    /// <inheritdoc/>
+    public int CompareTo(Volume other) => Millilitres.CompareTo(other.Millilitres);
+
+    /// <summary>More than.</summary>
+    public static bool operator >(Volume a, Volume b) => a.Millilitres > b.Millilitres;
+
+    /// <summary>Less than.</summary>
+    public static bool operator <(Volume a, Volume b) => a.Millilitres < b.Millilitres;
+
+    /// <summary>Not less than.</summary>
+    public static bool operator >=(Volume a, Volume b) => a.Millilitres >= b.Millilitres;
+
+    /// <summary>Not more than.</summary>
+    public static bool operator <=(Volume a, Volume b) => a.Millilitres <= b.Millilitres;
 
     double IQuantity<Volume>.Value => Millilitres;
     static string IQuantity<Volume>.Unit => "millilitres";

@@ -90,6 +90,10 @@ public sealed record Ingredient(
         Perishable: role is Role.Egg)
     { Allergens = role == Role.Egg ? ["egg"] : [] };
 
+    // Of anything that is eaten, kJ/kg·K; and the heaviest a cup or a piece of it is.
+    private const double LowestHeatCapacity = .1, HighestHeatCapacity = 10;
+    private static readonly Mass HeaviestMeasure = Mass.FromGrams(2000);
+
     /// <summary>What is wrong with an own ingredient: its name, shares outside 0 to 1 or over 1 together, measures no kitchen has, an unknown allergen.</summary>
     /// <param name="ingredient">As typed.</param>
     /// <param name="field">Where it was typed.</param>
@@ -99,24 +103,24 @@ public sealed record Ingredient(
         var problems = ImmutableArray.CreateBuilder<Problem>();
         var at = field.Length > 0 ? field + "." : "";
         if (PlainText.CheckName(ingredient.Name, at + "name") is { } badName) problems.Add(badName);
-        if (!Enum.IsDefined(ingredient.Role)) problems.Add(new("unknown-role", at + "role", "Not one of the roles."));
+        if (!Enum.IsDefined(ingredient.Role)) problems.Add(new("unknown-role", at + "role"));
         var i = ingredient;
         foreach (var (name, share, most) in new[]
         {
             ("water", i.Water, 1), ("fat", i.Fat, 1), ("sugar", i.Sugar, 1), ("waterGiven", i.WaterGiven, 1), ("drinks", i.Drinks, 2),
             ("flourInside", i.FlourInside, 1), ("yeastStrength", i.YeastStrength, 2), ("milkSolids", i.MilkSolids, 1d),
         })
-            if (!double.IsFinite(share) || share < 0 || share > most) problems.Add(new("out-of-range", at + name, $"From 0 to {most:0} is wanted here, as a share of its weight."));
-        if (problems.Count == 0 && i.Water + i.Fat + i.Sugar > 1.001) problems.Add(new("out-of-range", at + "water", "Water, fat and sugar together are more than the whole."));
-        if (i.SpecificHeat is { } heat && heat is not (>= .1 and <= 10)) problems.Add(new("out-of-range", at + "specificHeat", "From 0.1 to 10 kJ/kg·K is wanted here."));
+            if (!double.IsFinite(share) || share < 0 || share > most) problems.Add(new("out-of-range:of-its-weight", at + name, 0, most));
+        if (problems.Count == 0 && i.Water + i.Fat + i.Sugar > 1.001) problems.Add(new("out-of-range:whole", at + "water"));
+        if (i.SpecificHeat is { } heat && heat is not (>= LowestHeatCapacity and <= HighestHeatCapacity)) problems.Add(new("out-of-range:between", at + "specificHeat", LowestHeatCapacity, HighestHeatCapacity));
         var p = i.Packing;
         foreach (var (name, mass) in new[]
         {
             ("perCup", p?.PerCup), ("dippedPerCup", p?.DippedPerCup), ("siftedPerCup", p?.SiftedPerCup), ("perTeaspoon", p?.PerTeaspoon),
             ("densePerTeaspoon", p?.DensePerTeaspoon), ("each", p?.Each), ("weighedCup", p?.WeighedCup),
         })
-            if (mass is { } m && (m <= Mass.Zero || m > Mass.FromGrams(2000))) problems.Add(new("out-of-range", $"{at}packing.{name}", "Over 0 and up to 2000 g is wanted here."));
-        if (i.Allergens.Any(a => !Ingredients.Allergens.Contains(a))) problems.Add(new("unknown", at + "allergens", "Not one of the major allergens."));
+            if (mass is { } m && (m <= Mass.Zero || m > HeaviestMeasure)) problems.Add(new("out-of-range:over", $"{at}packing.{name}", Mass.Zero, HeaviestMeasure));
+        if (i.Allergens.Any(a => !Ingredients.Allergens.Contains(a))) problems.Add(new("unknown:allergen", at + "allergens"));
         return problems.ToImmutable();
     }
 }

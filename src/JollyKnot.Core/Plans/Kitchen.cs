@@ -61,8 +61,11 @@ public sealed record Kitchen(
     public static ImmutableArray<Mass> ScaleSteps { get; } =
         [Mass.FromGrams(1), Mass.FromGrams(.1), Mass.FromGrams(5), Pantry.Unit.Find("oz")!.Grams * .1, Pantry.Unit.Find("oz")!.Grams * .125];
 
-    /// <summary>The most of anything a kitchen has.</summary>
-    public const int Most = 30;
+    /// <summary>A common scale shows whole grams.</summary>
+    public static Mass UsualScaleStep { get; } = Mass.FromGrams(1);
+
+    /// <summary>Rooms people bake in.</summary>
+    public static Band<Temperature> Rooms { get; } = new(Temperature.FromCelsius(5), Temperature.FromCelsius(40));
 
     /// <summary>A common microwave. Makers' labels.</summary>
     public static Power UsualMicrowave { get; } = Power.FromWatts(800);
@@ -139,101 +142,4 @@ public sealed record Kitchen(
         Places = [.. Places.Select(p => p with { Name = Measures.Composed.Of(p.Name) })],
         Vessels = [.. Vessels.Select(v => v with { Name = Measures.Composed.Of(v.Name) })],
     };
-
-    /// <summary>An errand ends within this time: who is away for longer bakes nothing meanwhile. Ours.</summary>
-    public static TimeSpan FarthestErrand { get; } = TimeSpan.FromDays(60);
-
-    /// <summary>What is wrong with a kitchen as typed, each with its field.</summary>
-    /// <param name="kitchen">As typed.</param>
-    /// <param name="now">The time now, which errands are counted from.</param>
-    public static ImmutableArray<Problem> Check(Kitchen kitchen, DateTimeOffset now)
-    {
-        ArgumentNullException.ThrowIfNull(kitchen);
-        var problems = ImmutableArray.CreateBuilder<Problem>();
-        void Wrong(bool wrong, string field, string reason) { if (wrong) problems.Add(new("out-of-range", field, reason)); }
-        void Name(string? name, string field) { if (PlainText.CheckName(name, field) is { } bad) problems.Add(bad); }
-        void Room(Temperature room, string field) => Wrong(!BakeSpec.Rooms.Holds(room), field, $"From {BakeSpec.Rooms.From.Celsius:0} to {BakeSpec.Rooms.To.Celsius:0} °C is wanted here.");
-        void Things<T>(ImmutableArray<T> things, string field, Func<T, (string Id, string Name)> named, Action<T, string> check)
-        {
-            Wrong(things.Length > Most, field, $"{Most} are the most.");
-            for (var i = 0; i < things.Length; i++)
-            {
-                var at = $"{field}[{i}]";
-                if (things[i] is null) { Wrong(true, at, "Something is wanted here."); continue; }
-                var (id, name) = named(things[i]);
-                Name(name, $"{at}.name");
-                Wrong(string.IsNullOrWhiteSpace(id) || id.Length > PlainText.LongestName || things.Count(t => t is not null && named(t).Id == id) > 1 || id == Machine.Hands.Id, $"{at}.id", "Each wants an id of its own.");
-                check(things[i], at);
-            }
-        }
-
-        Name(kitchen.Name, "name");
-        Room(kitchen.Room, "room");
-        if (kitchen.Seasons is { } s)
-            foreach (var (room, season) in new[] { (s.Winter, "winter"), (s.Spring, "spring"), (s.Summer, "summer"), (s.Autumn, "autumn") }) Room(room, $"seasons.{season}");
-        Wrong(kitchen.Ovens.IsDefaultOrEmpty, "ovens", "A kitchen needs an oven.");
-        Things(kitchen.Machines.IsDefault ? [] : kitchen.Machines, "machines", m => (m.Id, m.Name), (m, at) =>
-        {
-            Wrong(m.FlourLimit.Grams is < 50 or > 5000, $"{at}.flourLimit", "From 50 to 5,000 g is wanted here.");
-            Wrong(m.DoughLimit <= m.FlourLimit || m.DoughLimit.Grams > 10_000, $"{at}.doughLimit", "More than the flour, and up to 10,000 g.");
-            Wrong(m.CountsDownFrom is { } from && (from < TimeSpan.Zero || from > TimeSpan.FromHours(2)), $"{at}.countsDownFrom", "Up to 2 h before the end.");
-            Wrong(m.Paddles is < 0 or > 4, $"{at}.paddles", "From 0 to 4.");
-            Wrong(m.PanEmpty is { Grams: <= 0 or > 10_000 }, $"{at}.panEmpty", "Over 0 and up to 10,000 g.");
-            Wrong(m.KneadingWarms is not (>= 0 and <= 15), $"{at}.kneadingWarms", "From 0 to 15 °C.");
-            Wrong(m.Bought is { Amount: < 0 }, $"{at}.bought", "0 or more is wanted here.");
-            Wrong(m.ByHand, $"{at}.byHand", "Two hands are always there.");
-            Wrong(m.OtherPrograms.Length > Most || m.Programs.Select(p => p.Name).Distinct().Count() <= m.OtherPrograms.Length, $"{at}.otherPrograms", "Each program wants a name of its own.");
-            foreach (var (program, i) in m.Programs.Select((p, i) => (p, i)))
-            {
-                var where = i == 0 ? at : $"{at}.otherPrograms[{i - 1}]";
-                Name(program.Name, i == 0 ? $"{where}.program" : $"{where}.name");
-                Wrong(program.Phases.IsDefaultOrEmpty || program.Phases.Length > 12 || program.Phases.Count(p => p?.Kind == PhaseKind.Knead) != 1, $"{where}.phases", "One phase kneads; up to 12 in all.");
-                Wrong(!program.Phases.IsDefault && program.Phases.Any(p => p is null || p.Length < TimeSpan.FromMinutes(1) || p.Length > TimeSpan.FromHours(12) || !Enum.IsDefined(p.Kind)), $"{where}.phases", "Each phase takes from 1 min to 12 h.");
-                Wrong(program.Beep is { } beep && (beep < TimeSpan.Zero || beep > TimeSpan.FromHours(2)), $"{where}.beep", "Up to 2 h after kneading starts.");
-            }
-        });
-        Things(kitchen.Ovens.IsDefault ? [] : kitchen.Ovens, "ovens", o => (o.Id, o.Name), (o, at) =>
-        {
-            Wrong(o.Dial.From >= o.Dial.To || o.Dial.From.Celsius < 20 || o.Dial.To.Celsius > 500, $"{at}.dial", "From a lower to a higher setting, 20 to 500 °C.");
-            Wrong(o.DegreesPerMinute is not (>= .5 and <= 60), $"{at}.degreesPerMinute", "From 0.5 to 60 °C a minute.");
-            Wrong(o.CoolsPerMinute is not (>= .1 and <= 60), $"{at}.coolsPerMinute", "From 0.1 to 60 °C a minute.");
-            Wrong(o.Racks is < 1 or > 10, $"{at}.racks", "From 1 to 10 racks.");
-            Wrong(!Enum.IsDefined(o.Marks), $"{at}.marks", "Not one of the dials.");
-            Wrong(o.Wide is { Millimetres: < 100 or > 1500 }, $"{at}.wide", "From 10 to 150 cm.");
-            Wrong(o.Deep is { Millimetres: < 100 or > 1500 }, $"{at}.deep", "From 10 to 150 cm.");
-        });
-        Things(kitchen.Tins, "tins", t => (t.Id, t.Name), (t, at) =>
-        {
-            foreach (var (length, side) in new[] { (t.Length, "length"), (t.Width, "width") }) Wrong(length.Millimetres is < 20 or > 1500, $"{at}.{side}", "From 2 to 150 cm.");
-            Wrong(t.Depth is { Millimetres: > 500 } || (t.Shape == TinShape.Loaf && t.Depth is not { Millimetres: >= 20 }), $"{at}.depth", "A loaf tin is 2 to 50 cm deep.");
-            Wrong(t.Count is < 1 or > 100, $"{at}.count", "From 1 to 100.");
-            Wrong(t.HollowVolume is { Millilitres: > 5000 } || (t.Shape == TinShape.Hollows && t.HollowVolume is not { Millilitres: >= 5 }), $"{at}.hollowVolume", "From 5 to 5,000 mL.");
-            Wrong(!Enum.IsDefined(t.Shape), $"{at}.shape", "Not one of the shapes.");
-        });
-        Things(kitchen.Places, "places", p => (p.Id, p.Name), (p, at) =>
-        {
-            Wrong(p.Steady is not { Celsius: >= 0 and <= 50 } || Proofing.Places.Find(p.Id) is not null, $"{at}.steady", "From 0 to 50 °C.");
-            Wrong(p.Trays is < 1 or > 100, $"{at}.trays", "From 1 to 100 trays, or any number when empty.");
-        });
-        if (kitchen.Griddle is { } g) Wrong(g.Length.Millimetres is < 80 or > 1000 || g.Width.Millimetres is < 80 or > 1000, "griddle.length", "From 8 to 100 cm.");
-        Things(kitchen.Vessels, "vessels", v => (v.Id, v.Name), (v, at) => Wrong(v.Empty <= Mass.Zero || v.Empty.Grams > 10_000, $"{at}.empty", "Over 0 and up to 10,000 g."));
-        Things(ImmutableArray.Create(kitchen.Pot), "pot", p => (p.Id, p.Name), (p, at) =>
-        {
-            Wrong(p.Across.Millimetres is < 80 or > 600, "pot.across", "From 8 to 60 cm.");
-            Wrong(p.Litres is not (>= .2 and <= 50), "pot.litres", "From 0.2 to 50 litres.");
-        });
-        Wrong(kitchen.Awake is { IsDay: false }, "awake", "From one time of the day to another.");
-        Wrong(kitchen.MachinesRun is { IsDay: false }, "machinesRun", "From one time of the day to another.");
-        Wrong(kitchen.Up.Length > Most, "up", $"Up to {Most} times.");
-        Wrong(kitchen.Gone.Length > Most || kitchen.Gone.Any(g => g.To <= g.From), "gone", $"From one time to a later one; up to {Most}.");
-        Wrong(kitchen.Gone.Any(g => g.To > now + FarthestErrand), "gone", $"An errand ends within {FarthestErrand.TotalDays:0} days.");
-        Wrong(kitchen.ScaleStep is { Grams: < .01 or > 50 }, "scaleStep", "From 0.01 to 50 g.");
-        Wrong(kitchen.Tolerance is { } t && (t.Least.Grams is < 0 or > 50 || t.Part.Fraction is < 0 or > .2), "tolerance", "Up to 50 g, and up to 20 %.");
-        Wrong(kitchen.Hob is { Watts: < 100 or > 10_000 }, "hob", "From 100 to 10,000 W.");
-        Wrong(kitchen.Microwave is { Watts: < 100 or > 3000 }, "microwave", "From 100 to 3,000 W.");
-        Wrong(kitchen.Altitude is { Millimetres: > 6_000_000 }, "altitude", "Up to 6,000 m.");
-        Wrong(kitchen.Prices is { PerKilowattHour.Amount: < 0 or > 1e6 }, "prices.perKilowattHour", "0 or more is wanted here.");
-        Wrong(kitchen.Prices?.Shop.Any(p => p is null || p.Each.Amount is < 0 or > 1e6 || Shaping.Families.Find(p.FamilyId) is null) == true, "prices.shop", "0 or more is wanted here.");
-        return problems.ToImmutable();
-    }
 }

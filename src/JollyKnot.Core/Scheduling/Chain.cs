@@ -106,14 +106,14 @@ public static class Chain
         var oven = spec.OvenOf(batch.Bread);
         var window = spec.Window(batch.Bread, piece);
         var wanted = CoreHeat.Wanted(spec.Formula, batch.Bread.Family, spec.BoilsAt);
-        var probed = Probe.Done(soFar.ProbedAt(batch), wanted, spec.BoilsAt, new(HeatShape.Of(batch.Bread.Family, piece), batch.Bread.Heat, oven.Fan));
+        var probed = Probe.Done(soFar.ProbedAt(batch), wanted, spec.BoilsAt, new(batch.Bread.Family.BodyOf(piece), batch.Bread.Heat, oven.Fan));
         var finishing = FinishingLength(spec, batch, piece);
         var heating = oven.Preheat(batch.Bread.Heat, spec.Room, batch.Bread.Pan?.IsStone == true) + Moment * 2 - (finishing - Rising(batch, finishing));
         var started = soFar.When(batch.Step("start-proof"));
         var sinceStart = started is { } s && soFar.Now > s ? soFar.Now - s : TimeSpan.Zero;
         var (conditions, place) = (RiseConditions.Of(spec.Formula, piece, spec.Room), PlaceOf(spec, batch));
         (Place Place, TimeSpan Long)? first = spec.ColdOf(batch.Bread) is { } fridge ? (Places.Fridge, fridge) : null;
-        TimeSpan? Best(Place where, TimeSpan held) => Proof.Predict(conditions, place, batch.Bread.Family.WantedRise, [], TimeSpan.Zero, cold: held, prior: spec.Pace, coldPlace: where).Window?.Best;
+        TimeSpan? Best(Place where, TimeSpan held) => Proof.Predict(conditions, place, batch.Bread.Family.WantedRise, [], TimeSpan.Zero, cold: held, prior: spec.Learned.Pace, coldPlace: where).Window?.Best;
         var turn = TurnOf(spec, batch, made);
         var (late, atOnce) = (TimeSpan.Zero, (TimeSpan?)null);
         if (turn > TimeSpan.Zero && spec.Way.Later != LaterLoads.Wait && FirstIn(batch, spec.Batches) is var leads && made[leads.Index].Proof.Window is { } leading && (atOnce = Best(place, TimeSpan.Zero)) is { } own)
@@ -129,7 +129,7 @@ public static class Chain
         var proof = Proof.Predict(
             conditions, place, batch.Bread.Family.WantedRise,
             started is { } from ? [.. soFar.LooksAt(batch).Select(l => new LookTaken(l.At - from, l.Seen))] : [],
-            heating, started is null ? null : soFar.When("clear-oven") - started, sinceStart, cold, spec.Pace, first?.Place);
+            heating, started is null ? null : soFar.When("clear-oven") - started, sinceStart, cold, spec.Learned.Pace, first?.Place);
         return new(batch, piece, proof, window, wanted, probed, first, turn, late);
 
         // Held there for so long, in whole minutes, that it is ready when its turn comes, and not before; null when it goes on rising there as warm dough does.
@@ -185,11 +185,11 @@ public static class Chain
         for (var i = 0; i < pan.Steps.Length; i++)
             steps.Beat(WeighStep(pan.Steps[i].Number), StepKind.WeighIn, Loading / pan.Steps.Length, Ending.Mass, Lane.Machine, also: [i == 0 && pan.BloomIn is not null ? new("blooms", Edge.End) : null],
                 about: new(pan.Steps[i].Row.Ingredient.Name, pan.Steps[i].Mass, pan.Steps[i].Running, Spot: pan.Steps[i].Spot));
-        steps.Beat("start-cycle", StepKind.StartCycle, Moment, Ending.Done, Lane.Machine, about: new(spec.Machine.Name, Length: spec.Machine.CycleLength + (spec.Timer ?? TimeSpan.Zero)));
+        steps.Beat("start-cycle", StepKind.StartCycle, Moment, Ending.Done, Lane.Machine, about: new(spec.Machine.Name, Length: spec.Machine.CycleLength + (spec.Handling.Timer ?? TimeSpan.Zero)));
 
         // Butter and eggs come to the room; where there is no time left, the liquid is warmer instead. Nobody is woken for it.
         var cold = pan.Steps.Select(s => s.Row.Ingredient).Where(i => i is { Chilled: true, Role: Role.Fat or Role.Egg }).ToList();
-        if (cold.Count > 0 && spec.Timer is null)
+        if (cold.Count > 0 && spec.Handling.Timer is null)
         {
             var about = new About(string.Join(" and ", cold.Select(i => i.Name)));
             steps.InTime("fetch-out", StepKind.FetchOut, first, Moment, [], Resource.Hands, about, calls: true, usefulFor: ComesToRoom - FetchMargin, quiet: true);
@@ -233,13 +233,13 @@ public static class Chain
         var machine = spec.Machine;
         var kneading = machine.KneadStart;
         // Taken out early, the dough leaves the machine when kneading ends.
-        var inMachine = spec.After is { Early: true } ? kneading + machine.Phases.First(p => p.Kind == PhaseKind.Knead).Length : machine.CycleLength;
-        if (spec.Timer is { } timer) steps.Stretch("timer", StepKind.Timer, timer, Lane.Machine, "take-out", new(ResourceKind.Machine, machine.Id), new(machine.Name));
+        var inMachine = spec.Handling.After is { Early: true } ? kneading + machine.Phases.First(p => p.Kind == PhaseKind.Knead).Length : machine.CycleLength;
+        if (spec.Handling.Timer is { } timer) steps.Stretch("timer", StepKind.Timer, timer, Lane.Machine, "take-out", new(ResourceKind.Machine, machine.Id), new(machine.Name));
         steps.Stretch("cycle", StepKind.Cycle, inMachine, Lane.Machine, "take-out", new(ResourceKind.Machine, machine.Id), new(machine.Name));
         if (machine.ByHand)
             steps.Aside("knead", StepKind.Knead, machine.Phases.First(p => p.Kind == PhaseKind.Knead).Length, Ending.Done, new("cycle", Edge.Start), "take-out", null, new(machine.Name));
         // Nobody stands by when the timer starts it.
-        else if (spec.Timer is not null) return;
+        else if (spec.Handling.Timer is not null) return;
         else steps.Aside("paddle-turns", StepKind.PaddleTurns, Glance, Ending.YesNo, new("cycle", Edge.Start, kneading + PaddleTurnsAfter), "take-out", PaddleUseful,
             new(machine.Name, Count: machine.Paddles));
 
@@ -267,8 +267,8 @@ public static class Chain
     private static void Hands(Steps steps, BakeSpec spec, SoFar soFar, Mass dough, ImmutableArray<Mass> eaches, ImmutableArray<Forecast> forecasts)
     {
         var machine = spec.Machine;
-        steps.Beat("take-out", StepKind.TakeOut, TakingOut, Ending.TakeOut, Lane.Hands, calls: true, about: new(machine.Name, Count: machine.Paddles, Length: spec.After?.Bulk));
-        var bulk = soFar.Bulk ?? spec.After?.Bulk ?? TimeSpan.Zero;
+        steps.Beat("take-out", StepKind.TakeOut, TakingOut, Ending.TakeOut, Lane.Hands, calls: true, about: new(machine.Name, Count: machine.Paddles, Length: spec.Handling.After?.Bulk));
+        var bulk = soFar.Bulk ?? spec.Handling.After?.Bulk ?? TimeSpan.Zero;
         if (bulk > TimeSpan.Zero) steps.Stretch("bulk", StepKind.Bulk, bulk, Lane.Proof, "weigh-dough", null, new("in a bowl"));
         steps.Beat("weigh-dough", StepKind.WeighDough, WeighingDough, Ending.Mass, Lane.Hands, calls: bulk > TimeSpan.Zero, about: new(Mass: dough));
         steps.Beat("divide", StepKind.Divide, spec.Cuts.Aggregate(TimeSpan.Zero, (sum, c) => sum + (c.Bread is { } b ? b.Family.HandsEach * c.Pieces * Family.DividingPart : Moment)),
@@ -375,8 +375,8 @@ public static class Chain
         }
         if (!batch.Bread.Family.Bathed || batches.First(b => b.Bread.Family.Bathed).Index != batch.Index) return;
         var (pot, bath) = (new Resource(ResourceKind.Pot, spec.Pot.Id), batch.Step("bath"));
-        steps.InTime("pot-on", StepKind.PotOn, bath, Moment, [], pot, new(spec.Pot.Name, spec.Bath == PotSchool.InThePot ? spec.Pot.Soda : null), calls: true);
-        steps.InTime("pot-heats", StepKind.PotHeats, bath, spec.Pot.ToBoil(spec.Room, spec.Hob ?? Pot.UsualHob, spec.Boils ?? Temperature.FromCelsius(100)), [new("pot-on", Edge.End)], pot, new(spec.Pot.Name));
+        steps.InTime("pot-on", StepKind.PotOn, bath, Moment, [], pot, new(spec.Pot.Name, spec.Handling.Bath == PotSchool.InThePot ? spec.Pot.Soda : null), calls: true);
+        steps.InTime("pot-heats", StepKind.PotHeats, bath, spec.Pot.ToBoil(spec.Room, spec.Around.Hob, spec.BoilsAt), [new("pot-on", Edge.End)], pot, new(spec.Pot.Name));
     }
 
     private static void Oven(Steps steps, BakeSpec spec, Forecast forecast, ImmutableArray<Batch> batches)
@@ -390,7 +390,7 @@ public static class Chain
         var free = before is null ? null : new Link(before.Step("unload"), Edge.End, change);
         if (bread.Family.Bathed)
             steps.Beat(Id("bath"), StepKind.Bath, finishing, Ending.Done, Lane.Hands, calls: true, also: [Heats("pot-heats"), Sooner(free, finishing)],
-                about: new(spec.Pot.Name, spec.Bath == PotSchool.InThePot ? spec.Pot.Soda : Pot.DipSoda, Count: Boils(spec, batch, piece), Length: Pot.PerSide(spec.Bath)));
+                about: new(spec.Pot.Name, spec.Handling.Bath == PotSchool.InThePot ? spec.Pot.Soda : Pot.DipSoda, Count: Boils(spec, batch, piece), Length: Pot.PerSide(spec.Handling.Bath)));
         else if (spec.BrushedLast(bread)) Brush(steps, batch, piece, [Sooner(free, finishing)], calls: true);
         if (spec.ScoredLast(bread)) Score(steps, batch, [spec.BrushedLast(bread) ? null : Sooner(free, finishing)], calls: !spec.BrushedLast(bread));
         if (before is not null && change > TimeSpan.Zero)
@@ -432,7 +432,7 @@ public static class Chain
     private static int Boils(BakeSpec spec, Batch batch, Mass piece) => Footprint.Of(batch.Bread.Family, piece) is { } one ? spec.Pot.Batches(batch.Pieces, one) : 1;
 
     private static TimeSpan FinishingLength(BakeSpec spec, Batch batch, Mass piece) =>
-        batch.Bread.Family.Bathed ? Pot.BathLength(Boils(spec, batch, piece), spec.Bath)
+        batch.Bread.Family.Bathed ? Pot.BathLength(Boils(spec, batch, piece), spec.Handling.Bath)
         : Finish.SecondsEach * batch.Pieces * ((spec.BrushedLast(batch.Bread) ? 1 : 0) + (spec.ScoredLast(batch.Bread) ? 1 : 0));
 
     /// <summary>Id of the dough check number <paramref name="index"/> + 1.</summary>

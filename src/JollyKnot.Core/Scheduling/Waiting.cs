@@ -1,4 +1,5 @@
 // What waits for the oven, and whether it stands that wait.
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Scheduling;
 

@@ -53,7 +53,8 @@ public enum StickySchool
 /// <param name="Heat">Oven temperature.</param>
 /// <param name="Length">Likely minutes at the reference piece.</param>
 /// <param name="TurnAt">When to turn tray or piece, as a share of the likely time.</param>
-public sealed record ReferenceBake(Temperature Heat, TimeSpan Length, double TurnAt);
+/// <param name="Body">The usual piece as the heat sees it.</param>
+public sealed record ReferenceBake(Temperature Heat, TimeSpan Length, double TurnAt, HeatBody Body);
 
 /// <summary>A kind of bread made by hand from a machine's dough. Figures are bakers' usual ones.</summary>
 /// <param name="Id">Stable name.</param>
@@ -87,6 +88,10 @@ public sealed record Family(
     /// <summary>Set so far apart.</summary>
     public Length Gap => Length.FromMillimetres(GapMillimetres);
 
+    /// <summary>A piece as the heat sees it: the usual one, grown or shrunk with the cube root of its mass where its thickness is not set.</summary>
+    public HeatBody BodyOf(Mass piece) =>
+        Thickness is not null || Form == Form.Tray ? Bake.Body : Bake.Body.Scaled(Math.Cbrt(piece / Usual));
+
     /// <summary>How long a piece that springs back is left alone, shorter and longer. Bakers' usage: 5 to 15 min.</summary>
     public static ImmutableArray<TimeSpan> Rests { get; } = [TimeSpan.FromMinutes(5), TimeSpan.FromMinutes(10)];
 
@@ -97,26 +102,31 @@ public sealed record Family(
 /// <summary>The families this kitchen can make.</summary>
 public static class Families
 {
+    // Heat transfer in W/m²K of what lies flat on something hot. Fitted.
+    private const double OnHotFloor = 25, OnGriddle = 40;
+
+    private static readonly HeatBody PlaitBody = HeatBody.Cylinder(39, 150) with { Heaviness = .9 };
+
     /// <summary>All, in the order they are offered.</summary>
     public static ImmutableArray<Family> All { get; } =
     [
-        Make("pan-roll", "pan rolls", Form.Ball, 55, 40, 70, hydration: (58, 70), rise: 1.0, grows: 1.5, hands: 35, heat: 190, minutes: 16, wash: "egg") with { Touches = true },
-        Make("crusty-roll", "crusty rolls", Form.Ball, 75, 55, 90, hydration: (64, 74), rise: .8, grows: 1.7, hands: 35, heat: 230, minutes: 16) with { GapMillimetres = 50, Scored = true, Steamed = true },
-        Make("round-bun", "round buns", Form.Disc, 95, 80, 120, hydration: (58, 70), rise: .95, grows: 1.35, hands: 60, heat: 190, minutes: 16, wash: "egg"),
-        Make("long-bun", "long buns", Form.Log, 85, 70, 160, hydration: (58, 70), rise: .95, grows: 1.5, hands: 60, heat: 190, minutes: 15, rope: 140, wash: "egg"),
-        Make("knot", "knots", Form.Rope, 48, 35, 60, hydration: (58, 68), rise: .9, grows: 1.5, hands: 60, heat: 190, minutes: 17, rope: 203),
-        Make("pretzel", "pretzels", Form.Rope, 85, 30, 120, hydration: (52, 60), rise: .35, grows: 1.4, hands: 75, heat: 220, minutes: 14, rope: 550, bathed: true) with { GapMillimetres = 4 },
-        Make("plait-3", "three-strand plaits", Form.Plait, 420, 250, 900, hydration: (50, 63), rise: .85, grows: 1.5, hands: 450, heat: 180, minutes: 27, strands: 3, rope: 375, cooling: 40, wash: "egg"),
-        Make("plait-4", "four-strand plaits", Form.Plait, 420, 250, 900, hydration: (50, 63), rise: .85, grows: 1.5, hands: 600, heat: 180, minutes: 27, strands: 4, rope: 405, cooling: 40, wash: "egg"),
-        Make("plait-6", "six-strand plaits", Form.Plait, 420, 250, 900, hydration: (50, 63), rise: .85, grows: 1.5, hands: 900, heat: 180, minutes: 27, strands: 6, rope: 435, cooling: 40, wash: "egg"),
-        Make("coil", "coiled loaves", Form.Coil, 420, 250, 900, hydration: (52, 68), rise: .85, grows: 1.5, hands: 60, heat: 180, minutes: 27, rope: 700, cooling: 40, wash: "egg"),
-        Make("baton", "batons", Form.Log, 300, 110, 380, hydration: (64, 74), rise: .65, grows: 1.7, hands: 60, heat: 240, minutes: 22, rope: 340, cooling: 40) with { Scored = true, Steamed = true },
-        Make("tin-loaf", "tin loaves", Form.Loaf, 750, 300, 1400, hydration: (58, 70), rise: 1.0, grows: 1, hands: 90, heat: 185, minutes: 35, cooling: 90),
-        Make("filled-loaf", "filled loaves", Form.Swirl, 500, 300, 900, hydration: (50, 63), rise: .9, grows: 1.4, hands: 240, heat: 180, minutes: 33, cooling: 60),
-        Make("pocket-flatbread", "pocket flatbreads", Form.Disc, 85, 60, 110, hydration: (58, 68), rise: .3, grows: 1.1, hands: 60, heat: 245, minutes: 5, thickness: 6, turnAt: .6, sticky: StickySchool.Flour, cooling: 5),
-        Make("griddle-flatbread", "griddle flatbreads", Form.Disc, 80, 50, 110, hydration: (58, 68), rise: .2, grows: 1.05, hands: 60, heat: 200, minutes: 3, thickness: 3, sticky: StickySchool.Flour, cooling: 5, by: HeatedBy.Griddle),
-        Make("tray-bread", "tray breads", Form.Tray, 680, 300, 1700, hydration: (66, 80), rise: .6, grows: 1, hands: 180, heat: 220, minutes: 24, sticky: StickySchool.Oil),
-        Make("griddle-round", "griddle rounds", Form.Ring, 60, 50, 75, hydration: (60, 70), rise: .6, grows: 1.1, hands: 30, heat: 140, minutes: 12, thickness: 10, by: HeatedBy.Griddle),
+        Make("pan-roll", "pan rolls", Form.Ball, 55, 40, 70, hydration: (58, 70), rise: 1.0, grows: 1.5, hands: 35, heat: 190, minutes: 16, body: HeatBody.Sphere(35), wash: "egg") with { Touches = true },
+        Make("crusty-roll", "crusty rolls", Form.Ball, 75, 55, 90, hydration: (64, 74), rise: .8, grows: 1.7, hands: 35, heat: 230, minutes: 16, body: HeatBody.Sphere(39)) with { GapMillimetres = 50, Scored = true, Steamed = true },
+        Make("round-bun", "round buns", Form.Disc, 95, 80, 120, hydration: (58, 70), rise: .95, grows: 1.35, hands: 60, heat: 190, minutes: 16, body: HeatBody.Cylinder(61, 14) with { Heaviness = 1.2 }, wash: "egg"),
+        Make("long-bun", "long buns", Form.Log, 85, 70, 160, hydration: (58, 70), rise: .95, grows: 1.5, hands: 60, heat: 190, minutes: 15, body: HeatBody.Cylinder(25, 70), rope: 140, wash: "egg"),
+        Make("knot", "knots", Form.Rope, 48, 35, 60, hydration: (58, 68), rise: .9, grows: 1.5, hands: 60, heat: 190, minutes: 17, body: HeatBody.Sphere(34), rope: 203),
+        Make("pretzel", "pretzels", Form.Rope, 85, 30, 120, hydration: (52, 60), rise: .35, grows: 1.4, hands: 75, heat: 220, minutes: 14, body: HeatBody.Cylinder(13) with { Heaviness = 2.5 }, rope: 550, bathed: true) with { GapMillimetres = 4 },
+        Make("plait-3", "three-strand plaits", Form.Plait, 420, 250, 900, hydration: (50, 63), rise: .85, grows: 1.5, hands: 450, heat: 180, minutes: 27, body: PlaitBody, strands: 3, rope: 375, cooling: 40, wash: "egg"),
+        Make("plait-4", "four-strand plaits", Form.Plait, 420, 250, 900, hydration: (50, 63), rise: .85, grows: 1.5, hands: 600, heat: 180, minutes: 27, body: PlaitBody, strands: 4, rope: 405, cooling: 40, wash: "egg"),
+        Make("plait-6", "six-strand plaits", Form.Plait, 420, 250, 900, hydration: (50, 63), rise: .85, grows: 1.5, hands: 900, heat: 180, minutes: 27, body: PlaitBody, strands: 6, rope: 435, cooling: 40, wash: "egg"),
+        Make("coil", "coiled loaves", Form.Coil, 420, 250, 900, hydration: (52, 68), rise: .85, grows: 1.5, hands: 60, heat: 180, minutes: 27, body: HeatBody.Cylinder(90, 28) with { Heaviness = .85 }, rope: 700, cooling: 40, wash: "egg"),
+        Make("baton", "batons", Form.Log, 300, 110, 380, hydration: (64, 74), rise: .65, grows: 1.7, hands: 60, heat: 240, minutes: 22, body: HeatBody.Cylinder(31, 170) with { Heaviness = 1.5 }, rope: 340, cooling: 40) with { Scored = true, Steamed = true },
+        Make("tin-loaf", "tin loaves", Form.Loaf, 750, 300, 1400, hydration: (58, 70), rise: 1.0, grows: 1, hands: 90, heat: 185, minutes: 35, body: HeatBody.Block(118, 55, 48) with { Heaviness = .7 }, cooling: 90),
+        Make("filled-loaf", "filled loaves", Form.Swirl, 500, 300, 900, hydration: (50, 63), rise: .9, grows: 1.4, hands: 240, heat: 180, minutes: 33, body: HeatBody.Block(105, 55, 36) with { Heaviness = .9 }, cooling: 60),
+        Make("pocket-flatbread", "pocket flatbreads", Form.Disc, 85, 60, 110, hydration: (58, 68), rise: .3, grows: 1.1, hands: 60, heat: 245, minutes: 5, body: HeatBody.Slab(9) with { Transfer = OnHotFloor }, thickness: 6, turnAt: .6, sticky: StickySchool.Flour, cooling: 5),
+        Make("griddle-flatbread", "griddle flatbreads", Form.Disc, 80, 50, 110, hydration: (58, 68), rise: .2, grows: 1.05, hands: 60, heat: 200, minutes: 3, body: HeatBody.Slab(5) with { Transfer = OnHotFloor }, thickness: 3, sticky: StickySchool.Flour, cooling: 5, by: HeatedBy.Griddle),
+        Make("tray-bread", "tray breads", Form.Tray, 680, 300, 1700, hydration: (66, 80), rise: .6, grows: 1, hands: 180, heat: 220, minutes: 24, body: HeatBody.Slab(17) with { Heaviness = 1.6 }, sticky: StickySchool.Oil),
+        Make("griddle-round", "griddle rounds", Form.Ring, 60, 50, 75, hydration: (60, 70), rise: .6, grows: 1.1, hands: 30, heat: 140, minutes: 12, body: HeatBody.Slab(15) with { Transfer = OnGriddle }, thickness: 10, by: HeatedBy.Griddle),
     ];
 
     /// <summary>Those an oven bakes.</summary>
@@ -127,12 +137,12 @@ public static class Families
 
     private static Family Make(
         string id, string name, Form form, double usual, double from, double to, (double From, double To) hydration, double rise,
-        double grows, double hands, double heat, double minutes, int strands = 1, double? rope = null, double? thickness = null,
+        double grows, double hands, double heat, double minutes, HeatBody body, int strands = 1, double? rope = null, double? thickness = null,
         double turnAt = .5, StickySchool sticky = StickySchool.WetHands,
         double cooling = 15, string wash = "none", bool bathed = false, HeatedBy by = HeatedBy.Oven) => new(
             id, name, form, Mass.FromGrams(usual), new(Mass.FromGrams(from), Mass.FromGrams(to)), strands,
             rope is { } r ? Length.FromMillimetres(r) : null, thickness is { } t ? Length.FromMillimetres(t) : null,
             new(Share.FromPercent(hydration.From), Share.FromPercent(hydration.To)), rise, grows, TimeSpan.FromSeconds(hands),
-            new(Temperature.FromCelsius(heat), TimeSpan.FromMinutes(minutes), turnAt), sticky,
+            new(Temperature.FromCelsius(heat), TimeSpan.FromMinutes(minutes), turnAt, body), sticky,
             TimeSpan.FromMinutes(cooling), wash, bathed, by);
 }

@@ -123,19 +123,19 @@ public sealed record Plait(int Strands, ImmutableArray<Move> Word, ImmutableArra
     public static Outcome<Plait> Read(int strands, string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        if (strands is < 2 or > MostStrands) return new Problem("out-of-range", "strands", $"From 2 to {MostStrands} strands.");
+        if (strands is < 2 or > MostStrands) return new Problem("out-of-range:between", "strands", 2, MostStrands);
         if (PlainText.CheckNote(text, "word") is { } bad) return bad;
-        if (string.IsNullOrWhiteSpace(text)) return new Problem("empty", "word", "A move is wanted here, such as “3 over 2”.");
+        if (string.IsNullOrWhiteSpace(text)) return new Problem("empty:move", "word");
         var read = MovesText.TryParse(text.Trim().ToLowerInvariant());
-        if (!read.HasValue) return new Problem("unreadable", "word", $"Not understood at “{Near(text.Trim(), read.ErrorPosition)}”. A move is like “4 over 3 under 2”; commas between moves.");
-        if (read.Value.Length > MostMoves) return new Problem("too-long", "word", $"Up to {MostMoves} moves; the word repeats by itself.");
+        if (!read.HasValue) return new Problem("unreadable:move", "word", Near(text.Trim(), read.ErrorPosition));
+        if (read.Value.Length > MostMoves) return new Problem("too-long:moves", "word", MostMoves);
         var moves = ImmutableArray.CreateBuilder<Move>();
         foreach (var (from, steps) in read.Value)
         {
             var places = steps.Select(s => s.Place).Prepend(from).ToArray();
-            if (places.Any(p => p < 1 || p > strands)) return new Problem("unknown", "word", $"Move {moves.Count + 1}: there are {strands} places, counted from the left.");
+            if (places.Any(p => p < 1 || p > strands)) return new Problem("unknown:place-of-strand", "word", moves.Count + 1, strands);
             var way = places[1] > from ? 1 : -1;
-            if (places.Zip(places.Skip(1), (a, b) => b - a).Any(d => d != way)) return new Problem("not-neighbours", "word", $"Move {moves.Count + 1}: a strand passes its neighbours one by one, in one direction.");
+            if (places.Zip(places.Skip(1), (a, b) => b - a).Any(d => d != way)) return new Problem("not-neighbours", "word", moves.Count + 1);
             moves.Add(new(from, places[^1], [.. steps.Select(s => s.Over)]));
         }
         return new Plait(strands, moves.ToImmutable());

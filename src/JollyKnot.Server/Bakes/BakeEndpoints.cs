@@ -7,6 +7,7 @@ using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Logbook;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -37,19 +38,19 @@ public static class BakeEndpoints
         {
             if (await book.Find(id) is not { } bake) return Problems.Missing("bake", id, aside);
             var state = State(bake, clock);
-            return TypedResults.Ok(BenchView.Of(bake, state, keeper.Words, step, state.Now?.Step.Kind == StepKind.Check ? await memories.For(bake.Plan.Spec) : null));
+            return TypedResults.Ok(BenchView.Of(bake, state, keeper.Voice, step, state.Now?.Step.Kind == StepKind.Check ? await memories.For(bake.Plan.Spec) : null));
         })
             .WithName("bench").WithSummary("A bake at the bench; with a step, that step instead of the one that is due.");
         app.MapPost("/api/bakes/{id:guid}/events", Tell).WithName("tell");
         app.MapGet("/api/bakes/{id:guid}/log", async Task<Results<Ok<ImmutableArray<LogLine>>, ProblemHttpResult>> (Guid id, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
-            await book.Find(id) is { } bake ? TypedResults.Ok(Lines(bake, clock, keeper.Words)) : Problems.Missing("bake")).WithName("log");
+            await book.Find(id) is { } bake ? TypedResults.Ok(Lines(bake, clock, keeper.Voice)) : Problems.Missing("bake")).WithName("log");
         app.MapPost("/api/bakes/{id:guid}/picture", async Task<Results<Ok<Picture>, ProblemHttpResult>> (Guid id, FrameRequest frame, BakeBook book, HouseClock clock) =>
             await book.Find(id) is { } bake ? TypedResults.Ok(StrandLayout.Of([Draw(bake, clock)], frame.ToFrame())) : Problems.Missing("bake")).WithName("bakePicture");
     }
 
     internal static BakeState State(StoredBake bake, HouseClock clock) => BakeState.Of(bake.Plan, bake.Log, clock.GetUtcNow());
 
-    internal static BenchView View(StoredBake bake, HouseClock clock, Words words, bool away = false) => BenchView.Of(bake, State(bake, clock), words, away: away);
+    internal static BenchView View(StoredBake bake, HouseClock clock, Voice words, bool away = false) => BenchView.Of(bake, State(bake, clock), words, away: away);
 
     internal static Drawn Draw(StoredBake bake, HouseClock clock)
     {
@@ -60,13 +61,13 @@ public static class BakeEndpoints
 
     private static async Task<Results<Ok<TellAnswer>, ProblemHttpResult>> Tell(Guid id, TellRequest request, BakeBook book, HouseClock clock, KitchenKeeper keeper)
     {
-        if (request.Id == Guid.Empty) return Problems.Bad(new Problem("empty", "id", "A new id is wanted here."));
+        if (request.Id == Guid.Empty) return Problems.Bad(new Problem("empty:id", "id"));
         return await book.Tell(id, request.Id, request.BasedOn, request.Event, clock.GetUtcNow()) switch
         {
-            Told.Kept kept => TypedResults.Ok(new TellAnswer(kept.Position, kept.Again, View((await book.Find(id))!, clock, keeper.Words))),
+            Told.Kept kept => TypedResults.Ok(new TellAnswer(kept.Position, kept.Again, View((await book.Find(id))!, clock, keeper.Voice))),
             Told.Conflict conflict => Problems.Conflict(
-                new("conflict", "basedOn", "Something else was told in between. This is how it stands now; tell yours again if it still holds."), conflict.Position),
-            Told.Refused { Problem.Code: "already-done" or "bake-over" or "nothing-to-undo" } refused => Problems.Conflict(At(refused.Problem)),
+                new Problem("conflict", "basedOn"), conflict.Position),
+            Told.Refused { Problem.Type: "already-done" or "bake-over" or "nothing-to-undo" } refused => Problems.Conflict(At(refused.Problem)),
             Told.Refused refused => Problems.Bad(At(refused.Problem)),
             _ => Problems.Missing("bake"),
         };
@@ -74,7 +75,7 @@ public static class BakeEndpoints
         static Problem At(Problem problem) => problem.Field is "" or "id" ? problem : problem with { Field = "event." + problem.Field };
     }
 
-    private static ImmutableArray<LogLine> Lines(StoredBake bake, HouseClock clock, Words words)
+    private static ImmutableArray<LogLine> Lines(StoredBake bake, HouseClock clock, Voice words)
     {
         var state = State(bake, clock);
         var standing = bake.Log.Standing().Select(e => e.Position).ToHashSet();

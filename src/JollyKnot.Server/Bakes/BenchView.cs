@@ -13,6 +13,7 @@ using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Bakes;
@@ -47,13 +48,6 @@ public sealed record StepLine(
 /// <summary>Something that was told and can be taken back.</summary>
 public sealed record Taken(int Position, string Short);
 
-/// <summary>What the scale counts in.</summary>
-/// <param name="Unit">As written behind a figure.</param>
-/// <param name="PerStep">One scale unit in it.</param>
-/// <param name="Digits">Digits after the point.</param>
-/// <param name="Grams">One scale unit in grams.</param>
-public sealed record ScaleUnitView(string Unit, double PerStep, int Digits, Mass Grams);
-
 /// <summary>One cut at the station.</summary>
 /// <param name="Name">What it becomes.</param>
 /// <param name="Shape">The form given by hand; null for a share that is kept.</param>
@@ -71,7 +65,7 @@ public sealed record StationView(
         var (station, spec) = (state.Station, state.Plan.Spec);
         var next = station.Next;
         return new(station.Dough, station.Left, next?.Number, next?.Target, next?.Target - next?.Tolerance, next?.Target + next?.Tolerance, station.Pieces,
-            CutsOf(spec, CutEvenness.Of(spec, station)), Words.Scale(spec.Step), next is null ? Core.Dividing.EvenOut.Of(station.Pieces) : [], EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))]));
+            CutsOf(spec, CutEvenness.Of(spec, station)), Voice.Scale(spec.Step), next is null ? Core.Dividing.EvenOut.Of(station.Pieces) : [], EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))]));
     }
 
     internal static ImmutableArray<StationCut> CutsOf(BakeSpec spec, ImmutableArray<CutEvenness> even) =>
@@ -153,7 +147,7 @@ public sealed record FinishView(string What, DateTimeOffset Out, int Pieces, Mas
 /// <param name="Shares">Fillings and toppings shared out among the pieces by weight, in words.</param>
 public sealed record ShapeView(Form Form, int Strands, Ties.Kind? Tie, Aim Aim, Length? RollTo, PanLayout? Pan, ImmutableArray<string> Shares)
 {
-    internal static ShapeView Of(BakeState state, Step step, Words words)
+    internal static ShapeView Of(BakeState state, Step step, Voice words)
     {
         var (batch, piece) = state.Chain.Of(step) is var f ? (f.Batch, f.Piece) : default;
         var (family, aim, spec) = (batch.Bread.Family, Sizes.For(batch.Bread.Family, piece, batch.Bread.Pan), state.Plan.Spec);
@@ -177,14 +171,14 @@ public sealed record BenchView(
     Taken? Undo, Taken? Redo, StationView? Station, ProofView? Proof, CheckView? Check, ShapeView? Shape, InOvenView? InOven, BathView? Bath, ImmutableArray<FinishView> Finish, FirstRise? FirstRise, DisplayShows? Display,
     NewSteps? NewSteps)
 {
-    internal static BenchView Of(StoredBake bake, BakeState state, Words words, string? step = null, DoseMemory? memory = null, bool away = false)
+    internal static BenchView Of(StoredBake bake, BakeState state, Voice words, string? step = null, DoseMemory? memory = null, bool away = false)
     {
         var (plan, spec) = (bake.Plan, bake.Plan.Spec);
         var planned = plan.Steps.ToDictionary(s => s.Step, s => s.Start);
         StepLine Line(Slot s) => new(s.Step.Id, words.Of(s.Step, spec).Short, s.Step.Ending, s.State, s.Start, s.End,
             planned.TryGetValue(s.Step.Id, out var p) ? p : null);
         return new(
-            bake.Id, spec.Dough.Name, Words.Bread(spec), state.Status, state.Log.Position, state.Timetable.Ready, plan.Ready,
+            bake.Id, spec.Dough.Name, Voice.Bread(spec), state.Status, state.Log.Position, state.Timetable.Ready, plan.Ready,
             (step is null ? null : state.Timetable[step] is { Step.IsBeat: true } chosen ? chosen : null) is { } slot ? BeatOf(state, words, slot with { Start = slot.IsOpen && slot.Start > state.SoFar.Now ? state.SoFar.Now : slot.Start })
                 : state.Now is { } now ? BeatOf(state, words, now) : null,
             [.. state.Next.Select(Line)], [.. state.Calling.Where(s => !(away && s.Step.WakesNobody)).Select(Line)],
@@ -201,19 +195,19 @@ public sealed record BenchView(
     }
 
     /// <summary>What was told, in a few words.</summary>
-    internal static string Told(BakeEvent told, BakeState state, Words words)
+    internal static string Told(BakeEvent told, BakeState state, Voice words)
     {
         string Short(string step) => state.Timetable[step] is { } slot ? words.Of(slot.Step, state.Plan.Spec).Short : step;
         return told switch
         {
-            PartWeighed e when state.Station.Pieces.FirstOrDefault(p => p.Number == e.Number) is { } piece => $"{Capital(Words.Piece(piece, state.Plan.Spec))}: {words.Grams(e.Mass)}",
+            PartWeighed e when state.Station.Pieces.FirstOrDefault(p => p.Number == e.Number) is { } piece => $"{Capital(Voice.Piece(piece, state.Plan.Spec))}: {words.Grams(e.Mass)}",
             DoughWeighed e => $"Dough: {words.Grams(e.Mass)}",
             IngredientWeighed e => $"{Short(e.Step)}: {words.Grams(e.Mass)}",
-            DoughChecked e => $"{Short(e.Step)}: {Words.Of(e.Feel)}; {words.Of(new Dose(e.Water, e.Flour))}",
-            DoughTakenOut e => $"{Short(e.Step)}: {Words.Of(e.Feel)}",
+            DoughChecked e => $"{Short(e.Step)}: {Voice.Of(e.Feel)}; {words.Of(new Dose(e.Water, e.Flour))}",
+            DoughTakenOut e => $"{Short(e.Step)}: {Voice.Of(e.Feel)}",
             ProbeRead e => $"Probe: {words.Degree(e.Core)}",
             PlaceMeasured e => $"Place: {words.Degree(e.Heat)}",
-            ProofLooked e => $"{Short(e.Step)}: {Words.Of(e.Seen)}",
+            ProofLooked e => $"{Short(e.Step)}: {Voice.Of(e.Seen)}",
             StepSkipped e => $"Skipped: {Short(e.Step)}",
             StepEvent e => Short(e.Step),
             Arranged => "The day laid out anew",
@@ -226,7 +220,7 @@ public sealed record BenchView(
         };
     }
 
-    private static Beat BeatOf(BakeState state, Words words, Slot slot)
+    private static Beat BeatOf(BakeState state, Voice words, Slot slot)
     {
         var spec = state.Plan.Spec;
         var now = state.SoFar.Now;
@@ -241,13 +235,13 @@ public sealed record BenchView(
             [.. CautionRules.Of(spec, state.Chain).Where(c => c.Step == slot.Step.Id && state.SoFar.Parts.IsEmpty).Select(c => words.Of(c.Caution, spec))]);
     }
 
-    private static ImmutableArray<Answer> Answers(BakeState state, Words words, Step step) => step.Ending switch
+    private static ImmutableArray<Answer> Answers(BakeState state, Voice words, Step step) => step.Ending switch
     {
         Ending.YesNo => [new("no", "It does not", "Stop the machine and unplug it. Seat the paddle, start again, then take back the start here and tell it anew.")],
         Ending.Feel => [.. Enum.GetValues<DoughFeel>().Select(f => state.DoseFor(f) is var dose
-            ? new Answer(Name(f), Words.Of(f), words.Of(dose), Rounded(dose.Water), Rounded(dose.Flour)) : null!)],
-        Ending.TakeOut => [.. Enum.GetValues<DoughFeel>().Where(f => f is DoughFeel.Stiff or DoughFeel.Right or DoughFeel.Sticky).Select(f => new Answer(Name(f), Words.Felt(f)))],
-        Ending.Look => [.. Enum.GetValues<Seen>().Select(s => new Answer(Name(s), Words.Of(s),
+            ? new Answer(Name(f), Voice.Of(f), words.Of(dose), Rounded(dose.Water), Rounded(dose.Flour)) : null!)],
+        Ending.TakeOut => [.. Enum.GetValues<DoughFeel>().Where(f => f is DoughFeel.Stiff or DoughFeel.Right or DoughFeel.Sticky).Select(f => new Answer(Name(f), Voice.Felt(f)))],
+        Ending.Look => [.. Enum.GetValues<Seen>().Select(s => new Answer(Name(s), Voice.Of(s),
             Core.Proofing.Proof.CanGoIn(s, state.Chain.Of(step).Batch.Bread.Family.WantedRise) ? "Can go in" : ""))],
         _ => [],
     };
@@ -255,12 +249,12 @@ public sealed record BenchView(
     private static Mass Rounded(Mass mass) => Mass.FromGrams(mass.WholeGrams);
     private static string Name<T>(T value) where T : struct, Enum => System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString());
 
-    private static CheckView CheckOf(BakeState state, Words words, DoseMemory? memory)
+    private static CheckView CheckOf(BakeState state, Voice words, DoseMemory? memory)
     {
         var spec = state.Plan.Spec;
         var now = DoughCheck.After(spec.Dough, state.SoFar.Added);
         var start = state.SoFar.When("start-cycle");
-        return new(now.Added == Dose.None ? "" : words.Of(now.Added), now.Hydration, now.Dough, now.Stop, [.. now.Slips.Select(Words.Of)],
+        return new(now.Added == Dose.None ? "" : words.Of(now.Added), now.Hydration, now.Dough, now.Stop, [.. now.Slips.Select(Voice.Of)],
             DoughCheck.WaitFor(spec.Dough), start + spec.Machine.KneadStart + DoughCheck.Last, memory is null ? [] : words.Of(memory, spec.Formula.Flour));
     }
 
@@ -268,7 +262,7 @@ public sealed record BenchView(
     private const double ShownPast = 1.15;
     private static readonly TimeSpan ShownWithoutWindow = TimeSpan.FromHours(4);
 
-    private static ProofView? ProofOf(BakeState state, Words words, Func<Slot, StepLine> line)
+    private static ProofView? ProofOf(BakeState state, Voice words, Func<Slot, StepLine> line)
     {
         // The proof that is looked at, or else the first that still goes on.
         var batches = state.Chain.Batches.Where(b => state.SoFar.When(b.Batch.Step("start-proof")) is not null && state.SoFar.When(b.Batch.Step("load")) is null).ToList();
@@ -287,9 +281,9 @@ public sealed record BenchView(
             start + proof.Window?.Early, start + proof.Window?.Best, start + proof.Window?.Late, start + proof.Likely?.From, start + proof.Likely?.To,
             place.Name, state.SoFar.PlaceReadings.TryGetValue(step, out var measured) ? measured : place.At(since > TimeSpan.Zero ? since : TimeSpan.Zero, spec.Room), Temperature.FromCelsius(at.Celsius),
             [.. Enumerable.Range(0, ProofPoints + 1).Select(i => start + until * ((double)i / ProofPoints)).Select(t => proof.Curve.At(t - start).Rise is var x ? new ProofPoint(t, x * belief.Pace, x * slow, x * fast) : null!)],
-            [.. state.SoFar.LooksAt(batch).Select(l => new ProofLook(l.At, PaceBelief.RiseOf(l.Seen, wanted), Words.Of(l.Seen)))],
+            [.. state.SoFar.LooksAt(batch).Select(l => new ProofLook(l.At, PaceBelief.RiseOf(l.Seen, wanted), Voice.Of(l.Seen)))],
             [.. state.Timetable.Slots.Where(s => s.IsOpen && s.Step.Kind is StepKind.OutOfFridge or StepKind.ClearOven && (s.Step.Batch ?? batch.Index) == batch.Index).Select(line)],
-            proof.Trouble is { } trouble ? Words.Of(trouble, batch.Bread.Family) : null, Math.Cbrt(1 + wanted));
+            proof.Trouble is { } trouble ? Voice.Of(trouble, batch.Bread.Family) : null, Math.Cbrt(1 + wanted));
     }
 
     private static InOvenView? OvenOf(BakeState state)
@@ -297,7 +291,7 @@ public sealed record BenchView(
         if (state.Chain.Batches.FirstOrDefault(b => !b.Batch.Bread.OnGriddle && state.SoFar.InSince(b.Batch) is not null) is not { } forecast) return null;
         var (batch, piece, window, wanted, probed) = (forecast.Batch, forecast.Piece, forecast.Window, forecast.Wanted, forecast.Probed);
         var (spec, loaded) = (state.Plan.Spec, state.SoFar.InSince(batch)!.Value);
-        var shape = HeatShape.Of(batch.Bread.Family, piece);
+        var shape = batch.Bread.Family.BodyOf(piece);
         return new(batch.Step("load"), loaded, wanted, loaded + window.FirstLook, loaded + window.Turn, loaded + window.Likely, loaded + window.Latest,
             [.. Enumerable.Range(0, (int)Math.Ceiling(window.Latest.TotalMinutes) + 1).Select(m => CoreHeat.At(shape, batch.Bread.Heat, spec.OvenOf(batch.Bread).Fan, TimeSpan.FromMinutes(m), spec.BoilsAt))],
             [.. state.SoFar.Probes.Where(p => p.Load == batch.Step("load")).Select(p => new ProbePoint(p.At, p.Core))], loaded + probed);
@@ -307,9 +301,9 @@ public sealed record BenchView(
     {
         var forecast = state.Chain.Of(step);
         var (spec, bread) = (state.Plan.Spec, forecast.Batch.Bread);
-        var beats = spec.Pot.Beats(forecast.Batch.Pieces, Footprint.Of(bread.Family, forecast.Piece)!, spec.Bath);
-        return new($"{beats[^1].Batch} {(beats[^1].Batch == 1 ? "batch" : "batches")} of {beats[0].Pieces}, {Pot.PerSide(spec.Bath).TotalSeconds:0} s a side.",
-            [.. beats.Select(b => new BathBeat(Words.Of(b), b.Act != PotAct.Out, b.Length))]);
+        var beats = spec.Pot.Beats(forecast.Batch.Pieces, Footprint.Of(bread.Family, forecast.Piece)!, spec.Handling.Bath);
+        return new($"{beats[^1].Batch} {(beats[^1].Batch == 1 ? "batch" : "batches")} of {beats[0].Pieces}, {Pot.PerSide(spec.Handling.Bath).TotalSeconds:0} s a side.",
+            [.. beats.Select(b => new BathBeat(Voice.Of(b), b.Act != PotAct.Out, b.Length))]);
     }
 
     internal static ImmutableArray<FinishView> FinishOf(BakeState state)
@@ -319,7 +313,7 @@ public sealed record BenchView(
         {
             var (came, keeping) = (state.SoFar.When(b.Batch.Step("unload"))!.Value, Keeping.Of(spec.Formula, b.Batch.Bread.Family, b.Piece, spec.Dough.Spoils, spec.Way.Cooling));
             var slices = Keeping.Slices(b.Batch.Bread.Family, b.Piece, b.Batch.Bread.Pan);
-            return new FinishView(b.Batch.Bread.Family.Name, came, b.Batch.Pieces, keeping.Baked, came + keeping.CutAfter, Words.Of(keeping.Cooling), slices?.Count, slices?.Each, came + keeping.Keeps, came + Keeping.Frozen, keeping.KeepCold);
+            return new FinishView(b.Batch.Bread.Family.Name, came, b.Batch.Pieces, keeping.Baked, came + keeping.CutAfter, Voice.Of(keeping.Cooling), slices?.Count, slices?.Each, came + keeping.Keeps, came + Keeping.Frozen, keeping.KeepCold);
         })];
     }
 

@@ -25,7 +25,7 @@ public static class LabelEndpoints
         app.MapGet("/api/bakes/{id:guid}/labels", async Task<Results<Ok<ImmutableArray<LabelView>>, ProblemHttpResult>> (Guid id, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
         {
             if (await book.Find(id) is not { } bake) return Problems.Missing("bake");
-            var (state, dough, words) = (BakeEndpoints.State(bake, clock), bake.Plan.Spec.Dough, keeper.Words);
+            var (state, dough, words) = (BakeEndpoints.State(bake, clock), bake.Plan.Spec.Dough, keeper.Voice);
             var ingredients = dough.Everything.GroupBy(r => r.Ingredient.Name).OrderByDescending(g => g.Sum(r => r.Mass.Grams)).Select(g => g.Key);
             var allergens = dough.Allergens.IsEmpty ? "" : $"Contains {string.Join(", ", dough.Allergens)}.";
             var honey = dough.Everything.Any(r => r.Ingredient.Name == "honey") ? " Not for babies under 12 months." : "";

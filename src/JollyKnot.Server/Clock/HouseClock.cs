@@ -52,9 +52,10 @@ public sealed class HouseClock : TimeProvider
     {
         lock (@lock)
         {
+            // The wall first: what passes between the two readings is no leap.
+            var onWall = real.GetUtcNow() - realThen;
             var counted = real.GetElapsedTime(then);
-            var leap = real.GetUtcNow() - realThen - counted;
-            if (leap > leapt) leapt = leap;
+            if (onWall - counted > leapt) leapt = onWall - counted;
             return houseThen + (counted + leapt) * Speed;
         }
     }

@@ -6,9 +6,9 @@ using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
-using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Day;
@@ -79,7 +79,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
     /// <returns>The day, or what cannot be changed so.</returns>
     public async Task<Outcome<DayView>> Look(Frame? frame, ImmutableArray<ChangeLine> changes)
     {
-        var (bakes, closed, kitchen, words) = (await Stand(), await Closed(), await kitchens.Get(), kitchens.Words);
+        var (bakes, closed, kitchen, words) = (await Stand(), await Closed(), await kitchens.Get(), kitchens.Voice);
         var wrong = Wrong(bakes, closed);
         var (proposal, fixes, looking) = ((Proposal?)null, ImmutableArray<FixLine>.Empty, false);
         if (!bakes.IsEmpty && (!wrong.IsEmpty || !changes.IsEmpty))
@@ -162,7 +162,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         var bakes = others.Add(new(Guid.Empty, null, new(plan.Spec, SoFar.Nothing(now), plan.Start)));
         var held = Held(bakes, DayPlan.Of([.. bakes.Select(b => b.Day)], now, closed, roughly: true));
         var table = held[^1].Day.Timetable;
-        return new(Of(bakes), table.Start, table.Ready, Of(held), Moves([.. bakes.SkipLast(1)], [.. held.SkipLast(1)], kitchens.Words));
+        return new(Of(bakes), table.Start, table.Ready, Of(held), Moves([.. bakes.SkipLast(1)], [.. held.SkipLast(1)], kitchens.Voice));
 
         // What has to do with it.
         ImmutableArray<FindingLine> Of(ImmutableArray<Standing> of) =>
@@ -258,7 +258,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
 
     private static bool Equal(ImmutableDictionary<string, DateTimeOffset> a, ImmutableDictionary<string, DateTimeOffset> b) => a.Count == b.Count && a.All(n => b.TryGetValue(n.Key, out var t) && t == n.Value);
 
-    private static ImmutableArray<MoveLine> Moves(ImmutableArray<Standing> now, ImmutableArray<Standing> then, Words words)
+    private static ImmutableArray<MoveLine> Moves(ImmutableArray<Standing> now, ImmutableArray<Standing> then, Voice words)
     {
         var moves = ImmutableArray.CreateBuilder<MoveLine>();
         for (var i = 0; i < now.Length; i++)
@@ -275,7 +275,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
 
     private FindingLine Line(DayFinding f, ImmutableArray<Standing> bakes)
     {
-        var words = kitchens.Words;
+        var words = kitchens.Voice;
         (string Text, DateTimeOffset At) Of(int bake, string step) => bakes[bake].Day is var b && b.Timetable[step] is { } slot
             ? ($"{words.Of(slot.Step, b.Spec).Short} ({b.Spec.Dough.Name})", slot.Start) : (b.Spec.Dough.Name, clock.GetUtcNow());
         var ((a, at), (other, then)) = (Of(f.Bake, f.Step), Of(f.Other, f.OtherStep));
@@ -285,23 +285,23 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             DayTrouble.Hands => $"Two things for one pair of hands: {a} and {other}.",
             DayTrouble.Away => $"Nobody is there: {a}.",
             DayTrouble.Quiet => $"The machine would run in quiet hours: {a}.",
-            DayTrouble.Pinned => $"Cannot be when you want it, {Words.Span(f.By)} off: {a}.",
+            DayTrouble.Pinned => $"Cannot be when you want it, {Voice.Span(f.By)} off: {a}.",
             DayTrouble.Machine => $"Two doughs for one machine: {bakes[f.Bake].Day.Spec.Dough.Name} and {bakes[f.Other].Day.Spec.Dough.Name}.",
             DayTrouble.OvenHeat => $"One oven, two heats: {a} and {other}.",
             DayTrouble.Racks => $"Too few racks: {a} and {other}.",
             DayTrouble.Place => $"Not room enough {bakes[f.Bake].Day.Spec.Place.Name}: {a} and {other}.",
             DayTrouble.DoughInOven => $"Dough rises in an oven that is wanted: {a} and {other}.",
-            DayTrouble.Stale => $"Cool {Words.Span(f.By)} longer than wanted: {bakes[f.Bake].Day.Spec.Dough.Name}.",
-            DayTrouble.Over => $"Over-proofed by {Words.Span(f.By)}: {a}.",
-            _ => $"{bakes[f.Bake].Day.Spec.Dough.Name} {Words.Span(f.By)} later than wanted.",
+            DayTrouble.Stale => $"Cool {Voice.Span(f.By)} longer than wanted: {bakes[f.Bake].Day.Spec.Dough.Name}.",
+            DayTrouble.Over => $"Over-proofed by {Voice.Span(f.By)}: {a}.",
+            _ => $"{bakes[f.Bake].Day.Spec.Dough.Name} {Voice.Span(f.By)} later than wanted.",
         });
     }
 
-    private static DayBakeView View(Standing bake, Kitchen kitchen, Words words)
+    private static DayBakeView View(Standing bake, Kitchen kitchen, Voice words)
     {
         var (spec, table) = (bake.Day.Spec, bake.Day.Timetable);
         var state = BakeState.Of(bake.Stored!.Plan, bake.Stored.Log, bake.Day.SoFar.Now);
-        return new(bake.Id, spec.Dough.Name, Words.Bread(spec), table.Start, table.Ready, spec.ReadyBy, state.Status, string.Join(", ", spec.Dough.Allergens),
+        return new(bake.Id, spec.Dough.Name, Voice.Bread(spec), table.Start, table.Ready, spec.ReadyBy, state.Status, string.Join(", ", spec.Dough.Allergens),
             [.. Deciding.Of(table).Where(d => d.Slot.Step.Kind != StepKind.WeighIn && (d.Slot.End > d.Slot.Start || d.Held)).Select(d => new WhyLine(d.Slot.Start, d.Slot.End - d.Slot.Start, words.Of(d.Slot.Step, spec).Short, d.Held))],
             bake.Day.SoFar.Steps.IsEmpty ? Making(spec, kitchen) : null);
     }
@@ -309,13 +309,13 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
     private static MakingView Making(BakeSpec spec, Kitchen kitchen) => new(
         [.. kitchen.Mixers.Where(m => m.Refuses(spec.Formula) is null).Select(m => new Choosable(m.Id, m.Name))], spec.Machine.Id, [.. kitchen.Ovens.Select(o => new Choosable(o.Id, o.Name))], spec.Oven.Id,
         [.. kitchen.AllPlaces.Select(p => new Choosable(p.Id, p.Name))], spec.Place.Id, spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => (Temperature?)b.Bread.Heat).FirstOrDefault(), OvenView.Of(spec.Oven, kitchen.Units ?? HouseholdUnits.Plain),
-        spec.After is { Early: true } bowl ? bowl.Bulk : null, AfterCycle.Usual[^1].Bulk, spec.Cold, spec.Fresh, BakeSpec.UsualFresh, spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
+        spec.Handling.After is { Early: true } bowl ? bowl.Bulk : null, AfterCycle.Usual[^1].Bulk, spec.Handling.Cold, spec.Wish.Fresh, Wish.UsualFresh, spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
 
-    private static ImmutableArray<HandsLine> HandsOf(ImmutableArray<Standing> bakes, Closed closed, Words words) =>
+    private static ImmutableArray<HandsLine> HandsOf(ImmutableArray<Standing> bakes, Closed closed, Voice words) =>
         [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.Step.IsBeat && s.IsOpen && s.Step.Kind is not StepKind.WeighIn).Select(s =>
             words.Of(s.Step, b.Day.Spec) is var phrase ? new HandsLine(s.Start, s.End - s.Start, b.Id, b.Day.Spec.Dough.Name, s.Step.Id, phrase.Short, phrase.Detail, phrase.Figure, b.Day.SoFar.Arranged.Pins.ContainsKey(s.Step.Id), s.Step.CanPin, s.Step.WakesNobody && closed.IsAway(s.Start), Slack.Of(b.Day.Timetable, s)) : null!)).OrderBy(l => l.At)];
 
-    private static ImmutableArray<OvenLine> OvensOf(ImmutableArray<Standing> bakes, Words words) =>
+    private static ImmutableArray<OvenLine> OvensOf(ImmutableArray<Standing> bakes, Voice words) =>
         [.. bakes.SelectMany(b => b.Day.Timetable.Slots.Where(s => s.IsOpen && !s.Step.IsBeat && s.End > s.Start && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)).Select(s => new OvenLine(
             b.Day.Spec.OvenOf(b.Day.Spec.Batches[s.Step.Batch ?? 0].Bread).Name, s.Start, s.End, $"{words.Of(s.Step, b.Day.Spec).Short} ({b.Day.Spec.Dough.Name}{(s.Step.About?.Heat is { } heat ? $", {words.Degree(heat)}" : "")})")))
             .OrderBy(l => l.Oven, StringComparer.Ordinal).ThenBy(l => l.From)];

@@ -38,7 +38,7 @@ public static class DayEndpoints
             await board.Arrange(Told(request.Changes)) is var done && done.Has(out var moved) ? TypedResults.Ok(new ArrangeAnswer(moved)) : Problems.Bad(done.Problems))
             .WithName("arrangeDay").WithSummary("Changes the day so, and holds every bake to the best day that can be found.");
         app.MapPost("/api/day/undo", async Task<Results<NoContent, ProblemHttpResult>> (DayBoard board) =>
-            await board.Undo() ? TypedResults.NoContent() : Problems.Conflict(new("nothing", "", "There is nothing to go back to."))).WithName("undoDay").WithSummary("Back to the day before it was last laid out anew.");
+            await board.Undo() ? TypedResults.NoContent() : Problems.Conflict(new("nothing-to-undo:day", ""))).WithName("undoDay").WithSummary("Back to the day before it was last laid out anew.");
         app.MapGet("/api/day.ics", async (DayBoard board) => Results.Text(DayCalendar.Of((await board.Look(null, [])).Value), "text/calendar; charset=utf-8")).WithName("dayCalendar").WithSummary("The day as a calendar with alarms, to be subscribed to.");
         app.MapGet("/api/day/calendar", (HouseNetwork house) => new CalendarView(house.CalendarAddress(port))).WithName("calendarAddress").WithSummary("Where others in the house subscribe to the day.");
     }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
 using JollyKnot.Store;
@@ -21,9 +22,17 @@ public sealed record DayWas(ImmutableArray<BakeWas> Bakes, ImmutableArray<DateTi
 /// <summary>Remembers the day before it was last laid out anew; also when the house was stopped in between.</summary>
 public sealed class DayMemory(Settings settings)
 {
-    // 2: plans of version 2. There is no going back to a day of version 1.
-    private static readonly DocumentKind<DayWas> Kept = new("day-before", _ => JsonSerializer.SerializeToNode(DayWas.Nothing, Json.Documents)!);
+    // 2: plans of version 2. There is no going back to a day of version 1. 3: plans of version 3.
+    private static readonly DocumentKind<DayWas> Kept = new("day-before", _ => Nothing(), InGroups);
     private DayWas? was;
+
+    private static JsonNode Nothing() => JsonSerializer.SerializeToNode(DayWas.Nothing, Json.Documents)!;
+
+    private static JsonNode InGroups(JsonNode day)
+    {
+        foreach (var bake in day["bakes"]!.AsArray()) SpecInGroups.InPlan(bake!["plan"]!);
+        return day;
+    }
 
     /// <summary>The day to go back to.</summary>
     public async Task<DayWas> Get() => was ??= await settings.Get(Kept) ?? DayWas.Nothing;

@@ -1,9 +1,9 @@
+using JollyKnot.Server.Words;
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Days;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Strands;
-using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Kitchens;
 
 namespace JollyKnot.Server.Day;

@@ -3,6 +3,7 @@ using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Day;
 using JollyKnot.Server.Guard;
@@ -104,6 +105,6 @@ public static class DemoSeed
         return log.Position;
     }
 
-    private static BakeSpec Spec(int dough, string family, string place, int pieces, string machine = "blue", DateTimeOffset? ready = null, DateTimeOffset now = default) => BakeSpec.Create(
+    private static BakeSpec Spec(int dough, string family, string place, int pieces, string machine = "blue", DateTimeOffset? ready = null, DateTimeOffset now = default) => BakeDecision.Of(
         DemoWorld.Doughs[dough].Dough, new(machine, "wall", place, ReadyBy: ready) { Cuts = [new(family, pieces)] }, DemoWorld.Kitchen, now).Value;
 }

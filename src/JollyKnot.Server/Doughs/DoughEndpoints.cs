@@ -91,22 +91,22 @@ public static class DoughEndpoints
         var change = request.Change;
         if (request.MachineId is { } id)
         {
-            if ((await kitchens.Get()).Mixers.FirstOrDefault(m => m.Id == id) is not { } machine) return Problems.Bad(new Problem("unknown", "machineId", "There is no such machine in this kitchen."));
+            if ((await kitchens.Get()).Mixers.FirstOrDefault(m => m.Id == id) is not { } machine) return Problems.Bad(new Problem("unknown:machine", "machineId"));
             var formula = Formula.Of(dough);
             change = new ToFlour(formula.Flour * machine.FactorThatFits(formula));
         }
-        if (change is null) return Problems.Bad(new Problem("empty", "change", "A change is wanted here."));
+        if (change is null) return Problems.Bad(new Problem("empty:change", "change"));
         var changed = Changes.Make(dough, change, pantry, request.WholeEggs);
         return changed.Has(out var done)
-            ? TypedResults.Ok(new ChangeView(FormulaView.Of(dough, pantry), FormulaView.Of(done.Dough, pantry), done.Dough.Name, done.Factor, done.Notes))
+            ? TypedResults.Ok(new ChangeView(FormulaView.Of(dough, pantry), FormulaView.Of(done.Dough, pantry), done.Dough.Name, done.Factor, [.. done.Notes.Select(kitchens.Voice.Of)]))
             : Problems.Bad([.. changed.Problems.Select(p => p with { Field = "change." + p.Field })]);
     }
 
     private static async Task<Results<Ok<CostView>, ProblemHttpResult>> CostOf(CostRequest request, DoughBook book, PantryKeeper pantries, KitchenKeeper kitchens)
     {
-        if (await book.Find(request.DoughId) is not { } stored) return Problems.Bad(new Problem("unknown", "doughId", "There is no such dough."));
-        if (Families.Find(request.FamilyId ?? "") is not { } family) return Problems.Bad(new Problem("unknown", "familyId", "There is no such family."));
-        if (request.Pieces is < 1 or > BakeSpec.MostPieces) return Problems.Bad(new Problem("pieces", "pieces", $"From 1 to {BakeSpec.MostPieces} can be divided."));
+        if (await book.Find(request.DoughId) is not { } stored) return Problems.Bad(new Problem("unknown:thing", "doughId", "dough"));
+        if (Families.Find(request.FamilyId ?? "") is not { } family) return Problems.Bad(new Problem("unknown:family", "familyId"));
+        if (request.Pieces is < 1 or > BakeSpec.MostPieces) return Problems.Bad(new Problem("pieces:divided", "pieces", BakeSpec.MostPieces));
         var (kitchen, dough) = (await kitchens.Get(), stored.Dough);
         var yield = Formula.Yield(dough.Total);
         var pieces = request.Pieces ?? Core.Dividing.Targets.CountFor(yield, family.Usual);
@@ -128,7 +128,7 @@ public static class DoughEndpoints
             "markdown" => (RecipeText.Print(dough, pantry, markdown: true), "text/markdown", "md"),
             _ => ("", "", ""),
         };
-        if (text.Length == 0) return Problems.Bad(new Problem("unknown", "format", "json-ld, text or markdown."));
+        if (text.Length == 0) return Problems.Bad(new Problem("unknown:format", "format"));
         var file = string.Concat(dough.Name.Select(c => char.IsAsciiLetterOrDigit(c) ? char.ToLowerInvariant(c) : '-')).Trim('-');
         return TypedResults.File(Encoding.UTF8.GetBytes(text), type + "; charset=utf-8", $"{(file.Length > 0 ? file : "dough")}.{ending}");
     }

@@ -1,3 +1,4 @@
+using JollyKnot.Server.Guard;
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
@@ -22,7 +23,7 @@ public sealed record SuitsView(string Id, string Name, Share From, Share To, Sui
 /// <summary>A dough reckoned.</summary>
 public sealed record FormulaView(
     Mass Total, Mass Flour, Mass Yield, Share Hydration, Share WorkingHydration, Share Fat, Share Sugar, Share MilkSolids, Share Salt, Share Yeast, bool IsRich,
-    ImmutableArray<RowView> Rows, ImmutableArray<PartView> Parts, ImmutableArray<string> Allergens, ImmutableArray<Problem> Checks, ImmutableArray<SuitsView> Suits)
+    ImmutableArray<RowView> Rows, ImmutableArray<PartView> Parts, ImmutableArray<string> Allergens, ImmutableArray<ProblemView> Checks, ImmutableArray<SuitsView> Suits)
 {
     internal static FormulaView Of(Dough dough, HouseholdPantry pantry, Band<Share>? band = null)
     {
@@ -31,7 +32,7 @@ public sealed record FormulaView(
             [.. rows.Select(r => new RowView(r.Ingredient.Name, r.Ingredient.Role, pantry.Find(r.Ingredient.Name) is not null, r.Mass, r.AtBeep, Share.FromFraction(r.Mass / f.Flour)))];
         return new(
             f.Total, f.Flour, Formula.Yield(f.Total), f.Hydration, f.WorkingHydration, f.Fat, f.Sugar, f.MilkSolids, f.Salt, f.Yeast, f.IsRich,
-            Rows(dough.Rows), [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total))], dough.Allergens, FormulaChecks.Of(f, band),
+            Rows(dough.Rows), [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total))], dough.Allergens, [.. FormulaChecks.Of(f, band).Select(ProblemView.Of)],
             [.. Suitability.Of(f).Select(s => new SuitsView(s.Family.Id, s.Family.Name, s.Family.Hydration.From, s.Family.Hydration.To, s.Suits, s.Water))]);
     }
 }

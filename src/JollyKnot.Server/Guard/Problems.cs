@@ -1,11 +1,26 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using JollyKnot.Core.Measures;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace JollyKnot.Server.Guard;
+
+/// <summary>A problem as it is told: what is wrong, where, and why in a sentence.</summary>
+/// <param name="Code">Stable; part of the open formats.</param>
+/// <param name="Field">The field at fault, such as <c>rows[2].mass</c>; empty when it is the whole.</param>
+/// <param name="Reason">For people.</param>
+public sealed record ProblemView(string Code, string Field, string Reason)
+{
+    /// <summary>A problem, said.</summary>
+    public static ProblemView Of(Problem problem)
+    {
+        ArgumentNullException.ThrowIfNull(problem);
+        return new(problem.Type, problem.Field, ProblemWords.Plain.Of(problem));
+    }
+}
 
 /// <summary>Problems as RFC 9457 details: a stable type, the field at fault, the way out.</summary>
 public static class Problems
@@ -16,14 +31,14 @@ public static class Problems
     public static ProblemHttpResult Bad(params ImmutableArray<Problem> problems) => Of(StatusCodes.Status400BadRequest, problems);
 
     /// <summary>There is none of this name.</summary>
-    public static ProblemHttpResult Missing(string what) => Of(StatusCodes.Status404NotFound, [new("unknown", "id", $"There is no such {what}.")]);
+    public static ProblemHttpResult Missing(string what) => Of(StatusCodes.Status404NotFound, [new("unknown:thing", "id", what)]);
 
     /// <summary>There is none of this name, or one that this version cannot read.</summary>
     public static ProblemHttpResult Missing(string what, Guid id, SetAside aside)
     {
         ArgumentNullException.ThrowIfNull(aside);
         return aside.All.FirstOrDefault(u => u.Id.StartsWith($"{id}", StringComparison.Ordinal)) is { } unread
-            ? Conflict(new("set-aside", "id", $"This {what} is kept as it is, but cannot be read here: {unread.Reason}"))
+            ? Conflict(new("set-aside", "id", what, unread.Why))
             : Missing(what);
     }
 
@@ -42,27 +57,36 @@ public static class Problems
         var error = context.Features.Get<IExceptionHandlerFeature>()?.Error;
         var result = error switch
         {
-            BadHttpRequestException { InnerException: JsonException json } => Bad(new Problem("not-readable", Field(json.Path), "This cannot be read: " + Plain(json))),
+            BadHttpRequestException { InnerException: JsonException json } => Bad(new Problem("not-readable:sent", Field(json.Path), Plain(json))),
             // What the reader says of a thing whose type is not told.
             NotSupportedException { Source: "System.Text.Json" } untyped =>
-                Bad(new Problem("not-readable", Field(untyped.Message.Split("Path: ").Last().Split(' ')[0]), "Say of which type this is.")),
-            BadHttpRequestException bad => Of(bad.StatusCode, [new("not-readable", "", bad.Message)]),
-            _ => Of(StatusCodes.Status500InternalServerError, [new("fault", "", "Something broke here. What was told before is kept.")]),
+                Bad(new Problem("not-readable:type", Field(untyped.Message.Split("Path: ").Last().Split(' ')[0]))),
+            BadHttpRequestException bad => Of(bad.StatusCode, [new("not-readable:request", "", bad.Message)]),
+            _ => Of(StatusCodes.Status500InternalServerError, [new("fault", "")]),
         };
         return result.ExecuteAsync(context);
     }
 
     /// <summary>Gives words to a refusal that has none.</summary>
-    public static Task Explain(StatusCodeContext context) => Of(context.HttpContext.Response.StatusCode, [context.HttpContext.Response.StatusCode switch
+    public static Task Explain(StatusCodeContext context)
     {
-        StatusCodes.Status413PayloadTooLarge => new("too-large", "", "This is larger than anything a kitchen sends."),
-        StatusCodes.Status415UnsupportedMediaType => new("not-readable", "", "Only JSON is read here."),
-        _ => new("refused", "", "This address does not take that."),
-    }]).ExecuteAsync(context.HttpContext);
+        var status = context.HttpContext.Response.StatusCode;
+        var code = status switch
+        {
+            StatusCodes.Status413PayloadTooLarge => "too-large",
+            StatusCodes.Status415UnsupportedMediaType => "not-readable:media",
+            _ => "refused:address",
+        };
+        return Of(status, [new(code, "")]).ExecuteAsync(context.HttpContext);
+    }
 
-    private static ProblemHttpResult Of(int status, ImmutableArray<Problem> problems, int? position = null) => TypedResults.Problem(
-        problems[0].Reason, statusCode: status, title: problems[0].Reason, type: Types + problems[0].Code,
-        extensions: new Dictionary<string, object?> { ["field"] = problems[0].Field, ["problems"] = problems, ["position"] = position });
+    private static ProblemHttpResult Of(int status, ImmutableArray<Problem> problems, int? position = null)
+    {
+        var said = problems.Select(ProblemView.Of).ToImmutableArray();
+        return TypedResults.Problem(
+            said[0].Reason, statusCode: status, title: said[0].Reason, type: Types + said[0].Code,
+            extensions: new Dictionary<string, object?> { ["field"] = said[0].Field, ["problems"] = said, ["position"] = position });
+    }
 
     // "$.rows[0].mass" as the caller wrote it.
     private static string Field(string? path) => path is null or "$" ? "" : path.TrimStart('$', '.');

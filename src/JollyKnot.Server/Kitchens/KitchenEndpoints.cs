@@ -7,9 +7,9 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
-using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Words;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace JollyKnot.Server.Kitchens;
@@ -83,7 +83,7 @@ public static class KitchenEndpoints
         app.MapGet("/api/kitchen/setup", (KitchenKeeper keeper) => keeper.Get()).WithName("kitchenSetup").WithSummary("Everything the kitchen has, to be edited.");
         app.MapPut("/api/kitchen/setup", async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper, HouseClock clock) =>
         {
-            if (Kitchen.Check(kitchen, clock.GetUtcNow()) is { Length: > 0 } problems) return Problems.Bad(problems);
+            if (KitchenCheck.Of(kitchen, clock.GetUtcNow()) is { Length: > 0 } problems) return Problems.Bad(problems);
             await keeper.Set(kitchen.Composed());
             return TypedResults.Ok(await keeper.Get());
         }).WithName("saveKitchenSetup");
@@ -99,6 +99,6 @@ public static class KitchenEndpoints
         [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
         [.. Washes.All.Select(w => new Choice(w.Id, w.Name))],
         UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain), kitchen.NoScale,
-        [.. AfterCycle.Usual.Select(a => new AfterView(a, Words.Of(a)))], BakeSpec.UsualCold, BakeSpec.UsualFresh, BakeSpec.UsualTimers, Family.Rests,
-        [.. Kitchen.ScaleSteps.Select(s => Words.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)], CutList.MostLines);
+        [.. AfterCycle.Usual.Select(a => new AfterView(a, Voice.Of(a)))], Handling.UsualCold, Wish.UsualFresh, Handling.UsualTimers, Family.Rests,
+        [.. Kitchen.ScaleSteps.Select(s => Voice.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)], CutList.MostLines);
 }

@@ -1,7 +1,7 @@
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
-using JollyKnot.Server.Bakes;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Kitchens;
@@ -13,7 +13,7 @@ public sealed class KitchenKeeper(Settings settings)
     private Kitchen? kept;
 
     /// <summary>The words in this kitchen's units.</summary>
-    public Words Words { get; private set; } = new(HouseholdUnits.Plain);
+    public Voice Voice { get; private set; } = new(HouseholdUnits.Plain);
 
     /// <summary>The kitchen.</summary>
     public async Task<Kitchen> Get() => kept ?? Remember(await settings.Get(Kept) ?? Plain);
@@ -27,7 +27,7 @@ public sealed class KitchenKeeper(Settings settings)
 
     private Kitchen Remember(Kitchen kitchen)
     {
-        Words = new(kitchen.Units ?? HouseholdUnits.Plain);
+        Voice = new(kitchen.Units ?? HouseholdUnits.Plain);
         return kept = kitchen;
     }
 

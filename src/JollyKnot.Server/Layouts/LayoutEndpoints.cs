@@ -16,6 +16,7 @@ using JollyKnot.Server.Doughs;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Pantry;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -103,21 +104,21 @@ public static class LayoutEndpoints
     {
         app.MapPost("/api/layouts", async Task<Results<Ok<LayoutView>, ProblemHttpResult>> (LayoutRequest request, Planner planner, KitchenKeeper keeper, PantryKeeper pantries, DoseMemories memories, DayBoard board) =>
             await planner.LayOut(request) is var (layout, factor, problem) && problem is null
-                ? TypedResults.Ok(View(layout!, factor, keeper.Words, await pantries.Get(), await keeper.Get(), await memories.For(layout!.Plan.Spec), await board.Beside(layout!.Plan), request.Frame?.ToFrame())) : problem)
+                ? TypedResults.Ok(View(layout!, factor, keeper.Voice, await pantries.Get(), await keeper.Get(), await memories.For(layout!.Plan.Spec), await board.Beside(layout!.Plan), request.Frame?.ToFrame())) : problem)
             .WithName("layOut").WithSummary("Lays a bake out; nothing is kept.");
         app.MapPost("/api/bakes", async Task<Results<Ok<BenchView>, ProblemHttpResult>> (NewBake request, Planner planner, BakeBook book, HouseClock clock, KitchenKeeper keeper, DayBoard board) =>
         {
-            if (request.Id == Guid.Empty) return Problems.Bad(new Problem("empty", "id", "A new id is wanted here."));
-            if (await book.Find(request.Id) is { } there) return TypedResults.Ok(BakeEndpoints.View(there, clock, keeper.Words));
+            if (request.Id == Guid.Empty) return Problems.Bad(new Problem("empty:id", "id"));
+            if (await book.Find(request.Id) is { } there) return TypedResults.Ok(BakeEndpoints.View(there, clock, keeper.Voice));
             var (layout, _, problem) = await planner.LayOut(request.Layout, "layout.");
             if (problem is not null) return problem;
             await book.Add(request.Id, layout!.Plan, clock.GetUtcNow());
             if (request.Arrange) await board.Arrange([]);
-            return TypedResults.Ok(BakeEndpoints.View((await book.Find(request.Id))!, clock, keeper.Words));
+            return TypedResults.Ok(BakeEndpoints.View((await book.Find(request.Id))!, clock, keeper.Voice));
         }).WithName("addBake");
     }
 
-    private static LayoutView View(Layout layout, double scaled, Words words, HouseholdPantry pantry, Kitchen kitchen, DoseMemory memory, BesideView? beside, Frame? frame)
+    private static LayoutView View(Layout layout, double scaled, Voice words, HouseholdPantry pantry, Kitchen kitchen, DoseMemory memory, BesideView? beside, Frame? frame)
     {
         var (spec, table) = (layout.Plan.Spec, layout.Timetable);
         var dough = spec.ExpectedDough;
@@ -169,7 +170,7 @@ public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitc
     public async Task<(Layout? Layout, double Factor, ProblemHttpResult? Problem)> LayOut(LayoutRequest request, string prefix = "")
     {
         if (await doughs.Find(request.DoughId) is not { } stored)
-            return (null, 1, Problems.Bad(new Problem("unknown", prefix + "doughId", "There is no such dough.")));
+            return (null, 1, Problems.Bad(new Problem("unknown:thing", prefix + "doughId", "dough")));
         var (kitchen, now) = (await kitchens.Get(), clock.GetUtcNow());
         var (dough, factor) = (stored.Dough, 1d);
         if (request.ScaleToFit && kitchen.Mixers.FirstOrDefault(m => m.Id == request.Choice.MachineId) is { } machine
@@ -183,9 +184,14 @@ public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitc
             factor = Formula.Needed(request.Choice.Cuts.Aggregate(Mass.Zero, (sum, c) => sum + c.Each!.Value * (c.Pieces ?? 1))) / stored.Dough.Total;
             if (factor is > 0 and < 100) dough = stored.Dough.Scale(factor);
         }
-        var made = BakeSpec.Create(dough, request.Choice, kitchen, now);
+        var made = BakeDecision.Of(dough, request.Choice, kitchen, now);
         if (!made.Has(out var spec)) return (null, factor, Problems.Bad([.. made.Problems.Select(p => p with { Field = $"{prefix}choice.{p.Field}" })]));
         var past = (await bakes.Closed(Remembered)).Select(b => b.Bake.Lessons).ToList();
-        return (Layout.Of(spec with { Source = new(stored.Id, stored.Version), Pace = PaceMemory.For(spec.Place, past), OvenPaces = OvenMemory.Of(past) }, now), factor, null);
+        spec = spec with
+        {
+            Made = spec.Made with { Source = new(stored.Id, stored.Version) },
+            Learned = new(PaceMemory.For(spec.Place, past), OvenMemory.Of(past)),
+        };
+        return (Layout.Of(spec, now), factor, null);
     }
 }

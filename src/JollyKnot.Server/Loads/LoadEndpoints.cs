@@ -36,7 +36,7 @@ public sealed record LoadStep(string Ingredient, Role Role, Mass Mass, Mass Runn
 public sealed record LoadView(
     string Machine, LoadOrder Order, int Paddles, ImmutableArray<LoadStep> Steps, Mass? HeldBack, Mass? BloomIn, string? Liquid, Band<Temperature> BloomAt,
     ImmutableArray<RowLine> AddIns, TimeSpan? Beep, Temperature Room, ImmutableArray<string> Chilled, ImmutableArray<string> FromFridge, LiquidTemperature? Temperature, bool Warms,
-    ImmutableArray<Problem> Problems);
+    ImmutableArray<ProblemView> Problems);
 
 /// <summary>An ingredient and how much of it.</summary>
 public sealed record RowLine(string Ingredient, Mass Mass);
@@ -45,6 +45,7 @@ public sealed record RowLine(string Ingredient, Mass Mass);
 public static class LoadEndpoints
 {
     private static readonly Temperature Fridge = Temperature.FromCelsius(5);
+    private static readonly Band<Temperature> DoughHeats = new(Temperature.FromCelsius(10), Temperature.FromCelsius(38));
     private static readonly TimeSpan LongestDelay = TimeSpan.FromHours(24);
 
     /// <summary>Maps loading.</summary>
@@ -52,15 +53,15 @@ public static class LoadEndpoints
 
     private static async Task<Results<Ok<LoadView>, ProblemHttpResult>> Load(LoadRequest request, DoughBook book, KitchenKeeper keeper, HouseClock clock)
     {
-        if (await book.Find(request.DoughId) is not { Dough: var dough }) return Problems.Bad(new Problem("unknown", "doughId", "There is no such dough."));
+        if (await book.Find(request.DoughId) is not { Dough: var dough }) return Problems.Bad(new Problem("unknown:thing", "doughId", "dough"));
         var kitchen = await keeper.Get();
         var machine = kitchen.Mixers.FirstOrDefault(m => m.Id == request.MachineId);
         if (machine is not null && request.Program is { } program) machine = machine.SetTo(program);
-        if (machine is null) return Problems.Bad(new Problem("unknown", request.Program is null ? "machineId" : "program", "There is no such machine or program in this kitchen."));
+        if (machine is null) return Problems.Bad(request.Program is null ? new Problem("unknown:machine", "machineId") : new Problem("unknown:program", "program"));
         var room = request.Room ?? kitchen.RoomAt(clock.GetUtcNow());
-        if (!BakeSpec.Rooms.Holds(room)) return Problems.Bad(new Problem("room", "room", $"{BakeSpec.Rooms.From.Celsius:0} to {BakeSpec.Rooms.To.Celsius:0} °C can be reckoned with."));
-        if (request.Wanted is { } wanted && wanted.Celsius is < 10 or > 38) return Problems.Bad(new Problem("out-of-range", "wanted", "A dough from 10 to 38 °C."));
-        if (request.DelayHours is { } delay && !(delay >= 0 && delay <= LongestDelay.TotalHours)) return Problems.Bad(new Problem("out-of-range", "delayHours", "From 0 to 24 hours."));
+        if (!Kitchen.Rooms.Holds(room)) return Problems.Bad(new Problem("room", "room", room, Kitchen.Rooms.From, Kitchen.Rooms.To));
+        if (request.Wanted is { } wanted && !DoughHeats.Holds(wanted)) return Problems.Bad(new Problem("out-of-range:between", "wanted", DoughHeats.From, DoughHeats.To));
+        if (request.DelayHours is { } delay && !(delay >= 0 && delay <= LongestDelay.TotalHours)) return Problems.Bad(new Problem("out-of-range:between", "delayHours", 0, LongestDelay.TotalHours));
 
         ImmutableArray<string> chilled = [.. dough.Rows.Where(r => !r.AtBeep && r.Ingredient.Chilled).Select(r => r.Ingredient.Name).Distinct()];
         var fromFridge = request.FromFridge ?? [.. chilled.Where(c => dough.Rows.First(r => r.Ingredient.Name == c).Ingredient.Role == Role.Liquid)];
@@ -82,7 +83,7 @@ public static class LoadEndpoints
                 vessel is { } empty ? empty + s.Running : null, Spoons(s, step), s.Spot, Note(s, machine, pan)))],
             pan.HeldBack, pan.BloomIn, dough.Rows.Where(r => r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass)?.Ingredient.Name, LiquidTemperature.Bloom,
             [.. pan.AddIns.Select(r => new RowLine(r.Ingredient.Name, r.Mass))], machine.Beep is { } beep ? machine.KneadStart + beep : null,
-            room, chilled, [.. fromFridge], temperature, machine.Warms, [.. problems.OfType<Problem>()]));
+            room, chilled, [.. fromFridge], temperature, machine.Warms, [.. problems.OfType<Problem>().Select(ProblemView.Of)]));
     }
 
     // A scale that shows whole grams is no help with 3.5 g of yeast.

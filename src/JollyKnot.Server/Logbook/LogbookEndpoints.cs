@@ -9,6 +9,7 @@ using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -38,7 +39,7 @@ public static class LogbookEndpoints
     {
         app.MapGet("/api/logbook", async (BakeBook book) => (await book.Closed(Most)).Select(Line).ToImmutableArray()).WithName("logbook");
         app.MapGet("/api/logbook/{id:guid}", async Task<Results<Ok<LogbookPage>, ProblemHttpResult>> (Guid id, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
-            await book.Find(id) is { } bake ? TypedResults.Ok(Page(bake, clock, keeper.Words)) : Problems.Missing("bake")).WithName("logbookPage");
+            await book.Find(id) is { } bake ? TypedResults.Ok(Page(bake, clock, keeper.Voice)) : Problems.Missing("bake")).WithName("logbookPage");
     }
 
     private static LogbookLine Line(PastBake past)
@@ -46,17 +47,17 @@ public static class LogbookEndpoints
         var (title, end, even) = (past.Bake.Title, past.Bake.End, past.Bake.Weights.Even);
         return new(
             past.Id, title.Dough, title.Bread, end.Status, end.At, end.Late, end.OnTime, end.Stars, end.Note,
-            even.IsEmpty ? null : even.Max(e => e.Evenness.Spread), Words.Scale(title.ScaleStep));
+            even.IsEmpty ? null : even.Max(e => e.Evenness.Spread), Voice.Scale(title.ScaleStep));
     }
 
-    private static LogbookPage Page(StoredBake bake, HouseClock clock, Words words)
+    private static LogbookPage Page(StoredBake bake, HouseClock clock, Voice words)
     {
         var (past, spec) = (PastBakes.Of(bake, clock, words), bake.Plan.Spec);
         var (title, end, weights) = (past.Title, past.End, past.Weights);
         return new(
             bake.Id, title.Dough, title.Bread, end.Status, end.At, end.PlannedReady, end.Ready,
             [.. past.Steps.Where(s => s.Beat).Select(s => new StepRecordView(s.Step, s.Short, s.Times.Planned, s.Times.Actual, s.State))],
-            weights.Dough, weights.Expected, weights.Parts, StationView.CutsOf(spec, weights.Even), Words.Scale(title.ScaleStep),
-            weights.Added == Dose.None ? "nothing" : words.Of(weights.Added), end.Stars, end.Note, spec.Source);
+            weights.Dough, weights.Expected, weights.Parts, StationView.CutsOf(spec, weights.Even), Voice.Scale(title.ScaleStep),
+            weights.Added == Dose.None ? "nothing" : words.Of(weights.Added), end.Stars, end.Note, spec.Made.Source);
     }
 }

@@ -3,6 +3,7 @@ using JollyKnot.Core.Learning;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Logbook;
@@ -11,11 +12,11 @@ namespace JollyKnot.Server.Logbook;
 internal static class PastBakes
 {
     /// <summary>A bake that is over, with the words shown now.</summary>
-    public static ClosedBake Close(BakeState over, Words words) =>
-        ClosedBake.Of(over, Words.Bread(over.Plan.Spec), step => words.Of(step, over.Plan.Spec).Short);
+    public static ClosedBake Close(BakeState over, Voice words) =>
+        ClosedBake.Of(over, Voice.Bread(over.Plan.Spec), step => words.Of(step, over.Plan.Spec).Short);
 
     /// <summary>A bake as it was when it closed; one that is open, as it stands.</summary>
-    public static ClosedBake Of(StoredBake bake, HouseClock clock, Words words) =>
+    public static ClosedBake Of(StoredBake bake, HouseClock clock, Voice words) =>
         bake.Closed ?? Close(BakeEndpoints.State(bake, clock), words);
 
     /// <summary>Its strand as it was.</summary>

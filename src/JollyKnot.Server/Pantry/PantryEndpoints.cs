@@ -81,17 +81,18 @@ public static class PantryEndpoints
             PantryView.Of(await keeper.Change(p => p with { Learned = p.Learned.Remove(words) }))).WithName("forgetWord");
     }
 
+    // More than this nobody pays for a pack, in any money.
+    private const double Dearest = 1e6;
+
     private static async Task<Results<Ok<PantryView>, ProblemHttpResult>> Save(PantryIngredient item, PantryKeeper keeper)
     {
-        var problems = Ingredient.Check(item.Ingredient, "ingredient");
-        if (item.Price is { } price)
-        {
-            if (price.Pack <= Mass.Zero || price.Pack > LargestPack) problems = problems.Add(new("out-of-range", "price.pack", "Over 0 and up to 100 kg is wanted here."));
-            if (price.Cost.Amount is < 0 or > 1e6) problems = problems.Add(new("out-of-range", "price.cost", "0 or more is wanted here."));
-        }
-        if (problems.Length > 0) return Problems.Bad(problems);
+        var found = new ProblemList();
+        found.Add(Ingredient.Check(item.Ingredient, "ingredient"));
+        found.Over(item.Price?.Pack, Mass.Zero, LargestPack, "price.pack");
+        found.Between(item.Price?.Cost.Amount, 0, Dearest, "price.cost");
+        if (found.Count > 0) return Problems.Bad(found.All);
         var pantry = await keeper.Get();
-        if (pantry.Own.Length >= HouseholdPantry.MostOwn) return Problems.Bad(new Problem("too-many", "ingredient", $"{HouseholdPantry.MostOwn} own ingredients are the most."));
+        if (pantry.Own.Length >= HouseholdPantry.MostOwn) return Problems.Bad(new Problem("too-many:own", "ingredient", HouseholdPantry.MostOwn));
         return TypedResults.Ok(PantryView.Of(await keeper.Change(p =>
         {
             // The shelf's own entry needs no copy of itself, only its price.
@@ -103,11 +104,11 @@ public static class PantryEndpoints
 
     private static async Task<Results<Ok<PantryView>, ProblemHttpResult>> Learn(Lesson lesson, PantryKeeper keeper)
     {
-        if (lesson.Corrections.Length > HouseholdPantry.MostOwn) return Problems.Bad(new Problem("too-many", "corrections", "That is more than a recipe teaches."));
+        if (lesson.Corrections.Length > HouseholdPantry.MostOwn) return Problems.Bad(new Problem("too-many:corrections", "corrections"));
         ImmutableArray<Problem> problems = [.. lesson.Corrections.SelectMany((c, i) => new[]
         {
             PlainText.CheckName(c.Name, $"corrections[{i}].name"),
-            c.Line is { Length: <= LineGrammar.LongestLine } && c.Words is { Length: <= LineGrammar.LongestLine } ? null : new Problem("too-long", $"corrections[{i}].line", "A line of a recipe is wanted here."),
+            c.Line is { Length: <= LineGrammar.LongestLine } && c.Words is { Length: <= LineGrammar.LongestLine } ? null : new Problem("too-long:line", $"corrections[{i}].line"),
         }.OfType<Problem>())];
         return problems.Length > 0 ? Problems.Bad(problems) : TypedResults.Ok(PantryView.Of(await keeper.Change(p => lesson.Corrections.Aggregate(p, LineReading.Learn))));
     }

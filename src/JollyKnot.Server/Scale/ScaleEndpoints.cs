@@ -34,7 +34,7 @@ public static class ScaleEndpoints
         }).WithName("tare");
         app.MapPost("/api/scale/put", Results<Ok<ScaleReading>, ProblemHttpResult> (PutOnScale put, SimulatedScale scale) =>
         {
-            if (!CanBePut.Holds(put.Mass)) return Problems.Bad(new Problem("too-heavy", "mass", "20 kg at the most."));
+            if (!CanBePut.Holds(put.Mass)) return Problems.Bad(new Problem("too-heavy:scale", "mass", CanBePut.To));
             scale.Put(put.Mass);
             return TypedResults.Ok(scale.Read());
         }).WithName("putOnScale").WithSummary("The stand-in's hands: puts dough on, or takes it off.");

@@ -1,4 +1,3 @@
-using JollyKnot.Core.Baking;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Devices;
@@ -31,7 +30,7 @@ public static class StandInEndpoints
             room.Room = (await kitchens.Get()).RoomAt(clock.GetUtcNow());
             var loaded = state.Chain.Batches.FirstOrDefault(b => state.SoFar.InSince(b.Batch) is not null);
             var at = loaded is null ? null : state.SoFar.InSince(loaded.Batch);
-            probe.Stick(loaded is null ? null : (new(HeatShape.Of(loaded.Batch.Bread.Family, loaded.Piece), loaded.Batch.Bread.Heat, spec.OvenOf(loaded.Batch.Bread).Fan), at!.Value, spec.BoilsAt));
+            probe.Stick(loaded is null ? null : (new(loaded.Batch.Bread.Family.BodyOf(loaded.Piece), loaded.Batch.Bread.Heat, spec.OvenOf(loaded.Batch.Bread).Fan), at!.Value, spec.BoilsAt));
             // What is in the oven, or is the first to go in.
             var first = (loaded ?? state.Chain.Batches.FirstOrDefault(b => !b.Batch.Bread.OnGriddle))?.Batch;
             oven.Set(first is not null && state.SoFar.When(Chain.HeatStep("oven-on", first, spec.Batches)) is { } on && state.SoFar.When("review") is null

@@ -1,3 +1,4 @@
+using JollyKnot.Server.Words;
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Measures;
@@ -19,7 +20,17 @@ public sealed record NextLine(Guid Bake, string Title, string Step, string Text,
 /// <param name="Bakes">Bakes that are not over, the one that hands are wanted for on top.</param>
 /// <param name="Next">What comes next in all of them.</param>
 /// <param name="SetAside">What is kept but cannot be read by this version.</param>
-public sealed record TodayView(string Name, Temperature Room, ImmutableArray<BenchView> Bakes, ImmutableArray<NextLine> Next, ImmutableArray<Unread> SetAside);
+public sealed record TodayView(string Name, Temperature Room, ImmutableArray<BenchView> Bakes, ImmutableArray<NextLine> Next, ImmutableArray<UnreadView> SetAside);
+
+/// <summary>Something kept that this version cannot read.</summary>
+/// <param name="Kind">What sort of document.</param>
+/// <param name="Id">Which one.</param>
+/// <param name="Name">What it is called, as far as that can be told.</param>
+/// <param name="Reason">Why it cannot be read.</param>
+public sealed record UnreadView(string Kind, string Id, string Name, string Reason)
+{
+    internal static UnreadView Of(Unread unread) => new(unread.Kind, unread.Id, unread.Name, ProblemWords.Plain.Of(unread.Why));
+}
 
 /// <summary>The day over HTTP.</summary>
 public static class TodayEndpoints
@@ -38,9 +49,9 @@ public static class TodayEndpoints
             var states = bakes.Select(b => BakeEndpoints.State(b, clock)).ToImmutableArray();
             var atHand = DayBench.AtHand(states) is { } first ? bakes[first].Id : Guid.Empty;
             return new TodayView(kitchen.Name, kitchen.RoomAt(clock.GetUtcNow()),
-                [.. bakes.Select(b => BakeEndpoints.View(b, clock, keeper.Words, away)).OrderBy(b => b.Id != atHand).ThenBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue)],
-                [.. DayBench.Next(states, Announced).Select(n => states[n.Bake].Plan.Spec is var spec ? new NextLine(bakes[n.Bake].Id, spec.Dough.Name, n.Slot.Step.Id, keeper.Words.Of(n.Slot.Step, spec).Short, n.Slot.Start) : null!)],
-                aside.All);
+                [.. bakes.Select(b => BakeEndpoints.View(b, clock, keeper.Voice, away)).OrderBy(b => b.Id != atHand).ThenBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue)],
+                [.. DayBench.Next(states, Announced).Select(n => states[n.Bake].Plan.Spec is var spec ? new NextLine(bakes[n.Bake].Id, spec.Dough.Name, n.Slot.Step.Id, keeper.Voice.Of(n.Slot.Step, spec).Short, n.Slot.Start) : null!)],
+                [.. aside.All.Select(UnreadView.Of)]);
         }).WithName("today");
         app.MapPost("/api/today/picture", async Task<Results<Ok<Picture>, NoContent>> (FrameRequest frame, BakeBook book, HouseClock clock) =>
             (await book.Open()).Select(b => BakeEndpoints.Draw(b, clock)).ToImmutableArray() is { Length: > 0 } bakes

@@ -57,13 +57,13 @@ public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDoc
         try
         {
             var (version, document) = Envelope.Open(text);
-            if (version > Version) return Unreadable("It was written by a newer Jolly Knot.");
+            if (version > Version) return Unreadable("newer");
             var read = BroughtUp(document, version, also).Deserialize<T>(Json.Documents);
-            return read is not null && Holds(read) ? read : Unreadable("It says what cannot be.");
+            return read is not null && Holds(read) ? read : Unreadable("impossible");
         }
         catch (Exception broken) when (broken is JsonException or InvalidOperationException or NotSupportedException or ArgumentException or FormatException or NullReferenceException or OverflowException)
         {
-            return Unreadable(Plain(broken));
+            return Plain(broken);
         }
     }
 
@@ -81,16 +81,16 @@ public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDoc
         return document;
     }
 
-    private static Problem Unreadable(string why) => new("unreadable", "", why);
+    private static Problem Unreadable(string why) => new($"unreadable:{why}", "");
 
     // How the framework says that a thing is of a type it was not told of.
     private const string UnknownType = "type discriminator";
 
-    private static string Plain(Exception broken) => broken switch
+    private static Problem Plain(Exception broken) => broken switch
     {
-        JsonException when broken.Message.Contains(UnknownType, StringComparison.Ordinal) => "It holds something this version does not know.",
-        JsonException { Path: { Length: > 1 } path } => $"It is damaged at {path.TrimStart('$', '.')}.",
-        NotSupportedException => "It holds something this version does not know.",
-        _ => "It is damaged.",
+        JsonException when broken.Message.Contains(UnknownType, StringComparison.Ordinal) => Unreadable("unknown"),
+        JsonException { Path: { Length: > 1 } path } => new("unreadable:damaged-at", "", path.TrimStart('$', '.')),
+        NotSupportedException => Unreadable("unknown"),
+        _ => Unreadable("damaged"),
     };
 }

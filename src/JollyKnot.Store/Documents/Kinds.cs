@@ -11,8 +11,14 @@ public static class Kinds
     /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none.</summary>
     public static DocumentKind<Dough> Dough { get; } = new("dough", WholeDough.Of) { Holds = CanBeReckoned };
 
-    /// <summary>A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan; its dough as version 2 has it.</summary>
-    public static DocumentKind<BakePlan> Plan { get; } = new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan))) { Holds = plan => !plan.Steps.IsEmpty && !plan.Spec.Cuts.IsEmpty && CanBeReckoned(plan.Spec.Dough) };
+    /// <summary>
+    /// A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan; its dough as version 2 has it.
+    /// 3: its spec in groups, its families with their bodies.
+    /// </summary>
+    public static DocumentKind<BakePlan> Plan { get; } = new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan)), SpecInGroups.InPlan)
+    {
+        Holds = plan => !plan.Steps.IsEmpty && !plan.Spec.Cuts.IsEmpty && CanBeReckoned(plan.Spec.Dough),
+    };
 
     /// <summary>An event of a bake. 2: as the plan's.</summary>
     public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged);

@@ -39,8 +39,11 @@ internal static class WeighInNames
     /// <param name="spec">The bake's spec, of any version.</param>
     public static IReadOnlyList<string> Of(JsonNode spec)
     {
-        var order = spec["machine"]!["loadOrder"]!.GetValue<string>() == "liquids-first" ? LiquidsFirst : DryFirst;
-        var rows = spec["dough"]!["rows"]!.AsArray().Select((row, i) => (
+        var (machine, dough, school) = spec["tools"] is null
+            ? (spec["machine"], spec["dough"], spec["school"])
+            : (spec["tools"]!["machine"], spec["made"]!["dough"], spec["handling"]!["school"]);
+        var order = machine!["loadOrder"]!.GetValue<string>() == "liquids-first" ? LiquidsFirst : DryFirst;
+        var rows = dough!["rows"]!.AsArray().Select((row, i) => (
             Number: i + 1,
             Role: row!["ingredient"]!["role"]!.GetValue<string>(),
             Grams: row["mass"]!.GetValue<double>(),
@@ -48,7 +51,7 @@ internal static class WeighInNames
         var placed = rows.OrderBy(r => Place(order, r.Role)).ToList();
 
         // Yeast that bloomed went in first; liquid that bloomed it, or was held back, may have left nothing to weigh.
-        var (bloom, hold) = (Is(spec, "bloom"), Is(spec, "holdBack"));
+        var (bloom, hold) = (Is(school, "bloom"), Is(school, "holdBack"));
         var main = placed.Where(r => r.Role == "liquid").Select(r => r.Number).DefaultIfEmpty(0).MaxBy(n => rows.Find(r => r.Number == n).Grams);
         var yeast = rows.Where(r => r.Role == "yeast").Sum(r => r.Grams);
         if (bloom && main > 0 && yeast > 0)
@@ -66,7 +69,7 @@ internal static class WeighInNames
         return place < 0 ? order.Length : place;
     }
 
-    private static bool Is(JsonNode spec, string school) => spec["school"]?[school]?.GetValue<bool>() == true;
+    private static bool Is(JsonNode? school, string what) => school?[what]?.GetValue<bool>() == true;
 
     private static string Renamed(string step, IReadOnlyList<string> names) =>
         step.StartsWith(Old, StringComparison.Ordinal) && int.TryParse(step.AsSpan(Old.Length), NumberStyles.None, CultureInfo.InvariantCulture, out var place)

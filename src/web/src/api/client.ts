@@ -8,7 +8,7 @@ import { version } from './version';
 export type Schemas = components['schemas'];
 export type BenchView = Schemas['BenchView'];
 export type BakeEvent = Schemas['BakeEvent'];
-export type Trouble = { title: string; status?: number; field?: string; problems?: Schemas['Problem'][] };
+export type Trouble = { title: string; status?: number; field?: string; problems?: Schemas['ProblemView'][] };
 
 export const http = createFetchClient<paths>({ baseUrl: window.location.origin });
 http.use(version);

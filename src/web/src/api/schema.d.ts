@@ -1738,7 +1738,7 @@ export interface components {
             rows: components["schemas"]["RowView"][];
             parts: components["schemas"]["PartView"][];
             allergens: string[];
-            checks: components["schemas"]["Problem"][];
+            checks: components["schemas"]["ProblemView"][];
             suits: components["schemas"]["SuitsView"][];
         };
         FrameRequest: {
@@ -2213,7 +2213,7 @@ export interface components {
             fromFridge: string[];
             temperature: null | components["schemas"]["LiquidTemperature"];
             warms: boolean;
-            problems: components["schemas"]["Problem"][];
+            problems: components["schemas"]["ProblemView"][];
         };
         LogLine: {
             /** Format: int32 */
@@ -2790,7 +2790,7 @@ export interface components {
              */
             core: number;
         };
-        Problem: {
+        ProblemView: {
             code: string;
             field: string;
             reason: string;
@@ -3299,7 +3299,7 @@ export interface components {
             room: number;
             bakes: components["schemas"]["BenchView"][];
             next: components["schemas"]["NextLine"][];
-            setAside: components["schemas"]["Unread"][];
+            setAside: components["schemas"]["UnreadView"][];
         };
         Tolerance: {
             /**
@@ -3318,7 +3318,7 @@ export interface components {
             temperature: components["schemas"]["ShownIn"];
             length: components["schemas"]["ShownIn"];
         };
-        Unread: {
+        UnreadView: {
             kind: string;
             id: string;
             name: string;

@@ -16,11 +16,11 @@ import { PartsEditor } from './PartsEditor';
 import { RowsEditor } from './RowsEditor';
 import { Versions } from './Versions';
 
-const away: Schemas['Problem'][] = [
+const away: Schemas['ProblemView'][] = [
   { code: 'away', field: '', reason: 'The kitchen server does not answer. Your dough is still here; try again.' },
 ];
 
-export async function keepDough(id: string, draft: Schemas['DoughDraft']): Promise<Schemas['Problem'][]> {
+export async function keepDough(id: string, draft: Schemas['DoughDraft']): Promise<Schemas['ProblemView'][]> {
   const { data, error } = await http
     .PUT('/api/doughs/{id}', { params: { path: { id } }, body: draft })
     .catch(() => ({ data: undefined, error: undefined }));
@@ -54,7 +54,7 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
   const [wasHere] = useState(() => wasTyped(typed));
   const [dough, setDough, forget] = useKept(typed, first);
   const [before, setBefore] = useState<DoughState | null>(null);
-  const [refused, setRefused] = useState<Schemas['Problem'][]>([]);
+  const [refused, setRefused] = useState<Schemas['ProblemView'][]>([]);
   const [touched, setTouched] = useState(isTouched || wasHere);
   const change = (to: Partial<DoughState>) => {
     setTouched(true);

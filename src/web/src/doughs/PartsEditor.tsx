@@ -21,7 +21,7 @@ export function PartsEditor({
   parts: PartState[];
   set: (parts: PartState[]) => void;
   reckoned: Schemas['PartView'][] | undefined;
-  problems: Schemas['Problem'][];
+  problems: Schemas['ProblemView'][];
 }) {
   const { mass } = useUnits();
   const sent = parts.filter((p) => filled(p.rows).length > 0);

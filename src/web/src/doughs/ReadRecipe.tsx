@@ -26,7 +26,7 @@ export default function ReadRecipe() {
   const [text, setText, forgetText] = useKept('recipe', '');
   const [name, setName, forgetName] = useKept<string | null>('recipe-name', null);
   const [fixes, setFixes, forgetFixes] = useKept<Record<string, Fix>>('recipe-fixes', {});
-  const [refused, setRefused] = useState<Schemas['Problem'][]>([]);
+  const [refused, setRefused] = useState<Schemas['ProblemView'][]>([]);
   const [dropped, setDropped] = useState('');
   const pantry = api.useQuery('get', '/api/pantry', undefined, { staleTime: 60000 });
   const asked = useLater(text, 250);

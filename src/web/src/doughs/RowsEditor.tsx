@@ -17,7 +17,7 @@ export function RowsEditor({
   rows: Row[];
   set: (rows: Row[]) => void;
   reckoned: Schemas['RowView'][] | undefined;
-  problems: Schemas['Problem'][];
+  problems: Schemas['ProblemView'][];
   field: string;
   beep?: boolean;
 }) {

@@ -441,7 +441,7 @@ export function Drop({ what, drop }: { what: string; drop: () => void }) {
   );
 }
 
-function Wrong({ problems, field }: { problems: Schemas['Problem'][]; field: string }) {
+function Wrong({ problems, field }: { problems: Schemas['ProblemView'][]; field: string }) {
   return problems
     .filter((p) => p.field === field)
     .map((p) => (

@@ -24,7 +24,7 @@ export function MachineCard({
 }: {
   machine: Machine;
   at: string;
-  problems: Schemas['Problem'][];
+  problems: Schemas['ProblemView'][];
   put: (to: Partial<Machine>) => void;
   drop: () => void;
 }) {
@@ -123,7 +123,7 @@ function ProgramRow({
   program: Program;
   at: string;
   first?: boolean;
-  problems: Schemas['Problem'][];
+  problems: Schemas['ProblemView'][];
   put: (to: Program) => void;
   drop?: () => void;
 }) {

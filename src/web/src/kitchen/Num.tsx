@@ -16,7 +16,7 @@ export function Num({
   at: string;
   value: number | null | undefined;
   set: (value: number | null) => void;
-  problems: Schemas['Problem'][];
+  problems: Schemas['ProblemView'][];
   times?: number;
   empty?: boolean;
 }) {

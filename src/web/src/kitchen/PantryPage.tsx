@@ -151,7 +151,7 @@ function Editor({ item, allergens, close }: { item: Item | null; allergens: stri
   const [i, setIngredient] = useState<Schemas['Ingredient']>(item?.ingredient ?? fresh);
   const [price, setPrice] = useState(item?.price ?? { pack: 1000, cost: 0 });
   const [priced, setPriced] = useState(item?.price != null);
-  const [problems, setProblems] = useState<Schemas['Problem'][]>([]);
+  const [problems, setProblems] = useState<Schemas['ProblemView'][]>([]);
   const put = (to: Partial<Schemas['Ingredient']>) => setIngredient({ ...i, ...to });
   const packing = i.packing ?? { perCup: null };
   const share = (label: string, field: 'water' | 'fat' | 'sugar' | 'drinks' | 'milkSolids') => (

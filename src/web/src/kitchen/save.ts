@@ -6,7 +6,7 @@ export type Kitchen = Schemas['Kitchen'];
 
 export function useKitchen(first: Kitchen) {
   const [kitchen, setKitchen] = useState(first);
-  const [problems, setProblems] = useState<Schemas['Problem'][]>([]);
+  const [problems, setProblems] = useState<Schemas['ProblemView'][]>([]);
   const [state, setState] = useState<'kept' | 'typing' | 'refused' | 'away'>('kept');
   const sent = useRef(JSON.stringify(first));
 

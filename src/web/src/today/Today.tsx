@@ -67,7 +67,7 @@ export function Today() {
 }
 
 // Kept, but of no use to this version: said once, in the way of nothing.
-function SetAside({ things }: { things: Schemas['Unread'][] }) {
+function SetAside({ things }: { things: Schemas['UnreadView'][] }) {
   return (
     <section className="card" aria-label="Set aside">
       <h2>Set aside</h2>

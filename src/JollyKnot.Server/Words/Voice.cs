@@ -8,19 +8,13 @@ using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
 
-namespace JollyKnot.Server.Bakes;
-
-/// <summary>The one figure that matters at a step.</summary>
-/// <param name="Value">As shown.</param>
-/// <param name="Unit">Its unit, or empty.</param>
-public sealed record Figure(string Value, string Unit);
+namespace JollyKnot.Server.Words;
 
 /// <summary>How a step is said.</summary>
 /// <param name="Short">In a list: what, in a few words.</param>
@@ -32,8 +26,13 @@ public sealed record Phrase(string Short, string Say, string Detail, string Butt
 
 /// <summary>The words of the bench. All of them, so that one voice speaks, in the household's units.</summary>
 /// <param name="units">What the household reads.</param>
-public sealed class Words(HouseholdUnits units)
+public sealed class Voice(HouseholdUnits units)
 {
+    private readonly Measured measured = new(units);
+
+    /// <summary>The household's own, for a scale of this step.</summary>
+    public static ScaleUnitView Scale(Mass step) => Measured.Scale(step);
+
     /// <summary>How a step is said.</summary>
     public Phrase Of(Step step, BakeSpec spec, Station? station = null)
     {
@@ -64,7 +63,7 @@ public sealed class Words(HouseholdUnits units)
             StepKind.StartCycle when spec.Machine.ByHand => new(
                 "Mix it", "Mix it to a rough dough.", "No dry flour left at the bottom of the bowl.", "Mixed"),
             StepKind.StartCycle => new(
-                "Start the dough cycle", $"Start program {spec.Machine.Program} on the {Lower(thing)}{(spec.Timer is { } timer ? $", its timer set so that it begins in {Span(timer)}" : "")}.",
+                "Start the dough cycle", $"Start program {spec.Machine.Program} on the {Lower(thing)}{(spec.Handling.Timer is { } timer ? $", its timer set so that it begins in {Span(timer)}" : "")}.",
                 spec.Machine.Pulled ? $"This program runs on: you will be called after {Span(about.Length)}."
                     : $"It takes {Span(about.Length)}{(spec.Machine.Warms ? $", the first {Span(spec.Machine.KneadStart)} of it warming: nothing moves" : "")}; {(spec.Machine.Display == Display.FinishClock ? "its display shows the time of day it ends" : "its display counts down")}.",
                 "It is running", new(spec.Machine.Program, "program")),
@@ -81,7 +80,7 @@ public sealed class Words(HouseholdUnits units)
                 "Turn the dough out", "Turn the dough out and press the gas out gently.", "It should have about doubled in the bowl.", "It is out"),
             StepKind.TakeOut => new(
                 "Take the dough out", "Take the dough out and press the gas out gently.",
-                (spec.After is { Early: true } ? "Stop the machine first: the dough rises in a bowl. " : "") + (count > 1 ? $"Find all {count} paddles in it. " : "Find the paddle in it. ") + "Soak the pan at once.", "It is out"),
+                (spec.Handling.After is { Early: true } ? "Stop the machine first: the dough rises in a bowl. " : "") + (count > 1 ? $"Find all {count} paddles in it. " : "Find the paddle in it. ") + "Soak the pan at once.", "It is out"),
             StepKind.WeighDough => new(
                 "Weigh the whole dough", "Weigh the whole dough.", "Every piece follows from this figure, not from the recipe.", "That is all of it", Kilo(about.Mass)),
             StepKind.Bulk => new("Rises in a bowl", "The dough is rising in its bowl.", "", ""),
@@ -101,7 +100,7 @@ public sealed class Words(HouseholdUnits units)
                 Marked(spec.ColdOf(bread) is null ? "Out of the cold" : "Out of the fridge", batch, spec), $"Take {The(batch, spec)} out of the {(spec.ColdOf(bread) is null ? "cold" : "fridge")} and set them {thing}.", "Cold dough wants its time: a big piece most.", "They are there"),
             StepKind.ColdProof => new(Marked("In the fridge", batch, spec), $"{Sentence(The(batch, spec, "they"))} are rising slowly {thing}.", "", ""),
             StepKind.Score => new(Marked("Score", batch, spec), $"Score {The(batch, spec)}.", "5 to 6 mm deep, a thin or serrated blade, once or in a cross.", "Scored"),
-            StepKind.GriddleOn => new("Griddle on", $"Put the {Lower(thing)} on, {Celsius(about.Heat)}.", "Low heat: inside they need their time.", "It is on", new(Degrees(about.Heat!.Value), DegreeUnit)),
+            StepKind.GriddleOn => new("Griddle on", $"Put the {Lower(thing)} on, {Celsius(about.Heat)}.", "Low heat: inside they need their time.", "It is on", measured.DegreeFigure(about.Heat!.Value)),
             StepKind.GriddleHeats => new("The griddle heats", "The griddle is heating.", "", ""),
             StepKind.Look => new(
                 Marked(count > 1 ? "Look at the proof again" : "Look at the proof", batch, spec), $"Look at {The(batch, spec, "the proof")}: how much have they grown?",
@@ -120,11 +119,11 @@ public sealed class Words(HouseholdUnits units)
                 new(spec.Pot.Litres.ToString("0.#", CultureInfo.InvariantCulture), "litres")),
             StepKind.Bath => new(
                 Marked("Through the soda bath", batch, spec), $"Boil {The(batch, spec)} {Text(about.Length!.Value.TotalSeconds)} s a side, {count} {(count == 1 ? "batch" : "batches")}.",
-                (spec.Bath == PotSchool.DipAfterBoil ? $"Then {Text(Pot.Dip.TotalSeconds)} s in the warm soda dip. " : "") + "Drain a minute or two; salt while wet.", "All through", new(Text(about.Length.Value.TotalSeconds), "s a side")),
+                (spec.Handling.Bath == PotSchool.DipAfterBoil ? $"Then {Text(Pot.Dip.TotalSeconds)} s in the warm soda dip. " : "") + "Drain a minute or two; salt while wet.", "All through", new(Text(about.Length.Value.TotalSeconds), "s a side")),
             StepKind.Brush => new(
                 Marked($"Brush with {thing}", batch, spec), $"Brush {The(batch, spec)} with {thing}.", about.Mass is { Grams: > 0 } m ? $"About {Grams(m)} does all {count}{Egg(bread.Wash, m)}." : "", "Brushed"),
             StepKind.Load when bread.OnGriddle => new(
-                Marked("The first on the griddle", batch, spec), $"Lay the first {Text(Math.Min(count, bread.AtOnce ?? 1))} on the {Lower(thing)}.", $"{Counted(batch)}, {bread.AtOnce} at a time; {Minutes(family.Bake.Length / 2)} a side.", "They are on", new(Degrees(about.Heat!.Value), DegreeUnit)),
+                Marked("The first on the griddle", batch, spec), $"Lay the first {Text(Math.Min(count, bread.AtOnce ?? 1))} on the {Lower(thing)}.", $"{Counted(batch)}, {bread.AtOnce} at a time; {Minutes(family.Bake.Length / 2)} a side.", "They are on", measured.DegreeFigure(about.Heat!.Value)),
             StepKind.Load => new(
                 Marked("Load the oven", batch, spec), $"Load the {Lower(thing)}{(spec.Batches.Length > 1 ? $": {Counted(batch)}" : "")}.", $"{count} {family.Name}, {Dial(batch, spec)}.{(bread.Pan is { } pan ? pan.IsStone ? $" Straight onto the hot {Lower(pan.Name)}." : $" In or on the {Lower(pan.Name)}." : "")}{spec.SteamFor(bread) switch { Steam.Tray => $" A cup of hot water, {Text(Steaming.Cup)} mL, into the hot tray below.", Steam.Stones => " Half a cup of hot water over the stones.", Steam.Mist => " Spray the walls as you shut the door, not the glass or the lamp.", _ => "" }}", "They are in", DialFigure(batch, spec)),
             StepKind.Mist => new(Marked("Spray again", batch, spec), "Spray once more, quickly.", "Not on the glass or the lamp.", "Sprayed"),
@@ -185,6 +184,14 @@ public sealed class Words(HouseholdUnits units)
         { Water.Grams: > 0 } => $"{Grams(dose.Water)} water, {Spoons(dose.Water / DoughCheck.WaterSpoon)}",
         { Flour.Grams: > 0 } => $"{Grams(dose.Flour)} flour, {Spoons(dose.Flour / DoughCheck.FlourSpoon)}",
         _ => "Leave it alone",
+    };
+
+    /// <summary>What was put right with a change to a dough.</summary>
+    public string Of(PutRight note) => note switch
+    {
+        EggsWhole eggs => $"{eggs.Count} whole {eggs.Egg}{(eggs.Count > 1 ? "s" : "")} instead of {Grams(eggs.InsteadOf)}; {eggs.Liquid} makes up the rest",
+        OtherWater { By: var by } => $"{Grams(by > Mass.Zero ? by : Mass.Zero - by)} {(by > Mass.Zero ? "more" : "less")} water",
+        _ => throw new ArgumentOutOfRangeException(nameof(note), note, null),
     };
 
     /// <summary>What past checks say, a line each.</summary>
@@ -263,7 +270,7 @@ public sealed class Words(HouseholdUnits units)
     private string Dial(Batch batch, BakeSpec spec) => DialFigure(batch, spec) is var f ? $"{f.Value} {f.Unit}" : "";
 
     private Figure DialFigure(Batch batch, BakeSpec spec) => spec.OvenOf(batch.Bread).Marks == DialMarks.Celsius5
-        ? new(Degrees(batch.Bread.Heat), DegreeUnit) : new(Text(batch.Bread.Heat.Fahrenheit), "°F");
+        ? measured.DegreeFigure(batch.Bread.Heat) : new(Text(batch.Bread.Heat.Fahrenheit), "°F");
 
     private static string Egg(Wash wash, Mass mass) => !wash.Egg ? "" : Keeping.EggFor(mass) switch
     {
@@ -272,8 +279,6 @@ public sealed class Words(HouseholdUnits units)
         EggNeed.Half => ": half an egg; the rest goes in the fridge and into an omelette within 2 days",
         _ => "",
     };
-
-    private static string Minutes(TimeSpan span) => $"{span.TotalMinutes.ToString("0.#", CultureInfo.InvariantCulture)} min";
 
     /// <summary>A caution.</summary>
     public string Of(Caution caution, BakeSpec spec) => caution switch
@@ -449,60 +454,34 @@ public sealed class Words(HouseholdUnits units)
 
     private Figure? AimFigure(About about) => about.Aim switch
     {
-        { Rope: { } rope } => Sized(rope, "long"),
-        { Across: { } across } => Sized(across, "across"),
-        { Sheet: { } sheet } => Sized(sheet.Length, "long"),
+        { Rope: { } rope } => measured.LengthFigure(rope, "long"),
+        { Across: { } across } => measured.LengthFigure(across, "across"),
+        { Sheet: { } sheet } => measured.LengthFigure(sheet.Length, "long"),
         _ => null,
     };
-
-    private Figure Sized(Length length, string how) => Millimetres(length).Split(' ') is [var value, var unit] ? new(value, $"{unit} {how}") : new("", "");
 
     private static string Counted(Batch batch) => Counted(batch.Pieces, batch.Bread.Family);
     private static string Counted(int pieces, Family family) => pieces == 1 ? "one " + One(family.Name) : $"{pieces} {family.Name}";
     private static string One(string plural) => plural.EndsWith("loaves", StringComparison.Ordinal) ? plural[..^3] + "f" : plural[..^1];
     private static string Sentence(string text) => char.ToUpperInvariant(text[0]) + text[1..];
     private static string Lower(string name) => name.Length > 1 && char.IsUpper(name[0]) && char.IsLower(name[1]) ? char.ToLowerInvariant(name[0]) + name[1..] : name;
-    private string Celsius(Temperature? heat) => $"{Degrees(heat!.Value)} {DegreeUnit}";
+    private string Celsius(Temperature? heat) => measured.Degree(heat!.Value);
 
     /// <summary>A temperature in the household's degrees.</summary>
-    public string Degree(Temperature heat) => Celsius(heat);
+    public string Degree(Temperature heat) => measured.Degree(heat);
 
-    private string Degrees(Temperature heat) => units.Temperature == TemperatureUnit.Celsius ? Text(heat.Celsius) : Text(heat.Fahrenheit);
-    private string DegreeUnit => units.Temperature == TemperatureUnit.Celsius ? "°C" : "°F";
-    private string Millimetres(Length length) => units.Length == LengthUnit.Inches ? $"{(length.Millimetres / 25.4).ToString("0.#", CultureInfo.InvariantCulture)} in"
-        : length.Millimetres >= 200 ? $"{Text(length.Millimetres / 10)} cm" : $"{Text(length.Millimetres)} mm";
-    private static string Spoons(double spoons) => Math.Max(1, (int)Math.Round(spoons * 2)) is var halves && halves % 2 == 0 ? $"{halves / 2} tbsp" : $"{(halves > 1 ? halves / 2 : "")}½ tbsp";
+    /// <summary>A mark to cut at.</summary>
+    public string Mark(Length at) => measured.Mark(at);
 
-    /// <summary>A mark to cut at: to the millimetre under 10 cm, else to half a centimetre; to an eighth of an inch.</summary>
-    public string Mark(Length at) => units.Length == LengthUnit.Inches ? (Math.Round(at.Millimetres / 25.4 * 8) / 8).ToString("0.###", CultureInfo.InvariantCulture)
-        : ((at.Millimetres < 100 ? Math.Round(at.Millimetres) : Math.Round(at.Millimetres / 5) * 5) / 10).ToString("0.#", CultureInfo.InvariantCulture);
+    /// <summary>A mass as a kitchen weighs it.</summary>
+    public string Grams(Mass? mass) => measured.Grams(mass);
 
-    /// <summary>What a scale of this step counts in: what it shows itself, whatever the household reads elsewhere.</summary>
-    public static ScaleUnitView Scale(Mass step)
-    {
-        static bool Whole(double value) => Math.Abs(value - Math.Round(value)) < 1e-6;
-        var grams = Whole(step.Grams * 10);
-        var each = grams ? step.Grams : step / Unit.Find("oz")!.Grams;
-        var digits = 0;
-        while (digits < 3 && !Whole(each * Math.Pow(10, digits))) digits++;
-        return new(grams ? "g" : "oz", each, digits, step);
-    }
-
-    /// <summary>A mass as a kitchen weighs it: whole grams, a tenth under 10; ounces to a tenth, a hundredth under 1.</summary>
-    public string Grams(Mass? mass) => mass is { } m ? $"{GramsFigure(m)} {MassUnitName}" : "";
-
-    private string MassUnitName => units.Mass == MassUnit.Grams ? "g" : "oz";
-    private string GramsFigure(Mass m) => units.Mass == MassUnit.Ounces
-        ? (m.Grams / Unit.Find("oz")!.Grams.Grams).ToString(m.Grams < 28 ? "0.##" : "0.#", CultureInfo.InvariantCulture)
-        : m.Grams < 10 ? m.Grams.ToString("0.#", CultureInfo.InvariantCulture) : Text(m.Grams);
-    private Figure? Kilo(Mass? mass) => mass is { } m ? new(GramsFigure(m), MassUnitName) : null;
-    private static string Text(double value) => Math.Round(value, MidpointRounding.AwayFromZero).ToString("0", CultureInfo.InvariantCulture);
+    private string Millimetres(Length length) => measured.Length(length);
+    private Figure? Kilo(Mass? mass) => measured.MassFigure(mass);
+    private static string Spoons(double spoons) => Measured.Spoons(spoons);
+    private static string Text(double value) => Measured.Whole(value);
+    private static string Minutes(TimeSpan span) => Measured.Minutes(span);
 
     /// <summary>A length of time as people say it.</summary>
-    public static string Span(TimeSpan? span) => span switch
-    {
-        null => "",
-        { TotalMinutes: < 60 } s => $"{Text(s.TotalMinutes)} min",
-        { } s => $"{(int)s.TotalHours} h {s.Minutes:00} min",
-    };
+    public static string Span(TimeSpan? span) => Measured.Span(span);
 }

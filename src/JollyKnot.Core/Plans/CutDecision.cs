@@ -1,0 +1,126 @@
+// From a cut list as typed to cuts that are decided: how many, how heavy, of what, on which pan, in which oven.
+using System.Collections.Immutable;
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Dividing;
+using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Shaping;
+
+namespace JollyKnot.Core.Plans;
+
+/// <summary>Decides the cuts of one bake.</summary>
+/// <param name="kitchen">The kitchen it is made in.</param>
+/// <param name="oven">The bake's oven; null when there is no such oven.</param>
+/// <param name="found">Collects what is wrong.</param>
+internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found)
+{
+    // A line with everything it names looked up.
+    private sealed record Line(CutChoice Choice, int Index, Family? Family, Wash? Wash, Tin? Pan, Oven? OwnOven, Temperature Heat)
+    {
+        public string At(string field) => $"cuts[{Index}].{field}";
+
+        public CutLine AsSaid => new(Choice.Pieces, Choice.Each, Family?.Usual, Choice.Share);
+
+        // Where a piece's weight or number was typed.
+        public string SizeField => At(Choice is { Pieces: null, Each: not null } ? "each" : "pieces");
+    }
+
+    /// <summary>The cuts; empty when something is wrong with one.</summary>
+    /// <param name="expected">The dough there will be.</param>
+    /// <param name="choices">The cut list as typed.</param>
+    public ImmutableArray<Cut> Of(Mass expected, ImmutableArray<CutChoice> choices)
+    {
+        if (choices.IsDefaultOrEmpty || choices.Length > CutList.MostLines || choices.Any(c => c is null) || choices.All(IsKept))
+        {
+            found.Add(new Problem("cuts", "cuts", CutList.MostLines));
+            return [];
+        }
+        var before = found.Count;
+        var lines = choices.Select(LookUp).ToList();
+        if (found.Count > before) return [];
+
+        var decided = CutList.Decide(expected, [.. lines.Select(l => l.AsSaid)]);
+        if (!decided.Has(out var shares))
+        {
+            found.Add(decided.Problems);
+            return [];
+        }
+        foreach (var (line, share) in lines.Zip(shares)) found.Add(SizeProblem(line, share));
+        var pieces = shares.Sum(s => s.Pieces);
+        found.If(found.Count == before && pieces > BakeSpec.MostPieces, "pieces:altogether", lines[^1].At("pieces"), pieces, BakeSpec.MostPieces);
+        return [.. lines.Zip(shares, CutOf)];
+    }
+
+    private static bool IsKept(CutChoice choice) => choice.FamilyId is null;
+
+    private Line LookUp(CutChoice choice, int index)
+    {
+        string At(string field) => $"cuts[{index}].{field}";
+
+        var family = choice.FamilyId is { } familyId
+            ? found.Found(kitchen.Families.FirstOrDefault(f => f.Id == familyId), "unknown:family", At("familyId"))
+            : null;
+        var wash = found.Found(Washes.Find(choice.WashId ?? family?.UsualWash ?? Washes.None.Id), "unknown:wash", At("washId"));
+        var pan = choice.PanId is { } panId
+            ? found.Found(kitchen.Tins.FirstOrDefault(t => t.Id == panId), "unknown:pan", At("panId"))
+            : null;
+        var own = choice.OvenId is { } ovenId && ovenId != oven?.Id
+            ? found.Found(kitchen.Ovens.FirstOrDefault(o => o.Id == ovenId), "unknown:oven", At("ovenId"))
+            : null;
+        var heat = choice.Heat ?? UsualHeat(family, own ?? oven);
+        if (family?.HeatedBy != HeatedBy.Griddle) found.Add(HeatProblem(heat, own ?? oven, At("heat")));
+        return new(choice, index, family, wash, pan, own, heat);
+    }
+
+    private static Problem? HeatProblem(Temperature heat, Oven? oven, string field)
+    {
+        if (heat < BakeWindow.Coolest) return new("too-cool", field, BakeWindow.Coolest);
+        return oven?.Refuses(heat) is { } offDial ? offDial with { Field = field } : null;
+    }
+
+    // What the dial is set to when nobody says: lower with a fan, on a mark, and no further than it goes.
+    private static Temperature UsualHeat(Family? family, Oven? oven)
+    {
+        var wanted = family?.Bake.Heat ?? BakeWindow.Coolest;
+        if (family?.HeatedBy == HeatedBy.Griddle) return wanted;
+        var lower = oven?.Fan == true ? Oven.FanLowers : 0;
+        var heat = Temperature.FromCelsius(wanted.Celsius - lower);
+        return oven?.Nearest(heat) ?? heat;
+    }
+
+    private static Problem? SizeProblem(Line line, CutShare share)
+    {
+        if (share.Pieces > BakeSpec.MostPieces) return new("pieces:of-one", line.SizeField, share.Pieces, BakeSpec.MostPieces);
+        if (Handling.ColdProblem(line.Choice.Cold, line.At("cold")) is { } tooCold) return tooCold;
+        return share.Each < BakeSpec.LightestPiece ? new("too-small", line.SizeField, share.Each, BakeSpec.LightestPiece) : null;
+    }
+
+    private Cut CutOf(Line line, CutShare share)
+    {
+        Bread? bread = null;
+        if (line.Family is { } family) bread = family.HeatedBy == HeatedBy.Griddle ? OnGriddle(family, line, share) : InOven(family, line, share);
+        return new(share.Pieces, share.Each, share.Pinned, bread);
+    }
+
+    private Bread OnGriddle(Family family, Line line, CutShare share)
+    {
+        var griddle = PanLayout.Of(family, share.Each, share.Pieces, kitchen.Griddle!);
+        found.If(griddle is null, "does-not-fit:pan", line.At("each"), kitchen.Griddle!.Name);
+        return new(family, line.Heat, line.Wash!, kitchen.Griddle, AtOnce: griddle?.Holds ?? 1, Cold: line.Choice.Cold);
+    }
+
+    private Bread InOven(Family family, Line line, CutShare share)
+    {
+        var its = line.OwnOven ?? oven;
+        var tins = line.Pan is { } one ? kitchen.Tins.Where(t => IsSameKind(t, one)) : kitchen.Tins.Where(t => its?.Holds(t) != false);
+        var pan = PanChoice.Of(family, share.Each, share.Pieces, tins, its?.Racks ?? 1, line.Choice.Touching).FirstOrDefault();
+        found.If(line.Pan is not null && pan is null, "does-not-fit:pan", line.At("panId"), line.Pan?.Name ?? "");
+        int? perLoad = pan is { Loads: > 1 } ? (share.Pieces + pan.Loads - 1) / pan.Loads : null;
+        return new(
+            family, line.Heat, line.Wash!, pan?.Layout.Tin, perLoad, line.Choice.Touching, pan?.Racks ?? 1,
+            Oven: line.OwnOven, Cold: line.Choice.Cold);
+    }
+
+    // Two trays alike are one kind, whatever they are called.
+    private static bool IsSameKind(Tin tin, Tin other) => tin with { Id = other.Id, Name = other.Name } == other;
+}

@@ -1,0 +1,101 @@
+// How a dough is handled from the pan to the proof, and when its bread is wanted.
+using System.Collections.Immutable;
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Machines;
+using JollyKnot.Core.Measures;
+
+namespace JollyKnot.Core.Plans;
+
+/// <summary>How a dough is handled.</summary>
+/// <param name="School">How the pan is loaded.</param>
+/// <param name="After">Between the machine and the divide; null when nothing is said.</param>
+/// <param name="Timer">The machine waits so long before it begins; null when it begins at once.</param>
+/// <param name="Cold">First so long in the fridge, before the proofing place; null when it is not.</param>
+/// <param name="Bath">How pretzels are boiled.</param>
+/// <param name="Ways">How this baker does it.</param>
+public sealed record Handling(
+    LoadSchool School, AfterCycle? After, TimeSpan? Timer, TimeSpan? Cold, PotSchool Bath, Ways Ways)
+{
+    /// <summary>As most bakers do, with nothing special.</summary>
+    public static Handling Usual { get; } = new(LoadSchool.Plain, null, null, null, PotSchool.InThePot, Ways.Usual);
+
+    /// <summary>Nights in the fridge as bakers usually have them.</summary>
+    public static ImmutableArray<TimeSpan> UsualCold { get; } = Hours(8, 10, 12, 14);
+
+    /// <summary>The longest in the fridge.</summary>
+    public static TimeSpan LongestCold { get; } = TimeSpan.FromHours(24);
+
+    /// <summary>Timers of machines as bakers use them.</summary>
+    public static ImmutableArray<TimeSpan> UsualTimers { get; } = Hours(2, 4, 6, 8, 10);
+
+    /// <summary>The longest a machine's timer goes. Makers' labels.</summary>
+    public static TimeSpan LongestTimer { get; } = TimeSpan.FromHours(13);
+
+    /// <summary>What is wrong with a time in the fridge; null when nothing is.</summary>
+    /// <param name="cold">How long; null is no time.</param>
+    /// <param name="field">The field to name.</param>
+    internal static Problem? ColdProblem(TimeSpan? cold, string field) =>
+        cold <= TimeSpan.Zero || cold > LongestCold ? new("out-of-range:fridge", field, LongestCold) : null;
+
+    private static ImmutableArray<TimeSpan> Hours(params double[] hours) => [.. hours.Select(TimeSpan.FromHours)];
+}
+
+/// <summary>What the dough does between the machine and the divide.</summary>
+/// <param name="Early">It comes out straight after kneading and rises in a bowl, which frees the machine.</param>
+/// <param name="Bulk">It rises so long in a bowl; zero when it does not.</param>
+public sealed record AfterCycle(bool Early, TimeSpan Bulk)
+{
+    // Shorter than this the dough only rests. Ours.
+    private static readonly TimeSpan RestUpTo = TimeSpan.FromMinutes(20);
+
+    /// <summary>It only rests, so that it stretches; it does not rise.</summary>
+    public bool IsRest => Bulk > TimeSpan.Zero && Bulk < RestUpTo;
+
+    /// <summary>What bakers usually do, the simplest first: divide now, a short rest, a rise in a bowl, out early into the bowl.</summary>
+    public static ImmutableArray<AfterCycle> Usual { get; } =
+    [
+        new(false, TimeSpan.Zero),
+        new(false, TimeSpan.FromMinutes(10)),
+        new(false, TimeSpan.FromMinutes(45)),
+        new(true, TimeSpan.FromMinutes(60)),
+    ];
+
+    /// <summary>The longest.</summary>
+    public static TimeSpan Longest { get; } = TimeSpan.FromHours(6);
+
+    /// <summary>What is wrong with a rise in the bowl; null when nothing is.</summary>
+    /// <param name="bulk">How long; null is not said.</param>
+    /// <param name="field">The field to name.</param>
+    internal static Problem? Problem(TimeSpan? bulk, string field) =>
+        bulk < TimeSpan.Zero || bulk > Longest ? new("out-of-range:bowl", field, Longest) : null;
+}
+
+/// <summary>When bread is wanted, and how fresh.</summary>
+/// <param name="ReadyBy">When; as soon as can be when null.</param>
+/// <param name="Fresh">Cool no longer than this before it is wanted; null when it does not matter.</param>
+public sealed record Wish(DateTimeOffset? ReadyBy = null, TimeSpan? Fresh = null)
+{
+    /// <summary>How fresh bread is wanted, as bakers say it; and the least that can be asked for.</summary>
+    public static ImmutableArray<TimeSpan> UsualFresh { get; } =
+        [TimeSpan.FromMinutes(15), TimeSpan.FromMinutes(30), TimeSpan.FromHours(1), TimeSpan.FromHours(2)];
+
+    private static readonly TimeSpan LongestFresh = TimeSpan.FromDays(1);
+
+    // Bread is planned no farther ahead.
+    private static readonly TimeSpan Farthest = TimeSpan.FromDays(14);
+
+    /// <summary>What is wrong with a wish for fresh bread; null when nothing is.</summary>
+    /// <param name="fresh">Cool no longer than this.</param>
+    /// <param name="field">The field to name.</param>
+    internal static Problem? FreshProblem(TimeSpan? fresh, string field) =>
+        fresh <= TimeSpan.Zero || fresh > LongestFresh ? new("out-of-range:fresh", field, LongestFresh) : null;
+
+    /// <summary>What is wrong with a time that something is wanted at; null when nothing is.</summary>
+    /// <param name="at">When.</param>
+    /// <param name="now">The time now.</param>
+    /// <param name="field">The field to name.</param>
+    internal static Problem? TimeProblem(DateTimeOffset? at, DateTimeOffset now, string field) =>
+        at < now ? new("past", field)
+        : at > now + Farthest ? new("far-off", field, Farthest.TotalDays)
+        : null;
+}
