@@ -55,7 +55,7 @@ public sealed class BakeBook : IDisposable
     {
         this.dbs = dbs;
         this.aside = aside;
-        this.close = close ?? (over => ClosedBake.Of(over, "", step => step.Id));
+        this.close = close ?? (over => ClosedBake.Of(over, "", step => step.Id.ToString()));
     }
 
     /// <summary>Called after a bake changed, with its id.</summary>

@@ -51,11 +51,11 @@ public sealed class DayPictures
             // Each window stands in its proof's time, best inside.
             foreach (var window in picture.Windows) (window.Early <= window.Best && window.Best <= window.Late).ShouldBeTrue($"{window}");
             // An oven is drawn hot whenever something bakes in it.
-            foreach (var bake in held.SelectMany(b => b.Timetable.Slots).Where(s => s.Step.Kind == StepKind.Bake && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)))
-                picture.Heats.ShouldContain(h => h.Outline.Min(p => p.X) <= X(picture, bake.Start) + 1 && h.Outline.Max(p => p.X) >= X(picture, bake.End) - 1, bake.Step.Id);
+            foreach (var bake in held.SelectMany(b => b.Timetable.Slots).Where(s => s.Step.Is(Milestone.Baking) && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)))
+                picture.Heats.ShouldContain(h => h.Outline.Min(p => p.X) <= X(picture, bake.Start) + 1 && h.Outline.Max(p => p.X) >= X(picture, bake.End) - 1, $"{bake.Step.Id}");
             // A mark for everything the hands do: no minute of work outside the marks.
-            foreach (var beat in held.SelectMany(b => b.Timetable.Slots).Where(s => s.Step.IsBeat && s.Step.Occupies.Contains(Resource.Hands) && s.Step.Kind != StepKind.Review && s.State != StepState.Passed))
-                picture.Hands.ShouldContain(h => h.From <= X(picture, beat.Start) + .1 && h.To >= X(picture, beat.End) - .1, beat.Step.Id);
+            foreach (var beat in held.SelectMany(b => b.Timetable.Slots).Where(s => s.Step.IsBeat && s.Step.Occupies.Contains(Resource.Hands) && s.Step.IsWork && s.State != StepState.Passed))
+                picture.Hands.ShouldContain(h => h.From <= X(picture, beat.Start) + .1 && h.To >= X(picture, beat.End) - .1, $"{beat.Step.Id}");
         }, iter: 60);
 
     [Fact]

@@ -100,7 +100,7 @@ public sealed class DayProperties
         DayCheck.Of(held, Morning, closed).ShouldNotContain(f => f.Impossible);
         // By hand: nothing that keeps the hands lies in the errand.
         foreach (var slot in held.SelectMany(b => b.Timetable.Slots).Where(s => s.Step.KeepsHands && s.Step.IsBeat && !s.Step.IsGlance && s.End - s.Start > Minutes(1.1)))
-            foreach (var gone in closed.Hands) (slot.End <= gone.From.AddMinutes(1.1) || gone.To <= slot.Start.AddMinutes(1.1)).ShouldBeTrue(slot.Step.Id);
+            foreach (var gone in closed.Hands) (slot.End <= gone.From.AddMinutes(1.1) || gone.To <= slot.Start.AddMinutes(1.1)).ShouldBeTrue($"{slot.Step.Id}");
     }
 
     [Fact]
@@ -116,7 +116,7 @@ public sealed class DayProperties
                     {
                         var arranged = bake.SoFar.Arranged;
                         var late = bake with { SoFar = bake.SoFar with { Arranged = arranged with { NotBefore = arranged.NotBefore.SetItem(slot.Step.Id, slot.Start + by) } } };
-                        return late.Timetable.Slots.Where(s => s.Step.Id != slot.Step.Id && s.Step.InTimeFor is null && (s.Start - bake.Timetable[s.Step.Id]!.Start).Duration() > TimeSpan.FromSeconds(1)).Select(s => s.Step.Id);
+                        return late.Timetable.Slots.Where(s => s.Step.Id != slot.Step.Id && s.Step.InTimeFor is null && (s.Start - bake.Timetable[s.Step.Id]!.Start).Duration() > TimeSpan.FromSeconds(1)).Select(s => s.Step.Id.ToString());
                     }
                     Moved(slack).ShouldBeEmpty($"{slot.Step.Id} {slack}");
                     Moved(slack + Minutes(3)).ShouldNotBeEmpty($"{slot.Step.Id} {slack}");
@@ -133,7 +133,7 @@ public sealed class DayProperties
         var (rough, first, again) = (DayPlan.Of(many, Morning, roughly: true), DayPlan.Of(many, Morning), DayPlan.Of(many, Morning));
         (first.Aims < rough.Aims).ShouldBeTrue($"{rough.Aims} {first.Aims}");
         again.Aims.ShouldBe(first.Aims);
-        again.Bakes.SelectMany(b => b.NotBefore.OrderBy(n => n.Key)).ShouldBe(first.Bakes.SelectMany(b => b.NotBefore.OrderBy(n => n.Key)));
+        again.Bakes.SelectMany(b => b.NotBefore.OrderBy(n => $"{n.Key}")).ShouldBe(first.Bakes.SelectMany(b => b.NotBefore.OrderBy(n => $"{n.Key}")));
         foreach (var plan in new[] { rough, first }) NothingImpossible(Held(many, plan), Morning);
     }
 

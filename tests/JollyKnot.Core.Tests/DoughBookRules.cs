@@ -278,7 +278,7 @@ public sealed class DoughBookRules
         (table["part-1-cools"]!.Start - table["part-1"]!.Start).ShouldBe(TimeSpan.FromMinutes(30));
         table["part-2"]!.End.ShouldBeLessThanOrEqualTo(table["unload"]!.Start);
         table["part-3"]!.End.ShouldBeLessThanOrEqualTo(table["take-out"]!.Start);
-        (table["weigh-in-5"]!.Start - table["feed-starter"]!.End).ShouldBe(Chain.StarterRipens, TimeSpan.FromMinutes(1));
+        (table["weigh-in-5"]!.Start - table["feed-starter"]!.End).ShouldBe(TimeSpan.FromHours(10), TimeSpan.FromMinutes(1));
         table["weigh-in-5"]!.Start.ShouldBeGreaterThanOrEqualTo(table["blooms"]!.End);
         table.Ready.ShouldBe(Morning.AddHours(30), TimeSpan.FromSeconds(1));
         // Started now, the starter is taken to be ripe and nobody is called about it.

@@ -9,7 +9,7 @@ public sealed partial class HouseTests
     private static readonly string[] Rooms =
     [
         "Measures", "Pantry", "Doughs", "Machines", "Dividing", "Shaping", "Proofing", "Baking", "Finishing",
-        "Plans", "Steps", "Scheduling", "Days", "Bakes", "Strands", "Learning", "Cautions",
+        "Plans", "Steps", "Scheduling", "Days", "Bakes", "Strands", "Learning",
     ];
 
     private static readonly string Root = FindRoot();

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
-using JollyKnot.Core.Cautions;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
@@ -116,7 +115,7 @@ public sealed class KitchenRules
         var dough = Dough.Create(new("Garlic knots", [new("flour", Grams(500)), new("water", Grams(300)), new("instant yeast", Grams(5))],
             [new(PartKind.Butter, "garlic butter", [new("butter", Grams(40)), new("garlic", Grams(8))]), new(PartKind.Filling, "cheese", [new("hard cheese", Grams(80)), new("honey", Grams(5))])])).Value;
         var spec = Spec(dough, "knot").Loaded(new(Bloom: true));
-        var cautions = CautionRules.Of(spec, Chain.Of(spec, SoFar.Nothing(Morning))).Select(c => (c.Caution, c.Step)).ToList();
+        var cautions = Cautions.Of(Chain.Of(spec, SoFar.Nothing(Morning))).Select(c => (c.Caution, c.Step)).ToList();
         cautions.ShouldContain((Caution.Garlic, "part-1"));
         cautions.ShouldNotContain((Caution.Garlic, "part-2"));
         cautions.ShouldContain((Caution.KeepCold, "review"));

@@ -82,8 +82,8 @@ public sealed class Properties
             }
             // The oven is hot before the first that needs it goes in, and never in use twice unless racks and heat allow.
             if (layout.Timetable["preheat"] is { } preheat)
-                preheat.End.ShouldBeLessThanOrEqualTo(layout.Timetable[spec.Batches.First(b => !b.Bread.OnGriddle).Step("load")]!.Start.AddSeconds(1));
-            var baked = spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => (b.Bread, In: layout.Timetable[b.Step("load")]!.End, Out: layout.Timetable[b.Step("unload")]!.Start)).ToList();
+                preheat.End.ShouldBeLessThanOrEqualTo(layout.Timetable.At(Milestone.In, spec.Batches.First(b => !b.Bread.OnGriddle).Index)!.Start.AddSeconds(1));
+            var baked = spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => (b.Bread, In: layout.Timetable.At(Milestone.In, b.Index)!.End, Out: layout.Timetable.At(Milestone.Out, b.Index)!.Start)).ToList();
             foreach (var (bread, @in, @out) in baked)
             {
                 var together = baked.Where(o => o.In < @out && @in < o.Out).ToList();
@@ -154,7 +154,7 @@ public sealed class Properties
         var step = choice % 3 == 0 || state.Now is null ? steps[choice % steps.Count].Step : state.Now.Step;
         return choice % 7 == 0 ? new StepSkipped(step.Id) : step.Ending switch
         {
-            Ending.Mass when step.Kind == StepKind.WeighIn => new IngredientWeighed(step.Id, step.About!.Mass!.Value),
+            Ending.Mass when step.Is(Milestone.FirstIn) => new IngredientWeighed(step.Id, step.About!.Mass!.Value),
             Ending.Mass => new DoughWeighed(step.Id, Grams(400 + choice % 600)),
             Ending.Feel => new DoughChecked(step.Id, (DoughFeel)(choice % 5), Mass.Zero, Grams(choice % 12)),
             Ending.TakeOut => new DoughTakenOut(step.Id, DoughFeel.Right),

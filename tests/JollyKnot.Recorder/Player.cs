@@ -89,7 +89,7 @@ internal sealed class Player(StillHouse house, Dice dice, Sheet? sheet)
         switch (beat["ending"]!.ToString())
         {
             case "mass":
-                var weighIn = beat["kind"]!.ToString() == "weigh-in";
+                var weighIn = beat["step"]!.ToString().StartsWith("weigh-in-", StringComparison.Ordinal);
                 var mass = Math.Round(dice.Around(beat["expected"]!.GetValue<double>(), weighIn ? .01 : .02), 1);
                 return Of(weighIn ? "ingredient-weighed" : "dough-weighed", ("step", step), ("mass", Math.Max(mass, .1)));
             case "parts":

@@ -1,7 +1,6 @@
 using JollyKnot.Server.Words;
 using System.Text.Json;
 using JollyKnot.Core.Bakes;
-using JollyKnot.Core.Cautions;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
@@ -42,6 +41,10 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
             new("salt", Mass.FromGrams(8)), new("yeast", Mass.FromGrams(4)), new("pumpkin seeds", Mass.FromGrams(20), AtBeep: true)], Parts)).Value,
         new(machine, "wall", place) { Cuts = [new(family, pieces), new("pan-roll", 2, Mass.FromGrams(40)), new(Share: Share.FromPercent(10))] }, DemoWorld.Kitchen, Now).Value;
 
+    [Fact]
+    public void Every_kind_of_step_has_words_and_no_words_are_left_over() =>
+        StepWords.Kinds.Select(k => k.Name).ShouldBe(StepRules.All.Select(r => r.Kind.Name), ignoreOrder: true);
+
     [Theory, MemberData(nameof(EverySort))]
     public void Every_step_is_said_in_words_with_figures_filled_in(string family, string place, string machine)
     {
@@ -52,8 +55,8 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
             var phrase = Voice.Of(step, spec);
             phrase.Short.ShouldNotBeNullOrWhiteSpace();
             if (!step.IsBeat) continue;
-            phrase.Say.ShouldMatch("[.?]$", step.Id);
-            phrase.Button.ShouldNotBeNullOrWhiteSpace(step.Id);
+            phrase.Say.ShouldMatch("[.?]$", $"{step.Id}");
+            phrase.Button.ShouldNotBeNullOrWhiteSpace($"{step.Id}");
             foreach (var text in new[] { phrase.Short, phrase.Say, phrase.Detail, phrase.Button })
             {
                 text.ShouldNotContain("  ");

@@ -1,6 +1,5 @@
 // The log of a bake, and what it amounts to.
 using System.Collections.Immutable;
-using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Steps;
 
@@ -43,29 +42,6 @@ public sealed record BakeLog(ImmutableArray<Entry> Entries)
     public SoFar SoFar(BakeSpec spec, DateTimeOffset now)
     {
         ArgumentNullException.ThrowIfNull(spec);
-        var soFar = Steps.SoFar.Nothing(now);
-        foreach (var entry in Standing())
-        {
-            var at = entry.At;
-            soFar = entry.Event switch
-            {
-                IngredientWeighed e => soFar with { WeighedIn = soFar.WeighedIn.SetItem(e.Step, e.Mass) },
-                DoughChecked e => soFar with { Checks = soFar.Checks.Add(new(e.Feel, new Dose(e.Water, e.Flour))) },
-                DoughWeighed e => soFar with { Dough = e.Mass },
-                PartWeighed e when e.Number <= spec.Parts => soFar with { Parts = soFar.Parts.SetItem(e.Number, Dividing.Station.UnitsOf(e.Mass, spec.Step)) },
-                ProofLooked e => soFar with { Looks = soFar.Looks.Add((e.Step, at, e.Seen)) },
-                ProbeRead e => soFar with { Probes = soFar.Probes.Add((e.Load, at, e.Core)) },
-                PlaceMeasured e => soFar with { PlaceReadings = soFar.PlaceReadings.SetItem(e.Proof, e.Heat) },
-                RulesTaken e => soFar with { RulesTaken = e.Rules },
-                Arranged e => soFar with { Arranged = e.ToArrangement() },
-                DoughTakenOut { Bulk: { } bulk } => soFar with { Bulk = bulk },
-                _ => soFar,
-            };
-            if (entry.Event is StepEvent step)
-                soFar = soFar with { Steps = soFar.Steps.SetItem(step.Step, new(at, step is StepSkipped)) };
-            else if (entry.Event is PartWeighed && soFar.Parts.Count == spec.Parts && !soFar.Steps.ContainsKey("divide"))
-                soFar = soFar with { Steps = soFar.Steps.SetItem("divide", new(at, false)) };
-        }
-        return soFar;
+        return Standing().Aggregate(Steps.SoFar.Nothing(now), (soFar, entry) => entry.Event.AddTo(soFar, spec));
     }
 }

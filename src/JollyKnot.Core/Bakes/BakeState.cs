@@ -50,9 +50,9 @@ public sealed record BakeState(
         var chain = Scheduling.Chain.Of(plan.Spec, soFar);
         var table = Timetable.Of(chain.Steps, soFar, plan.Start);
         var standing = log.Standing();
-        var status = standing.Any(e => e.Event is Stopped) ? BakeStatus.Stopped
+        var status = standing.Any(e => e.Event.GivesUp) ? BakeStatus.Stopped
             : !table.Slots[^1].IsOpen ? BakeStatus.Finished
-            : standing.Any(e => e.Event is not (Undone or AlarmsHushed or Arranged or RulesTaken)) ? BakeStatus.UnderWay
+            : standing.Any(e => e.Event.Begins) ? BakeStatus.UnderWay
             : BakeStatus.Planned;
         var over = status is BakeStatus.Finished or BakeStatus.Stopped;
         var hushed = standing.Where(e => e.Event is AlarmsHushed).Select(e => e.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
@@ -88,10 +88,10 @@ public sealed record BakeState(
     }
 
     /// <summary>When the machine began its cycle, by hand or by its timer; null before.</summary>
-    public DateTimeOffset? CycleBegan => SoFar.When("start-cycle") + (Plan.Spec.Handling.Timer ?? TimeSpan.Zero) is { } began && began <= SoFar.Now ? began : null;
+    public DateTimeOffset? CycleBegan => SoFar.When(Milestone.Started) + (Plan.Spec.Handling.Timer ?? TimeSpan.Zero) is { } began && began <= SoFar.Now ? began : null;
 
     /// <summary>The last thing told that still stands and can be taken back: the one an undo button means.</summary>
-    public Entry? LastTold => Log.Standing().LastOrDefault(e => e.Event is not (AlarmsHushed or Undone or Arranged));
+    public Entry? LastTold => Log.Standing().LastOrDefault(e => e.Event.IsTakenBackByButton);
 
     /// <summary>The last undo that stands, which a redo takes back; null once something newer was told.</summary>
     public Entry? LastUndone => Log.Standing().LastOrDefault() is { Event: Undone } undo ? undo : null;

@@ -19,14 +19,17 @@ public static class DayBench
             .OrderBy(i => Rank(bakes[i], i == inHand)).ThenBy(i => bakes[i].Now!.Start).Select(i => (int?)i).FirstOrDefault();
     }
 
-    // Bread can be eaten and judged at any time.
-    private static int Rank(BakeState bake, bool inHand) => bake.Now!.Step.Kind switch
+    private static int Rank(BakeState bake, bool inHand)
     {
-        _ when bake.Now.Start > bake.SoFar.Now => 3,
-        StepKind.Unload => 0,
-        StepKind.Review => 4,
-        _ => inHand ? 1 : 2,
-    };
+        var slot = bake.Now!;
+        if (slot.Start > bake.SoFar.Now) return 3;
+        return slot.Step.Rule.Urgency switch
+        {
+            Urgency.Burns => 0,
+            Urgency.CanWait => 4,
+            _ => inHand ? 1 : 2,
+        };
+    }
 
     /// <summary>What comes next in all bakes, soonest first; without what the bench is about.</summary>
     /// <param name="bakes">The open bakes as they stand.</param>

@@ -17,6 +17,9 @@ public sealed record BakeWindow(TimeSpan FirstLook, TimeSpan Turn, TimeSpan Like
     private const double CrustFrom = 90;
     private static readonly TimeSpan LookEarlyAtLeast = TimeSpan.FromMinutes(3);
 
+    /// <summary>What is doughy inside off the griddle is finished in an oven of this. Bakers' usage.</summary>
+    public static Temperature FinishedAt { get; } = Temperature.FromCelsius(160);
+
     /// <summary>From this length on the top may brown before the middle is done, and wants foil over it. Bakers' usage.</summary>
     public static TimeSpan Tented { get; } = TimeSpan.FromMinutes(24);
 

@@ -114,7 +114,7 @@ public sealed record DayChange(
         return closed.UpAt(changes.Where(c => c is { Kind: ChangeKind.Up, At: not null }).Select(c => c.At!.Value));
     }
 
-    private static DayBake Pinned(DayBake bake, ImmutableDictionary<string, DateTimeOffset> pins) =>
+    private static DayBake Pinned(DayBake bake, ImmutableDictionary<StepId, DateTimeOffset> pins) =>
         bake with { SoFar = bake.SoFar with { Arranged = bake.SoFar.Arranged with { Pins = pins } } };
 
     private Outcome<BakeSpec> Made(BakeSpec spec, Kitchen kitchen, DateTimeOffset now) => Kind switch

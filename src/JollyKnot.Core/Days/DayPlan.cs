@@ -61,11 +61,11 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
 
     private static Arrangement ArrangementOf(DayBlocks day, int[] starts, DayBake of, int bake)
     {
-        var held = ImmutableDictionary.CreateBuilder<string, DateTimeOffset>();
+        var held = ImmutableDictionary.CreateBuilder<StepId, DateTimeOffset>();
         for (var b = 0; b < day.Blocks.Length; b++)
             if (day.Blocks[b] is { Fixed: null } block && block.Bake == bake) held[block.Steps[0]] = day.Zero.AddMinutes(starts[b]);
         var until = day.Proofs.Where(p => p.Bake == bake && starts[p.To] - starts[p.From] < p.Best && day.Blocks[p.To].Fixed is null)
-            .ToImmutableDictionary(p => of.Chain.Batches[p.Batch].Batch.Step("proof"), p => day.Zero.AddMinutes(starts[p.To]));
+            .ToImmutableDictionary(p => of.Chain.At(Milestone.Proving, p.Batch)!.Id, p => day.Zero.AddMinutes(starts[p.To]));
         var hot = ImmutableDictionary.CreateBuilder<string, Temperature>();
         foreach (var own in day.Stays.Where(s => s.Bake == bake && s.Heat is not null).GroupBy(s => s.Oven.Id))
         {

@@ -99,7 +99,7 @@ internal static class DaySolver
             foreach (var machine in day.Machines.GroupBy(m => m.Machine))
                 model.AddNoOverlap(machine.Select(m => Between(at[m.From], at[m.To] + m.After, "m")));
             if (!day.Quiet.IsEmpty)
-                foreach (var m in day.Machines) model.AddNoOverlap(Shut(day.Quiet).Append(Between(at[m.From] + m.Silent, at[m.To], "q")));
+                foreach (var m in day.Machines) model.AddNoOverlap(Closed(day.Quiet).Append(Between(at[m.From] + m.Silent, at[m.To], "q")));
             foreach (var place in day.Rooms.GroupBy(r => r.Place).Where(p => p.Sum(r => r.Trays) > p.First().Holds))
             {
                 var room = model.AddCumulative(place.First().Holds);
@@ -171,17 +171,17 @@ internal static class DaySolver
         }
 
         // A proof may be cut short.
-        private int Least(int b, Wait wait) => day.Proofs.FirstOrDefault(p => p.To == b && p.From == wait.Block) is { } proof ? Math.Min(wait.Least, proof.Early) : wait.Least;
+        private int Least(int b, BlockWait wait) => day.Proofs.FirstOrDefault(p => p.To == b && p.From == wait.Block) is { } proof ? Math.Min(wait.Least, proof.Early) : wait.Least;
 
         private void Hands(int[] first)
         {
             var busy = new List<IntervalVar>();
             for (var b = 0; b < day.Blocks.Length; b++)
                 if (day.Blocks[b].Hands && (free[b] is not null || first[b] + day.Blocks[b].Minutes > 0)) busy.Add(model.NewFixedSizeIntervalVar(at[b], day.Blocks[b].Minutes, $"h{b}"));
-            model.AddNoOverlap(busy.Concat(Shut(day.Away)));
+            model.AddNoOverlap(busy.Concat(Closed(day.Away)));
         }
 
-        private IEnumerable<IntervalVar> Shut(IEnumerable<(int From, int To)> bands) =>
+        private IEnumerable<IntervalVar> Closed(IEnumerable<Shut> bands) =>
             bands.Where(b => b.To > b.From && b.From < horizon).Select(b => model.NewFixedSizeIntervalVar(LinearExpr.Constant(b.From), b.To - b.From, "shut"));
 
         private LinearExpr In(OvenStay s) => at[s.From] + s.In;

@@ -56,6 +56,9 @@ public sealed record Dosed(Dose Added, Share Hydration, Mass Dough, bool Stop, I
 /// <summary>Doses at the check, as bakers give them: small, then a wait.</summary>
 public static class DoughCheck
 {
+    /// <summary>What is asked when the dough comes out: tight, right, sticky.</summary>
+    public static ImmutableArray<DoughFeel> AtTakeOut { get; } = [DoughFeel.Stiff, DoughFeel.Right, DoughFeel.Sticky];
+
     /// <summary>From the start of kneading to the first check.</summary>
     public static TimeSpan First { get; } = TimeSpan.FromMinutes(6);
 

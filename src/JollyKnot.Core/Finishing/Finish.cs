@@ -11,7 +11,11 @@ namespace JollyKnot.Core.Finishing;
 /// <param name="Brushed">It is brushed on, so it takes hands and an amount.</param>
 /// <param name="Egg">It holds raw egg.</param>
 /// <param name="GramsPerSquareCentimetre">How much of it on the baked top. Bakers' usage.</param>
-public sealed record Wash(string Id, string Name, bool Brushed, bool Egg, double GramsPerSquareCentimetre = .02);
+public sealed record Wash(string Id, string Name, bool Brushed, bool Egg, double GramsPerSquareCentimetre = .02)
+{
+    /// <summary>It takes yolks alone.</summary>
+    public bool OfYolk => Id == "yolk";
+}
 
 /// <summary>Washes on offer.</summary>
 public static class Washes

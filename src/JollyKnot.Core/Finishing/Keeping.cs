@@ -5,6 +5,11 @@ using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Finishing;
 
+/// <summary>What a wash takes of eggs.</summary>
+/// <param name="Need">How much of an egg.</param>
+/// <param name="Yolks">How many yolks, where it is of several.</param>
+public sealed record EggUse(EggNeed Need, int? Yolks = null);
+
 /// <summary>What egg to crack for a wash.</summary>
 public enum EggNeed
 {
@@ -81,6 +86,17 @@ public sealed record Keeping(Mass Baked, TimeSpan CutAfter, CoolingWay Cooling, 
         ArgumentNullException.ThrowIfNull(formula);
         ArgumentNullException.ThrowIfNull(family);
         return new(piece * (1 - Lost(family)), family.Cooling, cooling ?? (family.Steamed ? CoolingWay.Rack : CoolingWay.Cloth), TimeSpan.FromDays(perishable || formula.IsRich ? 3 : 1), perishable);
+    }
+
+    /// <summary>What a wash takes of eggs; none where it is of something else.</summary>
+    /// <param name="wash">Which wash.</param>
+    /// <param name="mass">How much of it.</param>
+    public static EggUse EggFor(Wash wash, Mass mass)
+    {
+        ArgumentNullException.ThrowIfNull(wash);
+        if (!wash.Egg) return new(EggNeed.None);
+        var need = EggFor(mass);
+        return need != EggNeed.Yolk && wash.OfYolk ? new(need, (int)Math.Ceiling(mass / YolkWash)) : new(need);
     }
 
     /// <summary>How much egg a wash needs.</summary>

@@ -46,7 +46,6 @@ public sealed record BakeWeights(Mass? Dough, Mass Expected, ImmutableArray<Piec
 
 /// <summary>A step as it went.</summary>
 /// <param name="Step">Its id.</param>
-/// <param name="Kind">What happened in it.</param>
 /// <param name="Short">What it was called.</param>
 /// <param name="Batch">The batch it belonged to; null for the whole dough.</param>
 /// <param name="Times">When it was, and was meant to be.</param>
@@ -55,7 +54,7 @@ public sealed record BakeWeights(Mass? Dough, Mass Expected, ImmutableArray<Piec
 /// <param name="Beat">The baker did it.</param>
 /// <param name="Hands">It kept hands busy.</param>
 public sealed record KeptStep(
-    string Step, string Kind, string Short, int? Batch, KeptTimes Times, StepState State, Lane? Holds, bool Beat, bool Hands);
+    StepId Step, string Short, int? Batch, KeptTimes Times, StepState State, Lane? Holds, bool Beat, bool Hands);
 
 /// <summary>When a step was.</summary>
 /// <param name="Start">It began.</param>
@@ -93,9 +92,9 @@ public sealed record ClosedBake(
             Lessons.Of(over));
 
         KeptStep Kept(Slot slot) => new(
-            slot.Step.Id, Enum.GetName(slot.Step.Kind)!, slot.Step.IsBeat ? called(slot.Step) : "", slot.Step.Batch,
+            slot.Step.Id, slot.Step.IsBeat ? called(slot.Step) : "", slot.Step.Batch,
             new(slot.Start, slot.End, planned.TryGetValue(slot.Step.Id, out var end) ? end : null, soFar.When(slot.Step.Id)),
-            slot.State, slot.Step.Holds, slot.Step.IsBeat, slot.Step.Occupies.Contains(Resource.Hands) && slot.Step.Kind != StepKind.Review);
+            slot.State, slot.Step.Holds, slot.Step.IsBeat, slot.Step.Occupies.Contains(Resource.Hands) && !slot.Step.Rule.IsTheEnd);
     }
 
     private static BakeEnd EndOf(BakeState over)
@@ -111,7 +110,7 @@ public sealed record ClosedBake(
 
     // What happened in it matters no more, only where and when.
     private static Step Drawn(KeptStep kept) => new(
-        kept.Step, Enum.TryParse<StepKind>(kept.Kind, out var kind) ? kind : StepKind.Load, kept.Times.End - kept.Times.Start, [],
+        kept.Step, kept.Times.End - kept.Times.Start, [],
         kept.Beat ? Ending.Done : null, kept.Holds, kept.Hands ? [Resource.Hands] : [])
-    { Batch = kept.Batch };
+    { Batch = kept.Batch, Marks = StepRules.Of(kept.Step.Kind).Marks };
 }

@@ -6,7 +6,6 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
-using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Learning;
@@ -48,6 +47,9 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
 {
     // Farther off than this the door was forgotten or the button was; it says nothing of the oven. Ours.
     private static readonly double Believable = Math.Log(1.8);
+    // From the end of a bake to saying that all is out. Bakers' usage.
+    private static readonly TimeSpan UnloadTakes = TimeSpan.FromMinutes(1);
+
     // Less than so much is no evidence.
     private const double Least = 1e-6;
 
@@ -86,8 +88,8 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
         var eaches = spec.Eaches(soFar.DoughOf(spec));
         foreach (var batch in spec.Batches.Where(b => !b.Bread.OnGriddle))
         {
-            if (soFar.When(batch.Step("load")) is not { } load || soFar.When(batch.Step("unload")) is not { } unload) continue;
-            var took = unload - load - Chain.UnloadTakes;
+            if (soFar.When(Milestone.In, batch.Index) is not { } load || soFar.When(Milestone.Out, batch.Index) is not { } unload) continue;
+            var took = unload - load - UnloadTakes;
             if (took <= TimeSpan.Zero) continue;
             var off = Math.Log(took / spec.Window(batch.Bread, eaches[batch.Cut]).Likely);
             if (Math.Abs(off) <= Believable) yield return new(spec.OvenOf(batch.Bread).Id, off);

@@ -6,10 +6,10 @@ using JollyKnot.Core.Steps;
 namespace JollyKnot.Core.Scheduling;
 
 /// <summary>When a step was meant to happen, kept so that the logbook can set it beside what did.</summary>
-/// <param name="Step">Step id.</param>
+/// <param name="Step">The step.</param>
 /// <param name="Start">Planned start.</param>
 /// <param name="End">Planned end.</param>
-public sealed record Planned(string Step, DateTimeOffset Start, DateTimeOffset End);
+public sealed record Planned(StepId Step, DateTimeOffset Start, DateTimeOffset End);
 
 /// <summary>A bake as decided and planned. With the log it is all there is to know about a bake.</summary>
 /// <param name="Spec">What was decided.</param>

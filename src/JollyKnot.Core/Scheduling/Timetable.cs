@@ -34,10 +34,16 @@ public sealed record Slot(Step Step, DateTimeOffset Start, DateTimeOffset End, S
 /// <param name="Slots">In the order of the chain.</param>
 public sealed record Timetable(ImmutableArray<Slot> Slots)
 {
-    private readonly ImmutableDictionary<string, Slot> byId = Slots.ToImmutableDictionary(s => s.Step.Id);
+    private readonly ImmutableDictionary<StepId, Slot> byId = Slots.ToImmutableDictionary(s => s.Step.Id);
 
     /// <summary>The slot of a step, or null when the bake has no such step.</summary>
-    public Slot? this[string id] => byId.GetValueOrDefault(id);
+    public Slot? this[StepId id] => byId.GetValueOrDefault(id);
+
+    /// <summary>The slot that is this point of the job; null when the bake has none.</summary>
+    /// <param name="milestone">Which point.</param>
+    /// <param name="batch">Of which batch; null is any.</param>
+    public Slot? At(Milestone milestone, int? batch = null) =>
+        Slots.FirstOrDefault(s => s.Step.Is(milestone) && (batch is null || s.Step.Batch == batch));
 
     /// <summary>When the bread can be eaten.</summary>
     public DateTimeOffset Ready => Slots[^1].Start;
@@ -59,11 +65,11 @@ public sealed record Timetable(ImmutableArray<Slot> Slots)
         return new([.. steps.Select(s => all[s.Id])]);
     }
 
-    private static Dictionary<string, Slot> Pass(
-        IEnumerable<Step> steps, SoFar soFar, DateTimeOffset start, HashSet<string> overtaken, Dictionary<string, Slot>? wanted)
+    private static Dictionary<StepId, Slot> Pass(
+        IEnumerable<Step> steps, SoFar soFar, DateTimeOffset start, HashSet<StepId> overtaken, Dictionary<StepId, Slot>? wanted)
     {
-        var slots = new Dictionary<string, Slot>();
-        var chains = steps.Where(s => s.InTimeFor is not null).GroupBy(s => s.InTimeFor!)
+        var slots = new Dictionary<StepId, Slot>();
+        var chains = steps.Where(s => s.InTimeFor is not null).GroupBy(s => s.InTimeFor!.Value)
             .ToDictionary(g => g.Key, g => g.ToList());
         foreach (var step in steps)
         {
@@ -85,7 +91,7 @@ public sealed record Timetable(ImmutableArray<Slot> Slots)
     private static TimeSpan Whole(Step step, List<Step> chain) => step.Length
         + chain.Where(c => c.After.Any(l => l.Step == step.Id)).Select(c => Whole(c, chain)).DefaultIfEmpty(TimeSpan.Zero).Max();
 
-    private static Slot Place(Step step, DateTimeOffset from, SoFar soFar, HashSet<string> overtaken)
+    private static Slot Place(Step step, DateTimeOffset from, SoFar soFar, HashSet<StepId> overtaken)
     {
         var now = soFar.Now;
         if (soFar.Steps.TryGetValue(step.Id, out var happened))
@@ -112,9 +118,9 @@ public sealed record Timetable(ImmutableArray<Slot> Slots)
     }
 
     // Beats that something done later makes pointless: whatever a done step waited for, however far back.
-    private static HashSet<string> Overtaken(ImmutableArray<Step> steps, SoFar soFar)
+    private static HashSet<StepId> Overtaken(ImmutableArray<Step> steps, SoFar soFar)
     {
-        var behind = new HashSet<string>();
+        var behind = new HashSet<StepId>();
         foreach (var step in steps.Reverse())
             if (soFar.Steps.ContainsKey(step.Id) || behind.Contains(step.Id))
                 behind.UnionWith(step.After.Select(l => l.Step));

@@ -20,7 +20,9 @@ public sealed record Waiting(TimeSpan Longer, bool OverProofed)
         var (longest, over) = (TimeSpan.Zero, false);
         foreach (var forecast in layout.Steps.Batches.Where(b => b.Batch.Cut == cut))
         {
-            if (forecast.Proof.Window is not { } window || layout.Timetable[forecast.Batch.Step("load")] is not { } load || layout.Timetable[forecast.Batch.Step("start-proof")] is not { } proof) continue;
+            var batch = forecast.Batch.Index;
+            if (forecast.Proof.Window is not { } window) continue;
+            if (layout.Timetable.At(Milestone.In, batch) is not { } load || layout.Timetable.At(Milestone.SetToProof, batch) is not { } proof) continue;
             var stands = load.Start - proof.End;
             if (stands - window.Best > longest) longest = stands - window.Best;
             over |= stands > window.Late + PastWindow;

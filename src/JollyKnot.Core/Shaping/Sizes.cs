@@ -19,6 +19,17 @@ public static class Sizes
     /// <summary>Ropes and discs spring back: roll this much past the mark. Fitted.</summary>
     public const double ShrinkBack = .05;
 
+    /// <summary>How far a rope or disc is rolled to end at this.</summary>
+    public static Length RolledTo(Length aim) => aim * (1 + ShrinkBack);
+
+    /// <summary>How far a piece is rolled: a rope's length, or how far across what is rolled thin; null where nothing is rolled.</summary>
+    public static Length? RolledTo(Aim aim)
+    {
+        ArgumentNullException.ThrowIfNull(aim);
+        var rolled = aim.Rope ?? (aim.Thickness is null ? null : aim.Across);
+        return rolled is { } length ? RolledTo(length) : null;
+    }
+
     /// <summary>Strand length over finished length. Fitted.</summary>
     /// <param name="strands">1 for a rope that is not plaited.</param>
     public static double TakeUp(int strands) => strands switch { < 2 => 1, 2 => 1.15, 3 => 1.25, 4 => 1.35, _ => 1.45 };

@@ -17,6 +17,19 @@ public static class Ties
         Coil,
     }
 
+    /// <summary>What the rope of a family is tied or wound into; null where it is not.</summary>
+    public static Kind? Of(Family family)
+    {
+        ArgumentNullException.ThrowIfNull(family);
+        return family.Form switch
+        {
+            Form.Coil => Kind.Coil,
+            Form.Rope when family.Bathed => Kind.Pretzel,
+            Form.Rope => Kind.Knot,
+            _ => null,
+        };
+    }
+
     /// <summary>The drawing of a tie; in each step the first passage of a crossing lies on top or not, as signed.</summary>
     public static Weave Of(Kind kind) => kind switch
     {

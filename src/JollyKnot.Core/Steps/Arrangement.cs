@@ -7,14 +7,14 @@ namespace JollyKnot.Core.Steps;
 /// <summary>What one bake is held to.</summary>
 /// <param name="NotBefore">Steps with the time they are held to.</param>
 /// <param name="HotFrom">Ovens, by id, that another bake has heated before: to what.</param>
-public sealed record Arrangement(ImmutableDictionary<string, DateTimeOffset> NotBefore, ImmutableDictionary<string, Temperature> HotFrom)
+public sealed record Arrangement(ImmutableDictionary<StepId, DateTimeOffset> NotBefore, ImmutableDictionary<string, Temperature> HotFrom)
 {
     /// <summary>Steps the baker wants at a time of their own.</summary>
-    public ImmutableDictionary<string, DateTimeOffset> Pins { get; init; } = ImmutableDictionary<string, DateTimeOffset>.Empty;
+    public ImmutableDictionary<StepId, DateTimeOffset> Pins { get; init; } = ImmutableDictionary<StepId, DateTimeOffset>.Empty;
 
     /// <summary>Stretches cut short: each ends then, if it may.</summary>
-    public ImmutableDictionary<string, DateTimeOffset> Until { get; init; } = ImmutableDictionary<string, DateTimeOffset>.Empty;
+    public ImmutableDictionary<StepId, DateTimeOffset> Until { get; init; } = ImmutableDictionary<StepId, DateTimeOffset>.Empty;
 
     /// <summary>Held to nothing.</summary>
-    public static Arrangement Free { get; } = new(ImmutableDictionary<string, DateTimeOffset>.Empty, ImmutableDictionary<string, Temperature>.Empty);
+    public static Arrangement Free { get; } = new(ImmutableDictionary<StepId, DateTimeOffset>.Empty, ImmutableDictionary<string, Temperature>.Empty);
 }

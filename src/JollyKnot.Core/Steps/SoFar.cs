@@ -17,23 +17,40 @@ public sealed record Happened(DateTimeOffset At, bool Skipped);
 /// <param name="Dose">What was added.</param>
 public sealed record Checked(DoughFeel Feel, Dose Dose);
 
-/// <summary>Everything that has happened.</summary>
+/// <summary>A look at a proof that was taken.</summary>
+/// <param name="Step">Which look.</param>
+/// <param name="At">When.</param>
+/// <param name="Seen">What was seen.</param>
+public sealed record LookedAt(StepId Step, DateTimeOffset At, Seen Seen);
+
+/// <summary>A probe that was read.</summary>
+/// <param name="Batch">In which batch.</param>
+/// <param name="At">When.</param>
+/// <param name="Core">What it said.</param>
+public sealed record Probed(int Batch, DateTimeOffset At, Temperature Core);
+
+/// <summary>Everything that has happened. What an event adds to it stands with the event.</summary>
 /// <param name="Now">The time now.</param>
-/// <param name="Steps">Steps done or skipped, by id.</param>
-/// <param name="WeighedIn">Masses really put in, by step id.</param>
-/// <param name="Checks">Dough checks, in order.</param>
-/// <param name="Dough">The whole dough as weighed.</param>
-/// <param name="Parts">Piece or strand number to whole scale units.</param>
-/// <param name="Looks">Looks at the proofs by step, in order, with when they were taken.</param>
-public sealed record SoFar(
-    DateTimeOffset Now,
-    ImmutableDictionary<string, Happened> Steps,
-    ImmutableDictionary<string, Mass> WeighedIn,
-    ImmutableArray<Checked> Checks,
-    Mass? Dough,
-    ImmutableDictionary<int, int> Parts,
-    ImmutableArray<(string Step, DateTimeOffset At, Seen Seen)> Looks)
+public sealed record SoFar(DateTimeOffset Now)
 {
+    /// <summary>Steps done or skipped.</summary>
+    public ImmutableDictionary<StepId, Happened> Steps { get; init; } = ImmutableDictionary<StepId, Happened>.Empty;
+
+    /// <summary>Masses really put in, by the number of the dough's row.</summary>
+    public ImmutableDictionary<int, Mass> WeighedIn { get; init; } = ImmutableDictionary<int, Mass>.Empty;
+
+    /// <summary>Dough checks, in order.</summary>
+    public ImmutableArray<Checked> Checks { get; init; } = [];
+
+    /// <summary>The whole dough as weighed; null before.</summary>
+    public Mass? Dough { get; init; }
+
+    /// <summary>Piece or strand number to whole scale units.</summary>
+    public ImmutableDictionary<int, int> Parts { get; init; } = ImmutableDictionary<int, int>.Empty;
+
+    /// <summary>Looks at the proofs, in order.</summary>
+    public ImmutableArray<LookedAt> Looks { get; init; } = [];
+
     /// <summary>How long it was decided to let the dough rise in a bowl; null when nothing was said.</summary>
     public TimeSpan? Bulk { get; init; }
 
@@ -43,6 +60,15 @@ public sealed record SoFar(
     /// <summary>Rules that its baker took over while it was under way; null when none were.</summary>
     public int? RulesTaken { get; init; }
 
+    /// <summary>Probe readings, in order.</summary>
+    public ImmutableArray<Probed> Probes { get; init; } = [];
+
+    /// <summary>The proofing place as last measured, by batch.</summary>
+    public ImmutableDictionary<int, Temperature> PlaceReadings { get; init; } = ImmutableDictionary<int, Temperature>.Empty;
+
+    /// <summary>Nothing has happened yet.</summary>
+    public static SoFar Nothing(DateTimeOffset now) => new(now);
+
     /// <summary>The rules whose steps the bake has.</summary>
     public int RulesOf(BakeSpec spec)
     {
@@ -50,41 +76,40 @@ public sealed record SoFar(
         return RulesTaken is { } taken && taken > spec.Rules ? taken : spec.Rules;
     }
 
-    /// <summary>Probe readings by the step that loaded, in order.</summary>
-    public ImmutableArray<(string Load, DateTimeOffset At, Temperature Core)> Probes { get; init; } = [];
+    /// <summary>When a step was done or skipped; null while it is open.</summary>
+    public DateTimeOffset? When(StepId step) => Steps.TryGetValue(step, out var happened) ? happened.At : null;
 
-    /// <summary>The proofing place as last measured, by the step that set the dough there.</summary>
-    public ImmutableDictionary<string, Temperature> PlaceReadings { get; init; } = ImmutableDictionary<string, Temperature>.Empty;
+    /// <summary>When a point of the job was done or skipped; null while it is open.</summary>
+    /// <param name="milestone">Which point.</param>
+    /// <param name="batch">Of which batch.</param>
+    public DateTimeOffset? When(Milestone milestone, int batch = 0)
+    {
+        foreach (var kind in StepRules.At(milestone))
+            if (When(new StepId(kind, batch)) is { } at) return at;
+        return null;
+    }
 
     /// <summary>When a batch went in, while it is in; null before and after.</summary>
     public DateTimeOffset? InSince(Batch batch)
     {
         ArgumentNullException.ThrowIfNull(batch);
-        return When(batch.Step("unload")) is null ? When(batch.Step("load")) : null;
+        return When(Milestone.Out, batch.Index) is null ? When(Milestone.In, batch.Index) : null;
     }
 
     /// <summary>The probe readings of a batch, counted from its loading; empty before.</summary>
     public ImmutableArray<Baking.ProbeReading> ProbedAt(Batch batch)
     {
         ArgumentNullException.ThrowIfNull(batch);
-        var load = batch.Step("load");
-        return When(load) is { } loaded ? [.. Probes.Where(p => p.Load == load).Select(p => new Baking.ProbeReading(p.At - loaded, p.Core))] : [];
+        if (When(Milestone.In, batch.Index) is not { } loaded) return [];
+        return [.. Probes.Where(p => p.Batch == batch.Index).Select(p => new Baking.ProbeReading(p.At - loaded, p.Core))];
     }
 
     /// <summary>The looks at one batch, in order.</summary>
-    public ImmutableArray<(string Step, DateTimeOffset At, Seen Seen)> LooksAt(Batch batch)
+    public ImmutableArray<LookedAt> LooksAt(Batch batch)
     {
         ArgumentNullException.ThrowIfNull(batch);
-        return [.. Looks.Where((l, _) => batch.Index == 0 ? !l.Step.Contains('@') : l.Step.EndsWith(batch.Step(""), StringComparison.Ordinal))];
+        return [.. Looks.Where(l => l.Step.Batch == batch.Index)];
     }
-
-    /// <summary>Nothing has happened yet.</summary>
-    public static SoFar Nothing(DateTimeOffset now) => new(
-        now, ImmutableDictionary<string, Happened>.Empty, ImmutableDictionary<string, Mass>.Empty, [], null,
-        ImmutableDictionary<int, int>.Empty, []);
-
-    /// <summary>When a step was done or skipped; null while it is open.</summary>
-    public DateTimeOffset? When(string step) => Steps.TryGetValue(step, out var happened) ? happened.At : null;
 
     /// <summary>All flour and water added at checks.</summary>
     public Dose Added => Checks.Aggregate(Dose.None, (sum, c) => new(sum.Water + c.Dose.Water, sum.Flour + c.Dose.Flour));
@@ -95,9 +120,11 @@ public sealed record SoFar(
         ArgumentNullException.ThrowIfNull(spec);
         if (Dough is { } weighed) return weighed;
         var pan = spec.Pan;
-        var wentIn = pan.Steps.Select(step => WeighedIn.GetValueOrDefault($"weigh-in-{step.Number}", step.Mass))
+        // What was held back goes in at the check, as a dose.
+        var heldBack = Checks.IsEmpty ? pan.HeldBack ?? Mass.Zero : Mass.Zero;
+        var wentIn = pan.Steps.Select(step => WeighedIn.GetValueOrDefault(step.Number, step.Mass))
             .Concat(pan.AddIns.Select(r => r.Mass))
-            .Aggregate(Checks.IsEmpty ? pan.HeldBack ?? Mass.Zero : Mass.Zero, (sum, m) => sum + m);
+            .Aggregate(heldBack, (sum, m) => sum + m);
         return Formula.Yield(wentIn + Added.Water + Added.Flour);
     }
 }

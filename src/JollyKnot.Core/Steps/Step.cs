@@ -1,110 +1,9 @@
 // A bake's steps are data: what happens, what it occupies, how long, what it waits for, what ends it.
-// Screens know endings, not steps; a new side job, rest or load is one more row.
+// All that is particular to a kind of step stands in its rule.
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Core.Steps;
-
-/// <summary>What happens in a step.</summary>
-public enum StepKind
-{
-    /// <summary>Feed the starter.</summary>
-    FeedStarter,
-    /// <summary>The starter ripens.</summary>
-    StarterRipens,
-    /// <summary>Take out of the fridge what is to be as warm as the room.</summary>
-    FetchOut,
-    /// <summary>It comes to the room.</summary>
-    ComesToRoom,
-    /// <summary>Make a filling, topping, wash or butter.</summary>
-    MakePart,
-    /// <summary>It cools.</summary>
-    PartCools,
-    /// <summary>Stir the yeast into warm liquid.</summary>
-    Bloom,
-    /// <summary>It blooms.</summary>
-    Blooms,
-    /// <summary>Put the paddle in.</summary>
-    Paddle,
-    /// <summary>Weigh one ingredient in.</summary>
-    WeighIn,
-    /// <summary>Press start.</summary>
-    StartCycle,
-    /// <summary>The machine waits for its timer.</summary>
-    Timer,
-    /// <summary>The dough cycle runs.</summary>
-    Cycle,
-    /// <summary>Knead by hand.</summary>
-    Knead,
-    /// <summary>See that the paddle turns.</summary>
-    PaddleTurns,
-    /// <summary>Judge the dough and dose.</summary>
-    Check,
-    /// <summary>Add-ins at the beep.</summary>
-    AddIns,
-    /// <summary>Tip the dough out.</summary>
-    TakeOut,
-    /// <summary>It rises on in a bowl.</summary>
-    Bulk,
-    /// <summary>Weigh the whole dough.</summary>
-    WeighDough,
-    /// <summary>Divide by weight.</summary>
-    Divide,
-    /// <summary>Put a share into the fridge.</summary>
-    KeepCold,
-    /// <summary>Shape.</summary>
-    Shape,
-    /// <summary>Cover and set to proof.</summary>
-    StartProof,
-    /// <summary>Slowly, in the fridge.</summary>
-    ColdProof,
-    /// <summary>Out of the fridge, to its place.</summary>
-    OutOfFridge,
-    /// <summary>The second proof.</summary>
-    Proof,
-    /// <summary>Look at the proof.</summary>
-    Look,
-    /// <summary>Take the proofing dough out of the oven.</summary>
-    ClearOven,
-    /// <summary>The proof goes on while the oven heats.</summary>
-    ProofOnCounter,
-    /// <summary>Switch the oven on.</summary>
-    OvenOn,
-    /// <summary>The oven heats.</summary>
-    Preheat,
-    /// <summary>Put the pot on.</summary>
-    PotOn,
-    /// <summary>The pot comes to the boil.</summary>
-    PotHeats,
-    /// <summary>Through the soda bath.</summary>
-    Bath,
-    /// <summary>Brush the wash on.</summary>
-    Brush,
-    /// <summary>Score.</summary>
-    Score,
-    /// <summary>Griddle on.</summary>
-    GriddleOn,
-    /// <summary>The griddle heats.</summary>
-    GriddleHeats,
-    /// <summary>Into the oven, or the first on the griddle.</summary>
-    Load,
-    /// <summary>The bake.</summary>
-    Bake,
-    /// <summary>Turn the tray or flip the piece.</summary>
-    Turn,
-    /// <summary>Spray water once more.</summary>
-    Mist,
-    /// <summary>First look through the door.</summary>
-    FirstLook,
-    /// <summary>Out of the oven.</summary>
-    Unload,
-    /// <summary>Brush with butter while hot.</summary>
-    Butter,
-    /// <summary>Cooling.</summary>
-    Cool,
-    /// <summary>Ready to eat: rate it and note.</summary>
-    Review,
-}
 
 /// <summary>Where the dough is, from the machine down to the table.</summary>
 public enum Lane
@@ -157,10 +56,10 @@ public enum Edge
 }
 
 /// <summary>A step waits for an edge of another, and then so long.</summary>
-/// <param name="Step">The other step's id.</param>
+/// <param name="Step">The other step.</param>
 /// <param name="Edge">Its start or end.</param>
 /// <param name="Lag">And then so long.</param>
-public sealed record Link(string Step, Edge Edge, TimeSpan Lag = default);
+public sealed record Link(StepId Step, Edge Edge, TimeSpan Lag = default);
 
 /// <summary>What ends a step that the baker ends. Steps without one are stretches that another step ends.</summary>
 public enum Ending
@@ -184,15 +83,27 @@ public enum Ending
 }
 
 /// <summary>The figures a step is about; null where it has none.</summary>
+/// <param name="Thing">What is handled, or where.</param>
+/// <param name="Mass">How much.</param>
+/// <param name="Running">How much there is after it.</param>
+/// <param name="Heat">How hot.</param>
+/// <param name="Count">How many.</param>
+/// <param name="Length">How long.</param>
+/// <param name="Aim">What a piece is shaped to.</param>
+/// <param name="Spot">Where in the pan.</param>
+/// <param name="From">How hot it was before.</param>
 public sealed record About(
     string? Thing = null, Mass? Mass = null, Mass? Running = null, Temperature? Heat = null, int? Count = null,
-    TimeSpan? Length = null, Shaping.Aim? Aim = null, Machines.Spot? Spot = null, Temperature? From = null);
+    TimeSpan? Length = null, Shaping.Aim? Aim = null, Machines.Spot? Spot = null, Temperature? From = null)
+{
+    /// <summary>It cools to get there.</summary>
+    public bool Cools => From > Heat;
+}
 
-/// <summary>One step of a bake.</summary>
-/// <param name="Id">Unique within the bake and stable while it runs, such as <c>weigh-in-3</c>.</param>
-/// <param name="Kind">What happens.</param>
+/// <summary>One step of a bake: what its rule makes of it, put between the others.</summary>
+/// <param name="Id">Unique within the bake and stable while it runs.</param>
 /// <param name="Length">How long it is likely to take.</param>
-/// <param name="After">What it waits for, each of them.</param>
+/// <param name="After">What it waits for, each of them; the first is the dough's own way.</param>
 /// <param name="Ending">What ends it; null for a stretch that runs by itself.</param>
 /// <param name="Holds">Where the dough is during it; null when the dough is elsewhere.</param>
 /// <param name="Occupies">What it keeps busy.</param>
@@ -203,29 +114,40 @@ public sealed record About(
 /// <param name="PointlessAfter">Once this other step is done it passes by itself.</param>
 /// <param name="About">Its figures.</param>
 public sealed record Step(
-    string Id, StepKind Kind, TimeSpan Length, ImmutableArray<Link> After, Ending? Ending = null, Lane? Holds = null,
-    ImmutableArray<Resource> Occupies = default, string? InTimeFor = null, string? EndedBy = null, bool Calls = false,
-    TimeSpan? UsefulFor = null, string? PointlessAfter = null, About? About = null)
+    StepId Id, TimeSpan Length, ImmutableArray<Link> After, Ending? Ending = null, Lane? Holds = null,
+    ImmutableArray<Resource> Occupies = default, StepId? InTimeFor = null, StepId? EndedBy = null, bool Calls = false,
+    TimeSpan? UsefulFor = null, StepId? PointlessAfter = null, About? About = null)
 {
+    /// <summary>What happens.</summary>
+    public StepKind Kind => Id.Kind;
+
+    /// <summary>The rule of its kind: all that is particular to it.</summary>
+    public StepRule Rule => StepRules.Of(Kind);
+
     /// <summary>The batch it belongs to; null for what is done for the whole dough.</summary>
     public int? Batch { get; init; }
 
     /// <summary>For a stretch that may be cut short: it takes at least so long.</summary>
     public TimeSpan? Least { get; init; }
 
-    /// <summary>Hands can break off for it, so a day is not planned around it. Everything else that is done keeps them busy.</summary>
-    public bool IsGlance => Kind is StepKind.OvenOn or StepKind.PotOn or StepKind.GriddleOn or StepKind.PaddleTurns or StepKind.AddIns
-        or StepKind.Look or StepKind.Turn or StepKind.FirstLook or StepKind.Mist or StepKind.Butter or StepKind.Knead or StepKind.FeedStarter or StepKind.FetchOut;
+    /// <summary>The points of the job it is.</summary>
+    public ImmutableArray<Milestone> Marks { get; init; } = [];
 
-    /// <summary>It can be left out or made good: nobody who sleeps or is away is called for it.</summary>
-    public bool WakesNobody => Kind is StepKind.FetchOut or StepKind.FeedStarter;
+    /// <summary>Hands can break off for it, so a day is not planned around it. Everything else that is done keeps them busy.</summary>
+    public bool IsGlance => Rule.IsGlance;
 
     /// <summary>It keeps the hands busy, so that no other such step can be done meanwhile.</summary>
     public bool KeepsHands => Occupies.Contains(Resource.Hands) && !IsGlance && Length > TimeSpan.Zero;
 
+    /// <summary>Eating is no work, though hands end it.</summary>
+    public bool IsWork => IsBeat && !Rule.IsTheEnd;
+
     /// <summary>It can be wanted at a time of its own: what follows on another at once goes with it.</summary>
-    public bool CanPin => IsBeat && Kind != StepKind.Review && !IsGlance;
+    public bool CanPin => IsWork && !IsGlance;
 
     /// <summary>Whether the baker does it, rather than it running by itself.</summary>
     public bool IsBeat => Ending is not null;
+
+    /// <summary>Whether it is this point of the job.</summary>
+    public bool Is(Milestone milestone) => Marks.Contains(milestone);
 }

@@ -69,7 +69,7 @@ public static class StrandLayout
             grips.AddRange(Grip.Of(i, bake.Timetable, X, Middle));
             heats.AddRange(HeatOf(bake, boxes[Lane.Oven], X, to));
             var marksAt = boxes[Lane.Hands].Top + boxes[Lane.Hands].Height - (frame.Slim ? 3 : 7);
-            hands.AddRange(bake.Timetable.Slots.Where(s => s.Step.IsBeat && s.Step.Occupies.Contains(Resource.Hands) && s.State != StepState.Passed && s.Step.Kind != StepKind.Review)
+            hands.AddRange(bake.Timetable.Slots.Where(s => s.Step.IsBeat && s.Step.Occupies.Contains(Resource.Hands) && s.State != StepState.Passed && s.Step.IsWork)
                 .Select(s => new HandsMark(X(s.Start), Math.Max(X(s.End), X(s.Start) + 4), marksAt, s.State)));
             var proof = boxes[Lane.Proof];
             windows.AddRange(WindowOf(bake, X, proof with { Height = proof.Height * (i + 1) / bakes.Length }));
@@ -154,7 +154,7 @@ public static class StrandLayout
         double Y(double celsius) => bottom - box.Height * .92 * Math.Clamp((celsius - spec.Room.Celsius) / (260 - spec.Room.Celsius), 0, 1);
         foreach (var own in batches.Where(b => !b.Bread.OnGriddle).GroupBy(b => (b.Bread.Oven, b.Bread.Cold)))
         {
-            if (bake.Timetable[Chain.HeatStep("preheat", own.First(), batches)] is not { State: not StepState.Passed } preheat) continue;
+            if (bake.Timetable.At(Milestone.Hot, own.First().Index) is not { State: not StepState.Passed } preheat) continue;
             // Up, level through each batch with a slope to the next one's heat, and cold again.
             var oven = spec.OvenOf(own.First().Bread);
             var outline = new List<Point> { new(x(preheat.Start), bottom) };
@@ -164,7 +164,7 @@ public static class StrandLayout
                 var from = hot == 0 ? preheat.End : out_ + oven.Change(Temperature.FromCelsius(hot), batch.Bread.Heat);
                 if (hot != batch.Bread.Heat.Celsius) outline.Add(new(x(from), Y(batch.Bread.Heat.Celsius)));
                 hot = batch.Bread.Heat.Celsius;
-                if (bake.Timetable[batch.Step("unload")] is not { } unload) yield break;
+                if (bake.Timetable.At(Milestone.Out, batch.Index) is not { } unload) yield break;
                 if (unload.End > out_) out_ = unload.End;
                 outline.Add(new(x(out_), Y(hot)));
             }
@@ -180,7 +180,7 @@ public static class StrandLayout
     {
         foreach (var (batch, proof) in bake.Forecasts.Select(b => (b.Batch, b.Proof)))
         {
-            if (proof.Window is not { } window || bake.Timetable[batch.Step("proof")] is not { } slot || bake.Timetable[batch.Step("load")] is not { IsOpen: true }) continue;
+            if (proof.Window is not { } window || bake.Timetable.At(Milestone.Proving, batch.Index) is not { } slot || bake.Timetable.At(Milestone.In, batch.Index) is not { IsOpen: true }) continue;
             yield return new(x(slot.Start + window.Early), x(slot.Start + window.Best), x(slot.Start + window.Late), box.Top + box.Height * (batch.Index + 1) / bake.Batches.Length - 6);
         }
     }
@@ -191,7 +191,7 @@ public static class StrandLayout
         var ready = bake.Timetable.Ready;
         yield return new(LabelKind.Ready, x(ready), middle(Lane.Table), Anchor.Middle, Count: bake.Batches.Sum(b => b.Pieces), At: ready);
         if (frame.Slim) yield break;
-        if (bake.Timetable["cycle"] is { } cycle)
+        if (bake.Timetable.At(Milestone.Cycle) is { } cycle)
         {
             // Inside the strand where it is long enough for words, else behind it, where the lane is empty.
             var inside = x(cycle.End) - x(cycle.Start) > 190 && thickness >= 16;
@@ -200,7 +200,8 @@ public static class StrandLayout
             var before = !inside && behind + (bake.Spec.Dough.Name.Length + MassLetters) * LetterWidth > frame.Width;
             yield return new(inside ? LabelKind.Dough : LabelKind.DoughBeside, inside ? x(cycle.Start) + 20 : before ? x(bake.Timetable.Start) - thickness / 2 - 8 : behind, middle(Lane.Machine), before ? Anchor.End : Anchor.Start, bake.Spec.Dough.Name, bake.Dough);
         }
-        if (bake.Timetable["oven-on"] is { } on && bake.Timetable["preheat"] is { } preheat)
+        if (bake.Batches.FirstOrDefault(b => !b.Bread.OnGriddle) is { Index: var heated }
+            && bake.Timetable.At(Milestone.SwitchedOn, heated) is { } on && bake.Timetable.At(Milestone.Hot, heated) is { } preheat)
         {
             // Before the ramp: no dough is in the oven yet, unless it proofs there, which has its own lane.
             var box = boxes[Lane.Oven];
@@ -210,7 +211,7 @@ public static class StrandLayout
         if (bake.Batches.Length > 1) yield break;
         foreach (var mark in WindowOf(bake, x, boxes[Lane.Proof]))
         {
-            var (start, window) = (bake.Timetable["proof"]!.Start, bake.Forecasts[0].Proof.Window!);
+            var (start, window) = (bake.Timetable.At(Milestone.Proving)!.Start, bake.Forecasts[0].Proof.Window!);
             // Behind the window, or before it where there is no room.
             var behind = mark.Late + 8 + WindowWords <= frame.Width;
             yield return new(LabelKind.Window, behind ? mark.Late + 8 : mark.Early - 8, boxes[Lane.Proof].Top + boxes[Lane.Proof].Height - 10, behind ? Anchor.Start : Anchor.End, At: start + window.Early, Until: start + window.Late);
@@ -270,8 +271,8 @@ public static class StrandLayout
                 if (stays is [.., { Lane: Lane.Rack } cooled, { Lane: Lane.Table } eaten]) stays[^1] = eaten with { From = cooled.To };
                 Settle();
                 if (stays.Count == 0) return [];
-                divided = Edge("divide");
-                var shaped = Edge(batch.Step("shape"));
+                divided = Edge(Milestone.Divided);
+                var shaped = Edge(Milestone.Shaped, batch.Index);
                 Threads(ribbons, divided, family.Form == Form.Plait ? shaped : double.MaxValue);
                 if (family.Form == Form.Plait) Plaits(ribbons, shaped);
             }
@@ -281,7 +282,7 @@ public static class StrandLayout
             return [.. ribbons];
         }
 
-        private double Edge(string step) => bake.Timetable[step] is { State: not StepState.Passed } s ? x(s.Start) : FirstAfterMachine();
+        private double Edge(Milestone milestone, int? batch = null) => bake.Timetable.At(milestone, batch) is { State: not StepState.Passed } s ? x(s.Start) : FirstAfterMachine();
 
         private void Stay(double from, double to, Lane lane)
         {

@@ -24,7 +24,7 @@ public sealed record TautLine(int Bake, ImmutableArray<Point> Points, ImmutableA
         var (points, loose, lane) = (new List<Point>(), new List<LooseEnd>(), Lane.Machine);
         foreach (var (slot, held) in Deciding.Of(table).Select(d => (d.Slot, d.Held)))
         {
-            if (x(slot.End) - x(slot.Start) >= Shortest || points.Count == 0 || slot.Step.Kind == StepKind.Review) lane = slot.Step.Holds ?? lane;
+            if (x(slot.End) - x(slot.Start) >= Shortest || points.Count == 0 || slot.Step.Rule.IsTheEnd) lane = slot.Step.Holds ?? lane;
             if (held && points.Count > 0) loose.Add(new(points[^1].X, x(slot.Start), middle(lane)));
             points.Add(new(x(slot.Start), middle(lane)));
             if (slot.End > slot.Start) points.Add(new(x(slot.End), middle(lane)));
@@ -42,21 +42,21 @@ public sealed record LooseEnd(double From, double To, double Y);
 /// <summary>A step that can be moved by hand.</summary>
 /// <param name="Bake">Which bake of the picture.</param>
 /// <param name="Step">The step.</param>
-/// <param name="Kind">What happens in it.</param>
 /// <param name="At">When it is due.</param>
 /// <param name="X">Where it lies.</param>
 /// <param name="Y">Height.</param>
-public sealed record Grip(int Bake, string Step, StepKind Kind, DateTimeOffset At, double X, double Y)
+public sealed record Grip(int Bake, StepId Step, DateTimeOffset At, double X, double Y)
 {
-    // Those that a baker thinks of the day by; the rest follows on them.
-    private static readonly ImmutableArray<StepKind> Gripped = [StepKind.Divide, StepKind.OutOfFridge, StepKind.Load];
-
     /// <summary>The grips of one bake: its beginning, and what the day hangs on.</summary>
     /// <inheritdoc cref="TautLine.Of"/>
     internal static IEnumerable<Grip> Of(int bake, Timetable table, Func<DateTimeOffset, double> x, Func<Lane, double> middle)
     {
         var open = table.Slots.Where(s => s.IsOpen && s.Step.CanPin && s.Step.InTimeFor is null).ToList();
-        foreach (var slot in open.Where((s, i) => Gripped.Contains(s.Step.Kind) || (i == 0 && s.State == StepState.Ahead)))
-            yield return new(bake, slot.Step.Id, slot.Step.Kind, slot.Start, Math.Round(x(slot.Start), 1), Math.Round(middle(slot.Step.Kind == StepKind.Load ? Lane.Oven : slot.Step.Holds ?? Lane.Hands), 1));
+        // Those that a baker thinks of the day by; the rest follows on them.
+        foreach (var slot in open.Where((s, i) => s.Step.Rule.IsGrip || (i == 0 && s.State == StepState.Ahead)))
+        {
+            var lane = slot.Step.Rule.GripAt ?? slot.Step.Holds ?? Lane.Hands;
+            yield return new(bake, slot.Step.Id, slot.Start, Math.Round(x(slot.Start), 1), Math.Round(middle(lane), 1));
+        }
     }
 }

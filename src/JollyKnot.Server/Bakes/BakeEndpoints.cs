@@ -38,7 +38,7 @@ public static class BakeEndpoints
         {
             if (await book.Find(id) is not { } bake) return Problems.Missing("bake", id, aside);
             var state = State(bake, clock);
-            return TypedResults.Ok(BenchView.Of(bake, state, keeper.Voice, step, state.Now?.Step.Kind == StepKind.Check ? await memories.For(bake.Plan.Spec) : null));
+            return TypedResults.Ok(BenchView.Of(bake, state, keeper.Voice, step is null ? default(StepId?) : StepId.Parse(step), state.Now?.Step.Rule.Panel == Panel.Doses ? await memories.For(bake.Plan.Spec) : null));
         })
             .WithName("bench").WithSummary("A bake at the bench; with a step, that step instead of the one that is due.");
         app.MapPost("/api/bakes/{id:guid}/events", Tell).WithName("tell");
@@ -79,6 +79,6 @@ public static class BakeEndpoints
     {
         var state = State(bake, clock);
         var standing = bake.Log.Standing().Select(e => e.Position).ToHashSet();
-        return [.. bake.Log.Entries.Select(e => new LogLine(e.Position, e.At, BenchView.Told(e.Event, state, words), standing.Contains(e.Position), e.Event))];
+        return [.. bake.Log.Entries.Select(e => new LogLine(e.Position, e.At, words.Told(e.Event, state), standing.Contains(e.Position), e.Event))];
     }
 }

@@ -3,6 +3,8 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Days;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Kitchens;
 
@@ -61,7 +63,30 @@ public sealed record Choosable(string Id, string Name);
 /// <param name="UsualFresh">How fresh it could be wanted.</param>
 /// <param name="Trays">More than one, so that one could be left out.</param>
 public sealed record MakingView(
-    ImmutableArray<Choosable> Machines, string Machine, ImmutableArray<Choosable> Ovens, string Oven, ImmutableArray<Choosable> Places, string Place, Temperature? Heat, OvenView OvenDial, TimeSpan? Bowl, TimeSpan UsualBowl, TimeSpan? Fridge, TimeSpan? Fresh, ImmutableArray<TimeSpan> UsualFresh, bool Trays);
+    ImmutableArray<Choosable> Machines, string Machine, ImmutableArray<Choosable> Ovens, string Oven, ImmutableArray<Choosable> Places, string Place,
+    Temperature? Heat, OvenView OvenDial, TimeSpan? Bowl, TimeSpan UsualBowl, TimeSpan? Fridge, TimeSpan? Fresh,
+    ImmutableArray<TimeSpan> UsualFresh, bool Trays)
+{
+    internal static MakingView Of(BakeSpec spec, Kitchen kitchen)
+    {
+        var inOven = spec.Batches.FirstOrDefault(b => !b.Bread.OnGriddle);
+        return new(
+            [.. kitchen.Mixers.Where(m => m.Refuses(spec.Formula) is null).Select(m => new Choosable(m.Id, m.Name))],
+            spec.Machine.Id,
+            [.. kitchen.Ovens.Select(o => new Choosable(o.Id, o.Name))],
+            spec.Oven.Id,
+            [.. kitchen.AllPlaces.Select(p => new Choosable(p.Id, p.Name))],
+            spec.Place.Id,
+            inOven?.Bread.Heat,
+            OvenView.Of(spec.Oven, kitchen.Units ?? HouseholdUnits.Plain),
+            spec.Handling.After is { Early: true } bowl ? bowl.Bulk : null,
+            AfterCycle.Usual[^1].Bulk,
+            spec.Handling.Cold,
+            spec.Wish.Fresh,
+            Wish.UsualFresh,
+            spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
+    }
+}
 
 /// <summary>A step of the chain that decides.</summary>
 /// <param name="Held">It begins when the rest of the day lets it.</param>
@@ -75,7 +100,7 @@ public sealed record DayBakeView(Guid Id, string Title, string What, DateTimeOff
 /// <param name="CanPin">It can be wanted at a time of its own.</param>
 /// <param name="Quiet">Nobody is there then, nor called for it.</param>
 /// <param name="Slack">It could be done so much later and nothing else would move; null when it is a matter of seconds.</param>
-public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, string Title, string Step, string Text, string Detail, Figure? Figure, bool Pinned, bool CanPin, bool Quiet, TimeSpan? Slack);
+public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, string Title, StepId Step, string Text, string Detail, Figure? Figure, bool Pinned, bool CanPin, bool Quiet, TimeSpan? Slack);
 
 /// <summary>What an oven does.</summary>
 public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset To, string Text);

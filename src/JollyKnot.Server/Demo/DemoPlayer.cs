@@ -40,9 +40,8 @@ internal sealed class DemoPlayer(int seed, double pace, bool byEye, DoughFeel fi
     {
         switch (step.Ending)
         {
-            case Ending.Mass when step.Kind == StepKind.WeighIn:
-                return [new IngredientWeighed(step.Id, step.About!.Mass!.Value)];
-            case Ending.Mass:
+            // A little of the dough stays in the pan.
+            case Ending.Mass when step.Is(Milestone.Weighed):
                 return [new DoughWeighed(step.Id, Mass.FromGrams(step.About!.Mass!.Value.WholeGrams - (int)(6 * Next())))];
             case Ending.Parts:
                 return Pieces(bake);
@@ -51,16 +50,14 @@ internal sealed class DemoPlayer(int seed, double pace, bool byEye, DoughFeel fi
                 var feel = bake.SoFar.Checks.IsEmpty ? firstFeel : DoughFeel.Right;
                 var dose = bake.DoseFor(feel);
                 return [new DoughChecked(step.Id, feel, Mass.FromGrams(dose.Water.WholeGrams), Mass.FromGrams(dose.Flour.WholeGrams))];
-            case Ending.TakeOut:
-                return [new DoughTakenOut(step.Id, DoughFeel.Right)];
             case Ending.Look:
                 var of = bake.Chain.Of(step);
-                var rise = of.Proof.Curve.At(now - bake.SoFar.When(of.Batch.Step("start-proof"))!.Value).Rise * pace;
+                var rise = of.Proof.Curve.At(now - bake.SoFar.When(Milestone.SetToProof, of.Batch.Index)!.Value).Rise * pace;
                 return [new ProofLooked(step.Id, Enum.GetValues<Seen>().MinBy(s => Math.Abs(PaceBelief.RiseOf(s) - rise)))];
             case Ending.Review:
                 return [new Reviewed(step.Id, stars, note)];
             default:
-                return [new StepDone(step.Id)];
+                return [step.Rule.Usual(step)];
         }
     }
 

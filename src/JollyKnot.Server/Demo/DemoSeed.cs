@@ -71,7 +71,7 @@ public static class DemoSeed
     {
         var spec = Spec(1, "pretzel", "counter", 10);
         var table = Layout.Of(spec, now).Timetable;
-        var sinceStart = table[spec.Batches[^1].Step("start-proof")]!.End - table.Start;
+        var sinceStart = table.At(Milestone.SetToProof, spec.Batches[^1].Index)!.End - table.Start;
         var plan = Layout.Of(spec, now - sinceStart - Proofed).Plan;
         await Keep(bakes, Guid.NewGuid(), plan, new DemoPlayer(3, 1, false).Play(plan, now, 5, ""));
     }

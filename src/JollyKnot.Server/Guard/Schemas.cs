@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Reflection;
+using JollyKnot.Core.Steps;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 
@@ -11,12 +12,13 @@ public static class Schemas
     /// <summary>Adds the descriptions. A quantity is written where it is used, so that one that may be missing does not make all others so.</summary>
     public static void Describe(OpenApiOptions options)
     {
-        options.CreateSchemaReferenceId = type => UnitOf(type.Type) is null ? OpenApiOptions.CreateDefaultSchemaReferenceId(type) : null;
+        options.CreateSchemaReferenceId = type => UnitOf(type.Type) is null && !IsStepId(type.Type) ? OpenApiOptions.CreateDefaultSchemaReferenceId(type) : null;
         options.AddSchemaTransformer((schema, context, _) =>
         {
             // A list of quantities is a list of numbers.
             if (context.JsonTypeInfo.ElementType is { } element && UnitOf(element) is not null && schema.Type?.HasFlag(JsonSchemaType.Array) == true) schema.Items = Number(new(), element);
             else if (UnitOf(context.JsonTypeInfo.Type) is not null) Number(schema, context.JsonTypeInfo.Type);
+            else if (IsStepId(context.JsonTypeInfo.Type)) schema.Type = context.JsonTypeInfo.Type == typeof(StepId) ? JsonSchemaType.String : JsonSchemaType.String | JsonSchemaType.Null;
             return Task.CompletedTask;
         });
         options.AddDocumentTransformer((document, _, _) =>
@@ -42,6 +44,9 @@ public static class Schemas
         schema.Description = string.Create(CultureInfo.InvariantCulture, $"A number of {UnitOf(type)}.");
         return schema;
     }
+
+    // The name of a step travels as text.
+    private static bool IsStepId(Type type) => (Nullable.GetUnderlyingType(type) ?? type) == typeof(StepId);
 
     private static string? UnitOf(Type type)
     {

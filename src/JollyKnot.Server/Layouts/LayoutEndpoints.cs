@@ -1,6 +1,6 @@
+using JollyKnot.Core.Steps;
 using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
-using JollyKnot.Core.Cautions;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Measures;
@@ -76,7 +76,7 @@ public sealed record CutView(
     TimeSpan? BestProof, BakeWindow? Bake, TimeSpan WaitsFor, bool OverProofed, bool Washed, bool Scored, bool Steamed, Length? RoundTin, ImmutableArray<HeatSchool> Schools, RingsView? Rings, ImmutableArray<PanView> Pans);
 
 /// <summary>A caution at a step.</summary>
-public sealed record CautionLine(string Step, string Text);
+public sealed record CautionLine(StepId Step, string Text);
 
 /// <summary>A bake laid out.</summary>
 /// <param name="Dough">Dough expected out of the pan.</param>
@@ -130,7 +130,7 @@ public static class LayoutEndpoints
             [.. spec.Dough.Rows.Where(r => r.AtBeep).Select(r => $"{words.Grams(r.Mass)} {r.Ingredient.Name}")],
             [.. spec.Dough.Parts.Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces)))], words.Of(memory, spec.Formula.Flour),
             [.. table.Slots.Where(s => s.Step.IsBeat && s.State != StepState.Passed).OrderBy(s => s.Start).Select(s => new StepLine(s.Step.Id, words.Of(s.Step, spec).Short, s.Step.Ending, s.State, s.Start, s.End, null))],
-            [.. CautionRules.Of(spec, layout.Steps).Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec))).DistinctBy(c => c.Text)],
+            [.. Cautions.Of(layout.Steps).Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec))).DistinctBy(c => c.Text)],
             beside, frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame));
     }
 

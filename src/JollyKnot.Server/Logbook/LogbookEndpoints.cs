@@ -1,3 +1,4 @@
+using JollyKnot.Core.Steps;
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Dividing;
@@ -20,7 +21,7 @@ public sealed record LogbookLine(
     Guid Id, string Title, string What, BakeStatus Status, DateTimeOffset? FinishedAt, TimeSpan LateBy, bool OnTime, int? Stars, string? Note, int? Spread, ScaleUnitView Scale);
 
 /// <summary>A step, planned and real.</summary>
-public sealed record StepRecordView(string Step, string Short, DateTimeOffset? Planned, DateTimeOffset? Actual, StepState State);
+public sealed record StepRecordView(StepId Step, string Short, DateTimeOffset? Planned, DateTimeOffset? Actual, StepState State);
 
 /// <summary>A past bake, whole.</summary>
 public sealed record LogbookPage(

@@ -1,5 +1,5 @@
+using JollyKnot.Core.Steps;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Scheduling;
 using JollyKnot.Devices;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
@@ -33,9 +33,10 @@ public static class StandInEndpoints
             probe.Stick(loaded is null ? null : (new(loaded.Batch.Bread.Family.BodyOf(loaded.Piece), loaded.Batch.Bread.Heat, spec.OvenOf(loaded.Batch.Bread).Fan), at!.Value, spec.BoilsAt));
             // What is in the oven, or is the first to go in.
             var first = (loaded ?? state.Chain.Batches.FirstOrDefault(b => !b.Batch.Bread.OnGriddle))?.Batch;
-            oven.Set(first is not null && state.SoFar.When(Chain.HeatStep("oven-on", first, spec.Batches)) is { } on && state.SoFar.When("review") is null
+            oven.Set(first is not null && state.Chain.At(Milestone.SwitchedOn, first.HeatedFor(spec.Batches).Index) is { } switched
+                && state.SoFar.When(switched.Id) is { } on && state.SoFar.When(Milestone.Eaten) is null
                 ? (spec.OvenOf(first.Bread), spec.Room, first.Bread.Heat, on, at) : null);
-            machine.Run(state.CycleBegan is { } began && state.SoFar.When("take-out") is null ? (spec.Machine, began) : null);
+            machine.Run(state.CycleBegan is { } began && state.SoFar.When(Milestone.OutOfMachine) is null ? (spec.Machine, began) : null);
             return TypedResults.Ok(new StandInView(probe.Read(), oven.Read(), room.Read(), machine.Read()));
         }).WithName("thermometers").WithSummary("What the stand-in probe, oven, room sensor and machine show for a bake.");
 }

@@ -1,3 +1,4 @@
+using JollyKnot.Core.Steps;
 using JollyKnot.Server.Words;
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
@@ -12,7 +13,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace JollyKnot.Server.Today;
 
 /// <summary>What comes next in one of the bakes.</summary>
-public sealed record NextLine(Guid Bake, string Title, string Step, string Text, DateTimeOffset At);
+public sealed record NextLine(Guid Bake, string Title, StepId Step, string Text, DateTimeOffset At);
 
 /// <summary>The day.</summary>
 /// <param name="Name">The household's name for itself or its day.</param>

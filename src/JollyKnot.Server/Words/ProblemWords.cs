@@ -62,7 +62,6 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["not-positive"] = "More than nothing is wanted here.",
         ["negative"] = "Nothing or more is wanted here.",
         ["unknown:answer"] = "Not one of the answers.",
-        ["unknown:event"] = "This kind of event is not known here.",
         ["unknown:change"] = "There is no such change.",
         ["empty:id"] = "A new id is wanted here.",
         ["empty:thing"] = "Something is wanted here.",

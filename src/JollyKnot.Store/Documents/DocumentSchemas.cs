@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Store;
 
@@ -38,9 +39,10 @@ public static class DocumentSchemas
         return schema.ToJsonString(new JsonSerializerOptions { WriteIndented = true }) + "\n";
     }
 
-    // Quantities and times are written by converters of ours, which the exporter knows nothing of.
+    // Quantities, times and names of steps are written by converters of ours, which the exporter knows nothing of.
     private static JsonNode Described(JsonSchemaExporterContext context, JsonNode schema)
     {
+        if (context.TypeInfo.Type == typeof(StepId)) return new JsonObject { ["type"] = "string" };
         if (NumberOf(context.TypeInfo.Type) is { } number) return number;
         if (schema["properties"] is not JsonObject properties) return schema;
         // It leaves those that may be missing out altogether.

@@ -1,3 +1,4 @@
+using System.Text.Json.Nodes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Scheduling;
@@ -23,8 +24,14 @@ public static class Kinds
     /// <summary>An event of a bake. 2: as the plan's.</summary>
     public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged);
 
-    /// <summary>A bake that is over, as it was.</summary>
-    public static DocumentKind<ClosedBake> Closed { get; } = new("closed-bake");
+    /// <summary>A bake that is over, as it was. 2: a step says what it is by its name alone.</summary>
+    public static DocumentKind<ClosedBake> Closed { get; } = new("closed-bake", WithoutKinds);
+
+    private static JsonNode WithoutKinds(JsonNode closed)
+    {
+        foreach (var step in closed["steps"]!.AsArray()) step!.AsObject().Remove("kind");
+        return closed;
+    }
 
     private static bool CanBeReckoned(Dough dough) =>
         !dough.Rows.IsEmpty && dough.Everything.All(r => r.Mass >= Core.Doughs.Dough.LightestRow && r.Mass.Grams < double.MaxValue) && Formula.Of(dough).Flour.Grams > 0;

@@ -1059,8 +1059,8 @@ export interface components {
         };
         Beat: {
             step: string;
-            kind: components["schemas"]["StepKind"];
             ending: components["schemas"]["Ending"];
+            tells: string;
             isDue: boolean;
             /** Format: date-time */
             due: string;
@@ -1752,7 +1752,6 @@ export interface components {
             /** Format: int32 */
             bake: number;
             step: string;
-            kind: components["schemas"]["StepKind"];
             /** Format: date-time */
             at: string;
             /** Format: double */
@@ -2664,6 +2663,8 @@ export interface components {
             detail: string;
             button: string;
             figure?: null | components["schemas"]["Figure"];
+            /** @default It was done at */
+            earlier: string;
         };
         Picture: {
             /** Format: double */
@@ -3155,8 +3156,6 @@ export interface components {
         };
         /** @enum {unknown} */
         Steam: "none" | "tray" | "stones" | "mist" | null;
-        /** @enum {unknown} */
-        StepKind: "feed-starter" | "starter-ripens" | "fetch-out" | "comes-to-room" | "make-part" | "part-cools" | "bloom" | "blooms" | "paddle" | "weigh-in" | "start-cycle" | "timer" | "cycle" | "knead" | "paddle-turns" | "check" | "add-ins" | "take-out" | "bulk" | "weigh-dough" | "divide" | "keep-cold" | "shape" | "start-proof" | "cold-proof" | "out-of-fridge" | "proof" | "look" | "clear-oven" | "proof-on-counter" | "oven-on" | "preheat" | "pot-on" | "pot-heats" | "bath" | "brush" | "score" | "griddle-on" | "griddle-heats" | "load" | "bake" | "turn" | "mist" | "first-look" | "unload" | "butter" | "cool" | "review";
         StepLine: {
             step: string;
             short: string;

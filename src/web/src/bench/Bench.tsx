@@ -155,7 +155,7 @@ function AtTheBench({
               : `${typed ? 'as typed' : onScale !== null ? 'as on the scale' : 'as planned'}: ${Math.round(mass * 10) / 10} g`,
           act: () =>
             told({
-              type: beat.kind === 'weigh-dough' ? 'dough-weighed' : 'ingredient-weighed',
+              type: beat.tells as 'dough-weighed' | 'ingredient-weighed',
               step: beat.step,
               mass: mass ?? Number.NaN,
             }),
@@ -290,7 +290,7 @@ function AtTheBench({
                 </label>
               </p>
             )}
-            {beat.kind === 'shape' && (
+            {bake.shape && (
               <>
                 {bake.station && bake.station.evenOut.length > 0 ? (
                   <EvenOut bake={bake} station={bake.station} />
@@ -309,10 +309,10 @@ function AtTheBench({
             {beat.ending === 'review' && <Review bake={bake.id} told={(e) => told({ ...e, step: beat.step })} />}
           </>
         )}
-        {beat.kind === 'bath' && bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
+        {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
         {bake.inOven ? <InOven bake={bake} tell={send} /> : bake.proof && <ProofCurve proof={bake.proof} />}
         {bake.proof && !bake.inOven && <Measure proof={bake.proof} tell={send} />}
-        {beat.kind === 'review' && <Finish bake={bake} />}
+        {beat.ending === 'review' && <Finish bake={bake} />}
         {open && beat.ending !== 'parts' && <Since beat={beat} since={since} set={setSince} />}
         {open &&
           beat.cautions.map((c) => (
@@ -466,7 +466,7 @@ function earlier(typed: string) {
 }
 
 function Since({ beat, since, set }: { beat: Beat; since: string | null; set: (time: string | null) => void }) {
-  const words = beat.kind === 'start-cycle' ? 'It is already running since' : 'It was done at';
+  const words = beat.phrase.earlier;
   if (since === null)
     return (
       <button className="link muted" style={{ alignSelf: 'start', minHeight: 44 }} onClick={() => set(clockTime(houseNow()))}>

@@ -35,7 +35,7 @@ export default function DayPage() {
       picture={picture}
       name={(g) => {
         const bake = day?.bakes[g.bake];
-        return `${day?.hands.find((h) => h.bake === bake?.id && h.step === g.step)?.text ?? g.kind}, ${bake?.title}`;
+        return `${day?.hands.find((h) => h.bake === bake?.id && h.step === g.step)?.text ?? g.step}, ${bake?.title}`;
       }}
       move={(g, at) => {
         const bake = day?.bakes[g.bake];

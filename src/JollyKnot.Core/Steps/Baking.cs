@@ -1,0 +1,287 @@
+// Into the oven and out of it.
+using System.Collections.Immutable;
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Shaping;
+
+namespace JollyKnot.Core.Steps;
+
+/// <summary>When the oven is free for a batch that cannot go in with those before it.</summary>
+/// <param name="Before">The batch that has to come out first.</param>
+/// <param name="Change">Then the oven gets from its heat to the next one's.</param>
+internal sealed record OvenFree(Batch Before, TimeSpan Change)
+{
+    /// <summary>From when it can go in.</summary>
+    public Wait Wait => new(new(Milestone.Out, Before.Index), Edge.End, Change);
+
+    /// <summary>What a batch waits for in its oven; null when it goes in at once.</summary>
+    public static OvenFree? Of(BakeSoFar bake, Batch batch)
+    {
+        var oven = bake.Spec.OvenOf(batch.Bread);
+        if (batch.WaitsFor(bake.Batches, oven.Racks) is not { } before) return null;
+        return new(before, oven.Change(before.Bread.Heat, batch.Bread.Heat));
+    }
+
+    /// <summary>From when hands may take a batch up, so that it goes in as soon as the oven is free.</summary>
+    public static ImmutableArray<Wait> For(BakeSoFar bake, Forecast of) =>
+        Of(bake, of.Batch) is { } free ? [free.Wait.Sooner(of.Finishing)] : [];
+}
+
+/// <summary>Through the soda bath.</summary>
+internal sealed class Bath() : BatchRule("bath")
+{
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override Lane? Holds => Lane.Hands;
+
+    public override ImmutableArray<Milestone> Marks => [Milestone.TakenUp];
+
+    public override bool IsTurningPoint => true;
+
+    public override Panel Panel => Panel.Bath;
+
+    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [Caution.BoilingBath];
+
+    /// <summary>How often the pot is filled for a batch.</summary>
+    public static int Boils(BakeSpec spec, Batch batch, Mass piece) =>
+        Footprint.Of(batch.Bread.Family, piece) is { } one ? spec.Pot.Batches(batch.Pieces, one) : 1;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        if (!of.Bread.Family.Bathed) yield break;
+        var (pot, school) = (bake.Spec.Pot, bake.Spec.Handling.Bath);
+        yield return new(of.Finishing)
+        {
+            Waits = [After(Milestone.PotHot), .. OvenFree.For(bake, of)],
+            Calls = true,
+            About = new(
+                pot.Name,
+                school == PotSchool.InThePot ? pot.Soda : Pot.DipSoda,
+                Count: Boils(bake.Spec, of.Batch, of.Piece),
+                Length: Pot.PerSide(school)),
+        };
+    }
+}
+
+/// <summary>Turn the oven to the next batch's heat.</summary>
+internal sealed class OvenTo() : BatchRule("oven-to")
+{
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override bool IsGlance => true;
+
+    public override bool IsTurningPoint => true;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        if (OvenFree.Of(bake, of.Batch) is not { } free || free.Change <= TimeSpan.Zero) yield break;
+        yield return new(TimeSpan.FromSeconds(30))
+        {
+            Waits = [After(Milestone.Out, free.Before.Index)],
+            PointlessAfter = new(Milestone.In),
+            Calls = true,
+            About = new(bake.Spec.OvenOf(of.Bread).Name, Heat: of.Bread.Heat, From: free.Before.Bread.Heat),
+        };
+    }
+}
+
+/// <summary>Into the oven, or the first on the griddle.</summary>
+internal sealed class Load() : BatchRule("load")
+{
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override Lane? Holds => Lane.Hands;
+
+    public override ImmutableArray<Milestone> Marks => [Milestone.TakenUp, Milestone.In];
+
+    public override bool IsGrip => true;
+
+    public override Lane? GripAt => Lane.Oven;
+
+    public override bool IsTurningPoint => true;
+
+    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake)
+    {
+        var bread = bake.Batches[step.Batch ?? 0].Bread;
+        if (bread.Heat > Cautions.HotOver || bread.OnGriddle || bread.Pan?.IsStone == true) yield return Caution.HotSurfaces;
+        if (bake.Spec.SteamFor(bread) != Steam.None) yield return Caution.Steam;
+        if (bread.Brushed && bread.Wash.Egg) yield return Caution.LeftoverWash;
+    }
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        var (batch, bread) = (of.Batch, of.Bread);
+        yield return new(Minutes(1))
+        {
+            Waits = [OvenFree.Of(bake, batch)?.Wait ?? After(Milestone.Hot, bread.OnGriddle ? batch.Index : batch.HeatedFor(bake.Batches).Index)],
+            Calls = true,
+            About = new(bread.OnGriddle ? bread.Pan?.Name : bake.Spec.OvenOf(bread).Name, Heat: bread.Heat, Count: batch.Pieces),
+        };
+    }
+}
+
+/// <summary>The bake.</summary>
+internal sealed class Bake() : BatchRule("bake")
+{
+    public override Lane? Holds => Lane.Oven;
+
+    public override ImmutableArray<Milestone> Marks => [Milestone.Baking];
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        yield return of.Bread.OnGriddle ? OnGriddle(of) : InOven(bake, of);
+    }
+
+    // One batch after the other, hands at the griddle all the time.
+    private static Draft OnGriddle(Forecast of)
+    {
+        var (bread, likely, atOnce) = (of.Bread, of.Window.Likely, of.Bread.AtOnce ?? 1);
+        var rounds = (of.Batch.Pieces + atOnce - 1) / atOnce;
+        return new((likely + Minutes(1)) * rounds)
+        {
+            EndedBy = new(Milestone.Out),
+            Occupies = Resource.Hands,
+            About = new(bread.Pan?.Name, Heat: bread.Heat, Count: rounds, Length: likely / 2),
+        };
+    }
+
+    // The probe knows the middle; the crust is not there before the first look.
+    private static Draft InOven(BakeSoFar bake, Forecast of)
+    {
+        var oven = bake.Spec.OvenOf(of.Bread);
+        return new(of.Probed is { } done ? Longer(done, of.Window.FirstLook) : of.Window.Likely)
+        {
+            EndedBy = new(Milestone.Out),
+            Occupies = new(ResourceKind.Oven, oven.Id),
+            About = new(oven.Name, Heat: of.Bread.Heat),
+        };
+    }
+}
+
+/// <summary>Spray water once more.</summary>
+internal sealed class Mist() : BatchRule("mist-#")
+{
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override bool IsGlance => true;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        if (of.Bread.OnGriddle || bake.Spec.SteamFor(of.Bread) != Steam.Mist) yield break;
+        var likely = of.Window.Likely;
+        var number = 0;
+        foreach (var at in Steaming.Mists(likely))
+            yield return new(TimeSpan.FromSeconds(30))
+            {
+                Number = ++number,
+                Waits = [new(new(Milestone.Baking), Edge.Start, at)],
+                PointlessAfter = new(Milestone.Out),
+                UsefulFor = likely / 10,
+                Calls = true,
+                About = new(Count: number),
+            };
+    }
+}
+
+/// <summary>Turn the tray or flip the piece.</summary>
+internal sealed class Turn() : BatchRule("turn")
+{
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override bool IsGlance => true;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        if (of.Bread.OnGriddle) yield break;
+        yield return new(TimeSpan.FromSeconds(30))
+        {
+            Waits = [new(new(Milestone.Baking), Edge.Start, of.Window.Turn)],
+            PointlessAfter = new(Milestone.Out),
+            UsefulFor = of.Window.Likely - of.Window.Turn,
+            Calls = true,
+            About = new(Count: of.Batch.Pieces),
+        };
+    }
+}
+
+/// <summary>First look through the door.</summary>
+internal sealed class FirstLook() : BatchRule("first-look")
+{
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override bool IsGlance => true;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        if (of.Bread.OnGriddle) yield break;
+        yield return new(TimeSpan.FromSeconds(30))
+        {
+            Waits = [new(new(Milestone.Baking), Edge.Start, of.Window.FirstLook)],
+            PointlessAfter = new(Milestone.Out),
+            UsefulFor = of.Window.Likely - of.Window.FirstLook,
+            Calls = true,
+        };
+    }
+}
+
+/// <summary>Out of the oven.</summary>
+internal sealed class Unload() : BatchRule("unload")
+{
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override Lane? Holds => Lane.Oven;
+
+    public override ImmutableArray<Milestone> Marks => [Milestone.Out];
+
+    // Bread burns.
+    public override TimeSpan? Patience => TimeSpan.Zero;
+
+    public override Urgency Urgency => Urgency.Burns;
+
+    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [Caution.CoolDown];
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        yield return new(Takes) { Calls = true, About = new(bake.Spec.OvenOf(of.Bread).Name, Count: of.Batch.Pieces) };
+    }
+
+    /// <summary>From the end of a bake to saying that all is out. Bakers' usage.</summary>
+    public static TimeSpan Takes { get; } = TimeSpan.FromMinutes(1);
+}
+
+/// <summary>Brush with butter while hot.</summary>
+internal sealed class Butter() : BatchRule("butter")
+{
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override bool IsGlance => true;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        if (!bake.Spec.Way.Buttered) yield break;
+        var pieces = of.Batch.Pieces;
+        yield return new(Finish.SecondsEach * pieces)
+        {
+            Waits = [After(Milestone.Out, of.Batch.Index)],
+            PointlessAfter = new(Milestone.Eaten),
+            UsefulFor = of.Bread.Family.Cooling,
+            Calls = true,
+            About = new("butter", Finish.ButterFor(of.Piece, pieces), Count: pieces),
+        };
+    }
+}
+
+/// <summary>Cooling.</summary>
+internal sealed class Cool() : BatchRule("cool")
+{
+    public override Lane? Holds => Lane.Rack;
+
+    public override ImmutableArray<Milestone> Marks => [Milestone.Cooled];
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        yield return new(of.Bread.Family.Cooling) { EndedBy = new(Milestone.Eaten) };
+    }
+}

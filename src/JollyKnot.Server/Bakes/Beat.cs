@@ -1,0 +1,88 @@
+using System.Collections.Frozen;
+using System.Collections.Immutable;
+using System.Reflection;
+using System.Text.Json.Serialization;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Proofing;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
+using JollyKnot.Server.Words;
+
+namespace JollyKnot.Server.Bakes;
+
+/// <summary>One answer on offer at a step.</summary>
+/// <param name="Value">What the event says.</param>
+/// <param name="Label">What the button says.</param>
+/// <param name="Hint">What follows from it; may be empty.</param>
+/// <param name="Water">Suggested dose of water.</param>
+/// <param name="Flour">Suggested dose of flour.</param>
+public sealed record Answer(string Value, string Label, string Hint = "", Mass? Water = null, Mass? Flour = null);
+
+/// <summary>The one thing now.</summary>
+/// <param name="Step">Step id.</param>
+/// <param name="Ending">What ends it: which control to show.</param>
+/// <param name="Tells">The type of the event that usually ends it.</param>
+/// <param name="IsDue">The baker can do it now; else it is waited for.</param>
+/// <param name="Due">When it is due.</param>
+/// <param name="Say">The bench sentence: what to do, or what is going on meanwhile.</param>
+/// <param name="Phrase">How the step itself is said.</param>
+/// <param name="Expected">The reading expected, for steps that end with a mass.</param>
+/// <param name="Answers">Answers on offer.</param>
+/// <param name="Cautions">Cautions that matter here.</param>
+public sealed record Beat(
+    StepId Step, Ending Ending, string Tells, bool IsDue, DateTimeOffset Due, string Say, Phrase Phrase, Mass? Expected,
+    ImmutableArray<Answer> Answers, ImmutableArray<string> Cautions)
+{
+    internal static Beat Of(BakeState state, Slot slot, Voice words)
+    {
+        var (spec, step, now) = (state.Plan.Spec, slot.Step, state.SoFar.Now);
+        var isDue = slot.Start <= now;
+        var phrase = words.Of(step, spec, step.Rule.Panel == Panel.Station ? state.Station : null);
+        // Once pieces are weighed, hands know.
+        var cautions = state.SoFar.Parts.IsEmpty ? Core.Steps.Cautions.Of(state.Chain).Where(c => c.Step == step.Id) : [];
+        return new(
+            step.Id,
+            step.Ending!.Value,
+            EventTypes[step.Rule.Usual(step).GetType()],
+            isDue,
+            slot.Start,
+            isDue ? phrase.Say : words.Meanwhile(GoesOn(state), spec, now),
+            phrase,
+            step.Ending == Ending.Mass ? step.About?.Mass : null,
+            AnswersTo(step, state, words),
+            [.. cautions.Select(c => words.Of(c.Caution, spec))]);
+    }
+
+    // What events are called on the wire.
+    private static readonly FrozenDictionary<Type, string> EventTypes = typeof(BakeEvent).GetCustomAttributes<JsonDerivedTypeAttribute>()
+        .ToFrozenDictionary(a => a.DerivedType, a => (string)a.TypeDiscriminator!);
+
+    // The stretch that the dough is in.
+    private static Slot? GoesOn(BakeState state) => state.Timetable.Slots
+        .LastOrDefault(s => !s.Step.IsBeat && s.Step.Holds is not null && s.Start <= state.SoFar.Now && s.State == StepState.Open);
+
+    private static ImmutableArray<Answer> AnswersTo(Step step, BakeState state, Voice words) => step.Ending switch
+    {
+        Ending.YesNo => [new("no", "It does not", Voice.DoesNotTurn)],
+        Ending.Feel => [.. Enum.GetValues<DoughFeel>().Select(f => Dose(f, state, words))],
+        Ending.TakeOut => [.. DoughCheck.AtTakeOut.Select(f => new Answer(Name(f), Voice.Felt(f)))],
+        Ending.Look => [.. Enum.GetValues<Seen>().Select(s => Look(s, state.Chain.Of(step).Bread.Family))],
+        _ => [],
+    };
+
+    private static Answer Dose(DoughFeel feel, BakeState state, Voice words)
+    {
+        var dose = state.DoseFor(feel);
+        return new(Name(feel), Voice.Of(feel), words.Of(dose), Rounded(dose.Water), Rounded(dose.Flour));
+    }
+
+    private static Answer Look(Seen seen, Family family) =>
+        new(Name(seen), Voice.Of(seen), Proof.CanGoIn(seen, family.WantedRise) ? "Can go in" : "");
+
+    private static Mass Rounded(Mass mass) => Mass.FromGrams(mass.WholeGrams);
+
+    private static string Name<T>(T value) where T : struct, Enum => System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString());
+}

@@ -1,0 +1,41 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Steps;
+using JollyKnot.Server.Words;
+
+namespace JollyKnot.Server.Bakes;
+
+/// <summary>What becomes of the bread.</summary>
+/// <param name="Out">When it came out.</param>
+/// <param name="Cooling">How it cools, in words.</param>
+/// <param name="Slices">Even shares of one; null for what is eaten whole.</param>
+/// <param name="Slice">How wide one is.</param>
+public sealed record FinishView(
+    string What, DateTimeOffset Out, int Pieces, Mass Baked, DateTimeOffset? CutAt, string Cooling, int? Slices, Length? Slice,
+    DateTimeOffset? KeepBy, DateTimeOffset? FreezeBy, bool KeepCold)
+{
+    internal static ImmutableArray<FinishView> Of(BakeState state) =>
+        [.. state.Chain.Batches.Select(b => Of(b, state)).OfType<FinishView>()];
+
+    private static FinishView? Of(Forecast of, BakeState state)
+    {
+        if (state.SoFar.When(Milestone.Out, of.Batch.Index) is not { } came) return null;
+        var (spec, family) = (state.Plan.Spec, of.Bread.Family);
+        var keeping = Keeping.Of(spec.Formula, family, of.Piece, spec.Dough.Spoils, spec.Way.Cooling);
+        var slices = Keeping.Slices(family, of.Piece, of.Bread.Pan);
+        return new(
+            family.Name,
+            came,
+            of.Batch.Pieces,
+            keeping.Baked,
+            came + keeping.CutAfter,
+            Voice.Of(keeping.Cooling),
+            slices?.Count,
+            slices?.Each,
+            came + keeping.Keeps,
+            came + Keeping.Frozen,
+            keeping.KeepCold);
+    }
+}

@@ -1,0 +1,103 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Proofing;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
+using JollyKnot.Server.Words;
+
+namespace JollyKnot.Server.Bakes;
+
+/// <summary>A moment of a proof as drawn.</summary>
+/// <param name="At">When.</param>
+/// <param name="Rise">As believed.</param>
+/// <param name="Slow">If it is slow: one chance in ten is slower.</param>
+/// <param name="Fast">If it is fast.</param>
+public sealed record ProofPoint(DateTimeOffset At, double Rise, double Slow, double Fast);
+
+/// <summary>A look as drawn.</summary>
+public sealed record ProofLook(DateTimeOffset At, double Rise, string Seen);
+
+/// <summary>The second proof.</summary>
+/// <param name="Step">The step that set the dough to proof.</param>
+/// <param name="Place">Where it stands.</param>
+/// <param name="PlaceNow">How warm it is there now, measured or reckoned.</param>
+/// <param name="DoughNow">How warm the dough is.</param>
+/// <param name="Moves">When it moves, and where to.</param>
+/// <param name="Trouble">What goes wrong, and what to do.</param>
+/// <param name="Width">How much wider it is at the wanted rise than freshly shaped.</param>
+public sealed record ProofView(
+    StepId Step, DateTimeOffset Start, double RiseNow, double WantedRise, DateTimeOffset? Early, DateTimeOffset? Best, DateTimeOffset? Late,
+    DateTimeOffset? LikelyFrom, DateTimeOffset? LikelyTo, string Place, Temperature PlaceNow, Temperature DoughNow,
+    ImmutableArray<ProofPoint> Curve, ImmutableArray<ProofLook> Looks, ImmutableArray<StepLine> Moves, string? Trouble, double Width)
+{
+    // A little past its window, in as many points as a screen shows.
+    private const int Points = 60;
+    private const double ShownPast = 1.15;
+    private static readonly TimeSpan ShownWithoutWindow = TimeSpan.FromHours(4);
+
+    internal static ProofView? Of(BakeState state, Voice words, Func<Slot, StepLine> line)
+    {
+        if (Shown(state) is not { } of || state.SoFar.When(Milestone.SetToProof, of.Batch.Index) is not { } start) return null;
+        var (proof, wanted) = (of.Proof, of.Bread.Family.WantedRise);
+        var now = proof.Curve.At(state.SoFar.Now - start);
+        var place = StandsAt(of, state);
+        return new(
+            state.Chain.At(Milestone.SetToProof, of.Batch.Index)!.Id,
+            start,
+            now.Rise * proof.Belief.Pace,
+            wanted,
+            start + proof.Window?.Early,
+            start + proof.Window?.Best,
+            start + proof.Window?.Late,
+            start + proof.Likely?.From,
+            start + proof.Likely?.To,
+            place.Name,
+            HeatAt(place, of, state, start),
+            Temperature.FromCelsius(now.Celsius),
+            [.. CurveOf(proof, start, state.SoFar.Now)],
+            [.. state.SoFar.LooksAt(of.Batch).Select(l => new ProofLook(l.At, PaceBelief.RiseOf(l.Seen, wanted), Voice.Of(l.Seen)))],
+            [.. state.Timetable.Slots.Where(s => MovesIt(s, of.Batch)).Select(line)],
+            proof.Trouble is { } trouble ? words.Of(trouble, of.Bread.Family) : null,
+            Math.Cbrt(1 + wanted));
+    }
+
+    // The proof that is looked at, or else the first that still goes on.
+    private static Forecast? Shown(BakeState state)
+    {
+        var proving = state.Chain.Batches.Where(b =>
+            state.SoFar.When(Milestone.SetToProof, b.Batch.Index) is not null && state.SoFar.When(Milestone.In, b.Batch.Index) is null).ToList();
+        return proving.FirstOrDefault(b => b.Batch.Index == state.Now?.Step.Batch) ?? proving.FirstOrDefault();
+    }
+
+    private static Place StandsAt(Forecast of, BakeState state)
+    {
+        var inTheCold = state.Timetable.At(Milestone.InTheCold, of.Batch.Index) is { IsOpen: true };
+        return inTheCold && of.Cold is { } cold ? cold.Place : state.Plan.Spec.Place;
+    }
+
+    // Measured, or as it is reckoned since the dough came there.
+    private static Temperature HeatAt(Place place, Forecast of, BakeState state, DateTimeOffset start)
+    {
+        if (state.SoFar.PlaceReadings.TryGetValue(of.Batch.Index, out var measured)) return measured;
+        var since = state.SoFar.Now - (state.Timetable.At(Milestone.Proving, of.Batch.Index)?.Start ?? start);
+        return place.At(since > TimeSpan.Zero ? since : TimeSpan.Zero, state.Plan.Spec.Room);
+    }
+
+    private static IEnumerable<ProofPoint> CurveOf(Proof proof, DateTimeOffset start, DateTimeOffset now)
+    {
+        var (slow, fast) = proof.Belief.FourInFive;
+        var until = (proof.Window?.Late ?? ShownWithoutWindow) * ShownPast;
+        if (now - start > until) until = now - start;
+        for (var i = 0; i <= Points; i++)
+        {
+            var after = until * ((double)i / Points);
+            var rise = proof.Curve.At(after).Rise;
+            yield return new(start + after, rise * proof.Belief.Pace, rise * slow, rise * fast);
+        }
+    }
+
+    private static bool MovesIt(Slot slot, Batch batch) =>
+        slot.IsOpen && (slot.Step.Is(Milestone.OutOfCold) || slot.Step.Is(Milestone.OvenCleared)) && (slot.Step.Batch ?? batch.Index) == batch.Index;
+}

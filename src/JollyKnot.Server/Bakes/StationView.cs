@@ -1,0 +1,51 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Dividing;
+using JollyKnot.Core.Learning;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Shaping;
+using JollyKnot.Server.Words;
+
+namespace JollyKnot.Server.Bakes;
+
+/// <summary>One cut at the station.</summary>
+/// <param name="Name">What it becomes.</param>
+/// <param name="Shape">The form given by hand; null for a share that is kept.</param>
+/// <param name="Spread">Heaviest less lightest so far; null until two are weighed.</param>
+/// <param name="BakeBetween">What that does in the oven.</param>
+public sealed record StationCut(string Name, Form? Shape, int Pieces, int Strands, int? Spread, TimeSpan? BakeBetween);
+
+/// <summary>The scale station, in whole scale units.</summary>
+/// <param name="EvenOut">Once all are weighed: the fewest pinches that make them even.</param>
+public sealed record StationView(
+    int Dough, int Left, int? Next, int? Target, int? From, int? To, ImmutableArray<Piece> Pieces, ImmutableArray<StationCut> Cuts,
+    ScaleUnitView Scale, ImmutableArray<Pinch> EvenOut, EyeCut Eye)
+{
+    internal static StationView Of(BakeState state)
+    {
+        var (station, spec) = (state.Station, state.Plan.Spec);
+        var next = station.Next;
+        return new(
+            station.Dough,
+            station.Left,
+            next?.Number,
+            next?.Target,
+            next?.Target - next?.Tolerance,
+            next?.Target + next?.Tolerance,
+            station.Pieces,
+            CutsOf(spec, CutEvenness.Of(spec, station)),
+            Measured.Scale(spec.Step),
+            next is null ? Core.Dividing.EvenOut.Of(station.Pieces) : [],
+            EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))]));
+    }
+
+    internal static ImmutableArray<StationCut> CutsOf(BakeSpec spec, ImmutableArray<CutEvenness> even) => [.. spec.Cuts.Select((cut, i) => CutOf(cut, even.FirstOrDefault(e => e.Cut == i)))];
+
+    private static StationCut CutOf(Cut cut, CutEvenness? even) => new(
+        cut.Bread?.Family.Name ?? "for the fridge",
+        cut.Bread?.Family.Form,
+        cut.Pieces,
+        cut.Strands,
+        even?.Evenness.Spread,
+        even?.BakeBetween);
+}

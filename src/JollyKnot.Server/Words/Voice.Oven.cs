@@ -1,0 +1,37 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Finishing;
+
+namespace JollyKnot.Server.Words;
+
+// The pot, and how bread cools.
+public sealed partial class Voice
+{
+    /// <summary>How it cools.</summary>
+    public static string Of(CoolingWay way) => way switch
+    {
+        CoolingWay.Rack => "On a rack, uncovered: the crust stays crisp.",
+        CoolingWay.Cloth => "Under a cloth the crust stays soft.",
+        _ => "Back in the oven, off and ajar, for ten minutes: the crust dries crisp. Wet steam trays out first.",
+    };
+
+    /// <summary>The bath as a whole, said before the first is in.</summary>
+    public static string Of(ImmutableArray<PotBeat> beats, TimeSpan aSide)
+    {
+        var batches = beats[^1].Batch;
+        return $"{batches} {(batches == 1 ? "batch" : "batches")} of {beats[0].Pieces}, {Measured.Whole(aSide.TotalSeconds)} s a side.";
+    }
+
+    /// <summary>A beat at the pot.</summary>
+    public static string Of(PotBeat beat)
+    {
+        ArgumentNullException.ThrowIfNull(beat);
+        return beat.Act switch
+        {
+            PotAct.In => $"Batch {beat.Batch}: {beat.Pieces} in.",
+            PotAct.Turn => "Turn them.",
+            PotAct.Dip => "Into the warm dip.",
+            _ => "Out. Drain, and salt while wet.",
+        };
+    }
+}
