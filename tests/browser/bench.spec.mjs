@@ -120,7 +120,7 @@ sharing('divided by ruler: marks along the log that was measured', async ({ page
   await page.getByLabel(/Its length, cm/).fill('64');
   await expect(page.getByRole('img', { name: /Cut at 8, 16, 24, 32, 40, 48, 56/ })).toBeVisible();
   await page.getByLabel(/Its length, cm/).fill('4');
-  await expect(page.getByText('From 5 cm to 5 m of log.')).toBeVisible();
+  await expect(page.getByText('From 50 mm to 500 cm of log.')).toBeVisible();
   await accessible(page);
   await page.getByRole('button', { name: 'All divided' }).click();
   await expect(sentence(page)).toHaveText('Shape 8 pan rolls.');

@@ -15,12 +15,12 @@ test('what cannot be is said beside its field, and what was typed stays', async 
   const facts = page.getByLabel('What this dough is');
   await expect(facts).toContainText('64.4 %');
   await page.getByLabel('Grams 2', { exact: true }).fill('-3');
-  await expect(page.getByText('More than 0 g is wanted here.')).toBeVisible();
+  await expect(page.getByText('More than nothing is wanted here.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep', exact: true })).toBeDisabled();
   await page.getByLabel('Grams 2', { exact: true }).fill('330');
   await expect(facts).toContainText('69.9 %');
   await page.getByLabel('Grams 6', { exact: true }).fill('20');
-  await expect(facts.getByText(/4.2 % salt; 1.4 to 2.5 is usual/)).toBeVisible();
+  await expect(facts.getByText(/4.2 % salt; 1.4 % to 2.5 % is usual/)).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('<b>Rolls</b>');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('A name is plain words')).toBeVisible();
@@ -44,7 +44,7 @@ sharing('a layout answers every keystroke', async ({ page }) => {
   await expect(result).toContainText(/(3|4)\d min\s*second proof/);
   await page.getByRole('button', { name: /^Oven, wash, pan/ }).click();
   await page.getByLabel('Oven °C').fill('900');
-  await expect(page.getByText('Wall oven goes from 50 to 275 °C.').first()).toBeVisible();
+  await expect(page.getByText('Wall oven goes from 50 °C to 275 °C.').first()).toBeVisible();
   await page.getByLabel('Oven °C').fill('205');
   await expect(result).toContainText(/13 min\s*bake/);
   await choose(page, 'Becomes', 'three-strand plaits');

@@ -153,7 +153,7 @@ test('the kitchen keeps itself, speaks ounces, and says what cannot be', async (
   await page.getByText('ounces').click();
   await expect(page.getByRole('status').first()).toHaveText('Kept');
   await machine.getByLabel('Flour up to, g').fill('1');
-  await expect(page.getByText('From 50 to 5,000 g is wanted here.')).toBeVisible();
+  await expect(page.getByText('From 50 g to 5000 g is wanted here.')).toBeVisible();
   await expect(page.getByRole('status').first()).toHaveText('Not kept: see below');
   await accessible(page);
   await page.reload();

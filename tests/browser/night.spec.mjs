@@ -36,7 +36,7 @@ test('half today and half tomorrow: two turns of the oven in one plan', async ({
 test('a timer start: refused with milk in the pan, and set with what may stand', async ({ page, server }) => {
   await page.visit(`/lay-out?dough=${rolls}`);
   await choose(page, 'Timer', 'on its timer, 8 h later');
-  await expect(page.getByText(/may not stand for more than 2 h at/).first()).toBeVisible();
+  await expect(page.getByText(/may not stand for more than 2 hours at/).first()).toBeVisible();
   await page.visit(`/lay-out?dough=${batons}`);
   await choose(page, 'Timer', 'on its timer, 8 h later');
   await page.getByText('Ready by').click();
