@@ -1,58 +1,62 @@
-// What makes one day better than another, the most important first.
+// How good a day is: a figure for each aim, the most important first.
+using System.Collections.Immutable;
 
 namespace JollyKnot.Core.Days;
 
 /// <summary>How good a day is: what matters most comes first. Whole minutes over all bakes.</summary>
-/// <param name="Off">What the baker pinned is so far from its pin.</param>
-/// <param name="Late">After the time wanted.</param>
-/// <param name="Over">Dough past its window.</param>
-/// <param name="Under">Dough short of its best.</param>
-/// <param name="Stale">Bread cool for longer than it may be before it is wanted.</param>
-/// <param name="Waits">Bread cool before it is wanted; and until bread that is wanted as soon as can be.</param>
-/// <param name="Awake">From the first thing to do until the last bread is wanted.</param>
-/// <param name="Heated">Ovens on: heating from cold or standing hot until something goes in.</param>
-public sealed record DayAims(int Off, int Late, int Over, int Under, int Stale, int Waits, int Awake, int Heated) : IComparable<DayAims>
+public sealed class DayAims : IComparable<DayAims>, IEquatable<DayAims>
 {
+    private DayAims(ImmutableArray<int> figures) => Figures = figures;
+
+    /// <summary>A figure for each aim, in the order of <see cref="DayAim.All"/>.</summary>
+    public ImmutableArray<int> Figures { get; }
+
+    /// <summary>What the baker pinned is so far from its pin.</summary>
+    public int Off => Of<AtPins>();
+
+    /// <summary>After the time wanted.</summary>
+    public int Late => Of<NotLate>();
+
+    /// <summary>Dough past its window.</summary>
+    public int Over => Of<NotOver>();
+
+    /// <summary>Bread cool for longer than it may be before it is wanted.</summary>
+    public int Stale => Of<Fresh>();
+
+    /// <summary>Bread cool before it is wanted; and until bread that is wanted as soon as can be.</summary>
+    public int Waits => Of<NoWaiting>();
+
     /// <summary>How good these starts are.</summary>
-    internal static DayAims Of(DayBlocks day, int[] starts)
-    {
-        var (late, stale, waits, last) = (0, 0, 0, 0);
-        for (var bake = 0; bake < day.Ready.Length; bake++)
-        {
-            var ready = day.Ready[bake].Max(r => starts[r.Block] + r.Minutes);
-            var wanted = day.Wanted[bake] ?? ready;
-            if (day.Wanted[bake] is null) waits += ready;
-            late += Math.Max(0, ready - wanted);
-            waits += Math.Max(0, wanted - ready);
-            if (day.Fresh[bake] is { } fresh) stale += Math.Max(0, wanted - ready - fresh);
-            last = Math.Max(last, Math.Max(ready, wanted));
-        }
-        var begins = Enumerable.Range(0, day.Blocks.Length).Where(b => day.Blocks[b].Fixed is null).Select(b => starts[b]).DefaultIfEmpty(last).Min();
-        return new(
-            day.Blocks.Select((b, i) => b.Pin is { } pin ? Math.Abs(starts[i] - pin) : 0).Sum(), late,
-            day.Proofs.Sum(p => Math.Max(0, starts[p.To] - starts[p.From] - p.Late)), day.Proofs.Sum(p => Math.Max(0, p.Best - (starts[p.To] - starts[p.From]))), stale, waits, last - begins, Heating(day, starts));
-    }
+    internal static DayAims Of(DayBlocks day, int[] starts) => new([.. DayAim.All.Select(a => a.Figure(day, starts))]);
 
-    // From cold for each load, or hot since the one before came out, whichever is shorter.
-    private static int Heating(DayBlocks day, int[] starts)
-    {
-        var heated = 0;
-        for (var i = 0; i < day.Stays.Length; i++)
-        {
-            if (day.Stays[i] is not { Heat: not null } stay || day.Blocks[stay.From].Fixed is not null) continue;
-            var (goesIn, least) = (starts[stay.From] + stay.In, stay.FromCold);
-            for (var k = 0; k < day.Stays.Length; k++)
-                if (k != i && day.Stays[k] is { Heat: not null } other && other.Oven.Id == stay.Oven.Id && (starts[other.From] + other.In, k).CompareTo((goesIn, i)) < 0)
-                    least = Math.Min(least, Math.Max(0, goesIn - (other.From == other.Out ? starts[other.From] + day.Blocks[other.From].Minutes : starts[other.Out] + 1)));
-            heated += least;
-        }
-        return heated;
-    }
-
-    private (int, int, int, int, int, int, int, int) Order => (Off, Late, Over, Under, Stale, Waits, Awake, Heated);
+    private int Of<T>() where T : DayAim => Figures[DayAim.PlaceOf<T>()];
 
     /// <inheritdoc/>
-    public int CompareTo(DayAims? other) => other is null ? 1 : Order.CompareTo(other.Order);
+    public int CompareTo(DayAims? other)
+    {
+        if (other is null) return 1;
+        foreach (var (own, its) in Figures.Zip(other.Figures))
+            if (own != its) return own.CompareTo(its);
+        return 0;
+    }
+
+    /// <inheritdoc/>
+    public bool Equals(DayAims? other) => CompareTo(other) == 0;
+
+    /// <inheritdoc/>
+    public override bool Equals(object? obj) => Equals(obj as DayAims);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => Figures.Aggregate(0, HashCode.Combine);
+
+    /// <inheritdoc/>
+    public override string ToString() => string.Join(" ", DayAim.All.Zip(Figures, (a, f) => $"{a.GetType().Name} {f}"));
+
+    /// <summary>As good.</summary>
+    public static bool operator ==(DayAims? a, DayAims? b) => a is null ? b is null : a.Equals(b);
+
+    /// <summary>Better or worse.</summary>
+    public static bool operator !=(DayAims? a, DayAims? b) => !(a == b);
 
     /// <summary>Worse than.</summary>
     public static bool operator >(DayAims a, DayAims b) => a.CompareTo(b) > 0;
