@@ -1,12 +1,10 @@
 // Times the core by itself: one line of JSON with medians in milliseconds.
 using System.Diagnostics;
 using System.Text.Json;
-using JollyKnot.Core.Days;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
-using JollyKnot.Core.Steps;
 using JollyKnot.Server.Demo;
 
 if (args is ["days", var sizes, var count, var seconds, ..])

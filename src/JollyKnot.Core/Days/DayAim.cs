@@ -23,11 +23,10 @@ internal abstract class DayAim
         [new AtPins(), new NotLate(), new NotOver(), new NotUnder(), new Fresh(), new NoWaiting(), new ShortDay(), new LittleHeat()];
 
     /// <summary>The place of an aim among them.</summary>
-    public static int PlaceOf<T>() where T : DayAim
+    public static class Place<T> where T : DayAim
     {
-        for (var i = 0; i < All.Length; i++)
-            if (All[i] is T) return i;
-        throw new InvalidOperationException($"{typeof(T).Name} is no aim of the day.");
+        /// <summary>0 for the first.</summary>
+        public static int Is { get; } = All.IndexOf(All.OfType<T>().Single());
     }
 
     /// <summary>What it is good for.</summary>
@@ -43,13 +42,23 @@ internal abstract class DayAim
     public abstract LinearExpr In(DayModel day);
 
     /// <summary>When a bake is ready.</summary>
-    protected static int Ready(DayBlocks day, int[] starts, int bake) => day.Ready[bake].Max(r => starts[r.Block] + r.Minutes);
+    protected static int Ready(DayBlocks day, int[] starts, int bake)
+    {
+        var ready = int.MinValue;
+        foreach (var cool in day.Ready[bake]) ready = Math.Max(ready, starts[cool.Block] + cool.Minutes);
+        return ready;
+    }
 
     /// <summary>Over all bakes that are wanted at a time.</summary>
     /// <param name="day">The day.</param>
     /// <param name="figure">Of one bake: wanted then, which.</param>
-    protected static int OfWanted(DayBlocks day, Func<int, int, int> figure) =>
-        Enumerable.Range(0, day.Ready.Length).Sum(bake => day.Wanted[bake] is { } wanted ? Math.Max(0, figure(wanted, bake)) : 0);
+    protected static int OfWanted(DayBlocks day, Func<int, int, int> figure)
+    {
+        var sum = 0;
+        for (var bake = 0; bake < day.Ready.Length; bake++)
+            if (day.Wanted[bake] is { } wanted) sum += Math.Max(0, figure(wanted, bake));
+        return sum;
+    }
 }
 
 /// <summary>What the baker pinned is at its pin.</summary>
@@ -58,7 +67,7 @@ internal sealed class AtPins : DayAim
     public override GoodFor For => GoodFor.Wish;
 
     public override int Figure(DayBlocks day, int[] starts) =>
-        day.Blocks.Select((b, i) => b.Pin is { } pin ? Math.Abs(starts[i] - pin) : 0).Sum();
+        Enumerable.Range(0, starts.Length).Sum(i => day.Blocks[i].Pin is { } pin ? Math.Abs(starts[i] - pin) : 0);
 
     public override LinearExpr In(DayModel day) =>
         LinearExpr.Sum(day.Blocks.Select((b, i) => (b.Pin, i)).Where(b => b.Pin is not null).SelectMany(b => day.Off(b.i, b.Pin!.Value)));
@@ -139,8 +148,18 @@ internal sealed class LittleHeat : DayAim
 
     public override int Figure(DayBlocks day, int[] starts)
     {
-        var baked = Enumerable.Range(0, day.Stays.Length).Where(i => day.Stays[i].Heat is not null).ToList();
-        return baked.Where(i => day.Blocks[day.Stays[i].From].Fixed is null).Sum(i => baked.Where(k => k != i).Select(k => AfterOther(day, starts, i, k)).Append(day.Stays[i].FromCold).Min());
+        var sum = 0;
+        for (var load = 0; load < day.Stays.Length; load++)
+            if (day.Stays[load] is { Heat: not null } stay && day.Blocks[stay.From].Fixed is null) sum += HeatsFor(day, starts, load);
+        return sum;
+    }
+
+    private static int HeatsFor(DayBlocks day, int[] starts, int load)
+    {
+        var least = day.Stays[load].FromCold;
+        for (var other = 0; other < day.Stays.Length; other++)
+            if (other != load && day.Stays[other].Heat is not null) least = Math.Min(least, AfterOther(day, starts, load, other));
+        return least;
     }
 
     // How long the oven stands hot when a load goes in after another; as from cold when it goes in before it.

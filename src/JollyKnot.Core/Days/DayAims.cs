@@ -20,6 +20,9 @@ public sealed class DayAims : IComparable<DayAims>, IEquatable<DayAims>
     /// <summary>Dough past its window.</summary>
     public int Over => Of<NotOver>();
 
+    /// <summary>Dough short of its best.</summary>
+    public int Under => Of<NotUnder>();
+
     /// <summary>Bread cool for longer than it may be before it is wanted.</summary>
     public int Stale => Of<Fresh>();
 
@@ -27,16 +30,21 @@ public sealed class DayAims : IComparable<DayAims>, IEquatable<DayAims>
     public int Waits => Of<NoWaiting>();
 
     /// <summary>How good these starts are.</summary>
-    internal static DayAims Of(DayBlocks day, int[] starts) => new([.. DayAim.All.Select(a => a.Figure(day, starts))]);
+    internal static DayAims Of(DayBlocks day, int[] starts)
+    {
+        var figures = ImmutableArray.CreateBuilder<int>(DayAim.All.Length);
+        foreach (var aim in DayAim.All) figures.Add(aim.Figure(day, starts));
+        return new(figures.MoveToImmutable());
+    }
 
-    private int Of<T>() where T : DayAim => Figures[DayAim.PlaceOf<T>()];
+    private int Of<T>() where T : DayAim => Figures[DayAim.Place<T>.Is];
 
     /// <inheritdoc/>
     public int CompareTo(DayAims? other)
     {
         if (other is null) return 1;
-        foreach (var (own, its) in Figures.Zip(other.Figures))
-            if (own != its) return own.CompareTo(its);
+        for (var i = 0; i < Figures.Length; i++)
+            if (Figures[i] != other.Figures[i]) return Figures[i].CompareTo(other.Figures[i]);
         return 0;
     }
 

@@ -40,6 +40,7 @@ public static class Chain
     private sealed class Assembly
     {
         private readonly List<(Step Step, Draft Draft)> parts = [];
+        private readonly Dictionary<Milestone, List<Step>> at = [];
         private StepId? before;
         private int? batch;
 
@@ -70,6 +71,11 @@ public static class Chain
                     Marks = draft.Marks ?? rule.Marks,
                 };
                 parts.Add((step, draft));
+                foreach (var milestone in step.Marks)
+                {
+                    if (!at.TryGetValue(milestone, out var there)) at[milestone] = there = [];
+                    there.Add(step);
+                }
                 if (rule.Holds is not null) before = id;
             }
         }
@@ -90,11 +96,12 @@ public static class Chain
         // The batch's own, or what is done for the whole dough; the first of several.
         private Step? Find(Target? target, int? own)
         {
-            if (target is null) return null;
-            var steps = parts.Select(p => p.Step).Where(s => s.Is(target.Milestone) && (target.Number == 0 || s.Id.Number == target.Number)).ToList();
+            if (target is null || !at.TryGetValue(target.Milestone, out var there)) return null;
             var wanted = target.Batch ?? own;
-            return steps.FirstOrDefault(s => s.Batch == wanted) ?? (target.Batch is null ? steps.FirstOrDefault() : null);
+            return there.Find(s => s.Batch == wanted && IsNumber(s, target)) ?? (target.Batch is null ? there.Find(s => IsNumber(s, target)) : null);
         }
+
+        private static bool IsNumber(Step step, Target target) => target.Number == 0 || step.Id.Number == target.Number;
 
         private static ImmutableArray<Resource> Busy(params ReadOnlySpan<Resource?> resources)
         {

@@ -36,7 +36,7 @@ internal sealed class Bath() : BatchRule("bath")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.TakenUp];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.TakenUp];
 
     public override bool IsTurningPoint => true;
 
@@ -94,7 +94,7 @@ internal sealed class Load() : BatchRule("load")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.TakenUp, Milestone.In];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.TakenUp, Milestone.In];
 
     public override bool IsGrip => true;
 
@@ -127,7 +127,7 @@ internal sealed class Bake() : BatchRule("bake")
 {
     public override Lane? Holds => Lane.Oven;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Baking];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Baking];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
@@ -233,7 +233,7 @@ internal sealed class Unload() : BatchRule("unload")
 
     public override Lane? Holds => Lane.Oven;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Out];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Out];
 
     // Bread burns.
     public override TimeSpan? Patience => TimeSpan.Zero;
@@ -278,7 +278,7 @@ internal sealed class Cool() : BatchRule("cool")
 {
     public override Lane? Holds => Lane.Rack;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Cooled];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Cooled];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {

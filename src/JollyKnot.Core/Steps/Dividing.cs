@@ -13,7 +13,7 @@ internal sealed class TakeOut() : DoughRule("take-out")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.OutOfMachine];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.OutOfMachine];
 
     // The machine keeps it warm for a while. Bakers' usage.
     public override TimeSpan? Patience => Minutes(30);
@@ -61,7 +61,7 @@ internal sealed class WeighDough() : DoughRule("weigh-dough")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Weighed];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Weighed];
 
     // Bakers' usage.
     public override TimeSpan? Patience => Minutes(20);
@@ -83,7 +83,7 @@ internal sealed class Divide() : DoughRule("divide")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Divided];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Divided];
 
     public override bool IsGrip => true;
 

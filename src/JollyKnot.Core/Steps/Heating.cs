@@ -11,7 +11,7 @@ internal sealed class GriddleOn() : BatchRule("griddle-on")
 {
     public override Ending? Ending => Steps.Ending.Done;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.SwitchedOn];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.SwitchedOn];
 
     public override bool IsGlance => true;
 
@@ -35,7 +35,7 @@ internal sealed class GriddleOn() : BatchRule("griddle-on")
 /// <summary>The griddle heats, at a low flame.</summary>
 internal sealed class GriddleHeats() : BatchRule("griddle-heats")
 {
-    public override ImmutableArray<Milestone> Marks => [Milestone.Hot];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Hot];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
@@ -87,7 +87,7 @@ internal sealed class OvenOn() : BatchRule("oven-on")
 {
     public override Ending? Ending => Steps.Ending.Done;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.SwitchedOn];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.SwitchedOn];
 
     public override bool IsGlance => true;
 
@@ -113,7 +113,7 @@ internal sealed class OvenOn() : BatchRule("oven-on")
 /// <summary>The oven heats.</summary>
 internal sealed class Preheat() : BatchRule("preheat")
 {
-    public override ImmutableArray<Milestone> Marks => [Milestone.Hot];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Hot];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
@@ -135,7 +135,7 @@ internal sealed class PotOn() : BatchRule("pot-on")
 {
     public override Ending? Ending => Steps.Ending.Done;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.PotOn];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.PotOn];
 
     public override bool IsGlance => true;
 
@@ -161,7 +161,7 @@ internal sealed class PotOn() : BatchRule("pot-on")
 /// <summary>The pot comes to the boil.</summary>
 internal sealed class PotHeats() : BatchRule("pot-heats")
 {
-    public override ImmutableArray<Milestone> Marks => [Milestone.PotHot];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.PotHot];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {

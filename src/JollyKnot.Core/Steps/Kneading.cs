@@ -28,7 +28,7 @@ internal sealed class DoughCycle() : DoughRule("cycle")
 {
     public override Lane? Holds => Lane.Machine;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Cycle];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Cycle];
 
     /// <summary>How long one kneads by hand, or the machine does.</summary>
     public static TimeSpan Kneading(Machine machine) => machine.Phases.First(p => p.Kind == PhaseKind.Knead).Length;

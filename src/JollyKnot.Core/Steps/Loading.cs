@@ -13,7 +13,7 @@ internal sealed class Bloom() : DoughRule("bloom")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.YeastStirred];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.YeastStirred];
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [Caution.HotLiquid];
 
@@ -27,7 +27,7 @@ internal sealed class Bloom() : DoughRule("bloom")
 /// <summary>It blooms.</summary>
 internal sealed class Blooms() : DoughRule("blooms")
 {
-    public override ImmutableArray<Milestone> Marks => [Milestone.Bloomed];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Bloomed];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
@@ -64,7 +64,7 @@ internal sealed class WeighIn() : DoughRule("weigh-in-#")
 
     public override Lane? Holds => Lane.Machine;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.FirstIn];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.FirstIn];
 
     public override bool WorthTelling => false;
 
@@ -96,7 +96,7 @@ internal sealed class StartCycle() : DoughRule("start-cycle")
     public override Lane? Holds => Lane.Machine;
 
     // Where nothing is weighed in, it is the first thing.
-    public override ImmutableArray<Milestone> Marks => [Milestone.FirstIn, Milestone.Started];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.FirstIn, Milestone.Started];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
@@ -113,7 +113,7 @@ internal sealed class FetchOut() : DoughRule("fetch-out")
 {
     public override Ending? Ending => Steps.Ending.Done;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Fetched];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Fetched];
 
     public override bool IsGlance => true;
 
@@ -170,7 +170,7 @@ internal sealed class FeedStarter() : DoughRule("feed-starter")
 
     public override Ending? Ending => Steps.Ending.Done;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Fed];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Fed];
 
     public override bool IsGlance => true;
 

@@ -10,7 +10,7 @@ internal sealed class ColdProof() : BatchRule("cold")
 {
     public override Lane? Holds => Lane.Proof;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.InTheCold];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.InTheCold];
 
     /// <summary>So long as planned, or as it was; zero for not at all.</summary>
     public static TimeSpan LengthOf(BakeSoFar bake, Forecast of)
@@ -34,7 +34,7 @@ internal sealed class OutOfCold() : BatchRule("warm-up")
 
     public override Lane? Holds => Lane.Proof;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.OutOfCold];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.OutOfCold];
 
     // Bakers' usage.
     public override TimeSpan? Patience => Minutes(10);
@@ -55,7 +55,7 @@ internal sealed class SecondProof() : BatchRule("proof")
 {
     public override Lane? Holds => Lane.Proof;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Proving];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Proving];
 
     /// <summary>From setting it to proof to taking it up at its best; past all patience where it does not get there.</summary>
     public static TimeSpan Best(Forecast of) => Longer((of.Proof.Window?.Best ?? RiseModel.Horizon) - of.RisesMeanwhile, Minutes(1));
@@ -122,7 +122,7 @@ internal sealed class ClearOven() : BatchRule("clear-oven")
 
     public override Lane? Holds => Lane.Proof;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.OvenCleared];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.OvenCleared];
 
     // Bakers' usage.
     public override TimeSpan? Patience => Minutes(10);

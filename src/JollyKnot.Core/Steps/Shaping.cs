@@ -13,7 +13,7 @@ internal sealed class Shape() : BatchRule("shape")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Shaped];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Shaped];
 
     // Bakers' usage.
     public override TimeSpan? Patience => Minutes(60);
@@ -62,7 +62,7 @@ internal sealed class Brush(bool beforeProof) : BatchRule("brush")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Brushed, Milestone.TakenUp];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Brushed, Milestone.TakenUp];
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) =>
         bake.Batches[step.Batch ?? 0].Bread.Wash.Egg ? [Caution.RawDough] : [];
@@ -88,7 +88,7 @@ internal sealed class Score(bool beforeProof) : BatchRule("score")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.TakenUp];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.TakenUp];
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [Caution.Blade];
 
@@ -114,7 +114,7 @@ internal sealed class StartProof() : BatchRule("start-proof")
 
     public override Lane? Holds => Lane.Hands;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.SetToProof];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.SetToProof];
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake)
     {

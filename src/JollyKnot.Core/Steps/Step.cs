@@ -122,7 +122,7 @@ public sealed record Step(
     public StepKind Kind => Id.Kind;
 
     /// <summary>The rule of its kind: all that is particular to it.</summary>
-    public StepRule Rule => StepRules.Of(Kind);
+    public StepRule Rule { get; } = StepRules.Of(Id.Kind);
 
     /// <summary>The batch it belongs to; null for what is done for the whole dough.</summary>
     public int? Batch { get; init; }

@@ -11,7 +11,7 @@ internal sealed class MakePart() : DoughRule("part-#")
 {
     public override Ending? Ending => Steps.Ending.Done;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.PartMade];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.PartMade];
 
     public override bool IsSideJob => true;
 
@@ -77,7 +77,7 @@ internal sealed class Review() : DoughRule("review")
 
     public override Lane? Holds => Lane.Table;
 
-    public override ImmutableArray<Milestone> Marks => [Milestone.Eaten];
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Eaten];
 
     public override bool IsTurningPoint => true;
 
