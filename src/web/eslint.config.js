@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import { defineConfig, globalIgnores } from 'eslint/config';
 import ts from 'typescript-eslint';
@@ -8,5 +9,6 @@ export default defineConfig(
   js.configs.recommended,
   ts.configs.strict,
   hooks.configs.flat.recommended,
+  a11y.flatConfigs.recommended,
   { rules: { '@typescript-eslint/no-invalid-void-type': 'off' } },
 );

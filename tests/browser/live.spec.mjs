@@ -199,3 +199,21 @@ test.describe('a dark phone, and keys alone', () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Shape 4 pan rolls.');
   });
 });
+
+test('what breaks in one picture stays there: the sentence and its control go on', async ({ page, server }) => {
+  const { body } = await call(server, '/api/today');
+  const proving = body.bakes.find((b) => b.proof);
+  await page.route(`**/api/bakes/${proving.id}`, async (route) => {
+    const answer = await route.fetch();
+    await route.fulfill({ response: answer, json: { ...(await answer.json()), proof: { ...proving.proof, curve: null } } });
+  });
+  await page.visit(`/bench/${proving.id}`);
+  await expect(page.getByRole('alert')).toContainText('This picture cannot be shown. Everything that was told is kept.');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.unroute(`**/api/bakes/${proving.id}`);
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByText('This picture cannot be shown')).toBeHidden();
+  // The browser's own word of the broken picture is what was asked for.
+  page.complaints.length = 0;
+});

@@ -1,12 +1,13 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect } from 'react';
-import { BrowserRouter, NavLink, Outlet, Route, Routes } from 'react-router';
+import { BrowserRouter, NavLink, Outlet, Route, Routes, useLocation } from 'react-router';
 import { api, queries } from './api/client';
 import { span, syncClock } from './api/clock';
 import { startLive, useLive } from './api/live';
 import { useOutdated } from './api/version';
 import { Alarms } from './bench/Alarms';
+import { Guarded } from './parts/Broken';
 import { useUnits } from './parts/units';
 import { tokens, useDark, useStill } from './theme';
 
@@ -75,10 +76,13 @@ function Shell() {
   const { data } = api.useQuery('get', '/api/today');
   const { connected } = useLive();
   const { heat } = useUnits();
+  const { pathname: page } = useLocation();
   const clock = api.useQuery('get', '/api/clock', undefined, { refetchInterval: 60_000 });
   return (
     <div className="shell">
-      <Alarms />
+      <Guarded what="What is calling">
+        <Alarms />
+      </Guarded>
       {!connected && <Offline />}
       {useOutdated() && <Outdated />}
       {(clock.data?.putBack ?? 0) > 0 && (
@@ -107,9 +111,11 @@ function Shell() {
         )}
       </header>
       <main className="page">
-        <Suspense fallback={<p className="muted">One moment.</p>}>
-          <Outlet />
-        </Suspense>
+        <Guarded what="This page" anew={[page]}>
+          <Suspense fallback={<p className="muted">One moment.</p>}>
+            <Outlet />
+          </Suspense>
+        </Guarded>
       </main>
     </div>
   );

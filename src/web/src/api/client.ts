@@ -21,7 +21,7 @@ export const queries = new QueryClient({
 
 export const newId = () => crypto.randomUUID();
 
-export const benchKey = (id: string) => ['get', '/api/bakes/{id}', { params: { path: { id } } }];
+const benchKey = (id: string) => ['get', '/api/bakes/{id}', { params: { path: { id } } }];
 
 /** Who is up, or away; not told with every change, so that a kitchen somebody is typing in stays as it is. */
 export const kitchenChanged = () => queries.invalidateQueries({ predicate: (q) => q.queryKey[1] === '/api/kitchen/setup' });

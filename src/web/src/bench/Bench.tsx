@@ -20,6 +20,7 @@ import { EyePlan, RulerMarks } from './WithoutScale';
 import { Finish } from '../oven/Finish';
 import { InOven } from '../oven/InOven';
 import { PotBeat } from '../oven/PotBeat';
+import { Guarded } from '../parts/Broken';
 import { ProofCurve } from '../proof/ProofCurve';
 
 export default function Bench() {
@@ -309,10 +310,12 @@ function AtTheBench({
             {beat.ending === 'review' && <Review bake={bake.id} told={(e) => told({ ...e, step: beat.step })} />}
           </>
         )}
-        {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
-        {bake.inOven ? <InOven bake={bake} tell={send} /> : bake.proof && <ProofCurve proof={bake.proof} />}
-        {bake.proof && !bake.inOven && <Measure proof={bake.proof} tell={send} />}
-        {beat.ending === 'review' && <Finish bake={bake} />}
+        <Guarded what="This picture" anew={[bake.position]}>
+          {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
+          {bake.inOven ? <InOven bake={bake} tell={send} /> : bake.proof && <ProofCurve proof={bake.proof} />}
+          {bake.proof && !bake.inOven && <Measure proof={bake.proof} tell={send} />}
+          {beat.ending === 'review' && <Finish bake={bake} />}
+        </Guarded>
         {open && beat.ending !== 'parts' && <Since beat={beat} since={since} set={setSince} />}
         {open &&
           beat.cautions.map((c) => (

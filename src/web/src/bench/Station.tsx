@@ -166,15 +166,7 @@ function Gauge({ units, piece }: { units: number; piece: Schemas['Piece'] }) {
 }
 
 /** Every piece by its cut, strands by their plait. */
-export function Pieces({
-  station,
-  current,
-  pick,
-}: {
-  station: StationView;
-  current: number | null;
-  pick: (number: number) => void;
-}) {
+function Pieces({ station, current, pick }: { station: StationView; current: number | null; pick: (number: number) => void }) {
   const usual = Math.max(...station.pieces.map((p) => p.target), 1);
   return (
     <div className="cut-groups">

@@ -133,9 +133,9 @@ function ProgramRow({
     put({ ...p, phases: p.phases.map((f, j) => (j === i ? { ...f, ...to } : f)) });
   return (
     <div className="program">
-      <label>
+      <label htmlFor={`${at}.program`}>
         <span className="muted">Program</span>
-        <Input aria-label="Program" value={p.name} onChange={(e) => put({ ...p, name: e.target.value })} />
+        <Input id={`${at}.program`} aria-label="Program" value={p.name} onChange={(e) => put({ ...p, name: e.target.value })} />
       </label>
       <div className="phases">
         {p.phases.map((f, i) => (

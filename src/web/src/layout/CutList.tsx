@@ -10,7 +10,7 @@ type CutView = Schemas['CutView'];
 
 const fridge = 'fridge';
 const hues = ['var(--s0)', 'var(--s2)', 'var(--s3)', 'var(--s1)'];
-export const cutHue = (index: number) => hues[index % hues.length] ?? 'var(--s0)';
+const cutHue = (index: number) => hues[index % hues.length] ?? 'var(--s0)';
 
 export function CutList({
   cuts,
