@@ -1,6 +1,7 @@
 using CsCheck;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
@@ -69,6 +70,16 @@ public sealed class StepRulesTests
     [InlineData("weigh-in-12", "weigh-in-#", 0, 12), InlineData("start-proof@2", "start-proof", 1, 0), InlineData("look-0", "look-0", 0, 0), InlineData("load@1", "load@1", 0, 0)]
     public void The_name_of_a_step_says_kind_batch_and_number(string text, string kind, int batch, int number) =>
         StepId.Parse(text).ShouldBe(new StepId(new(kind), batch, number));
+
+    [Theory]
+    [InlineData("acacia honey", true), InlineData("Honey", true), InlineData("honeydew melon", false), InlineData("date syrup", false)]
+    public void A_honey_of_the_households_own_warns_for_babies(string name, bool warns)
+    {
+        var rows = SoftRolls.Rows.Select(r => new RowDraft(r.Ingredient.Name, r.Mass)).Append(new(name, Grams(20), Role.Sugar));
+        var dough = Dough.Create(new("Sweet", [.. rows])).Value;
+        var found = Cautions.Of(Chain.Of(Spec(dough, "pan-roll"), SoFar.Nothing(Morning))).Select(c => c.Caution);
+        found.Contains(Caution.HoneyInfant).ShouldBe(warns);
+    }
 
     [Fact]
     public void All_cautions_of_a_step_are_found_the_gravest_first()

@@ -98,6 +98,9 @@ public sealed record Dough
         return problems.Count > 0 ? problems.ToImmutable() : new Dough(PlainText.AsName(draft.Name), rows, [.. parts.Select(p => p!)], draft.ByHand, PlainText.AsNote(draft.Notes ?? "").Trim());
     }
 
+    /// <summary>Honey inside, or on it: not for babies.</summary>
+    public bool HasHoney => Everything.Any(r => r.Ingredient.IsHoney);
+
     /// <summary>Filled or topped with what spoils.</summary>
     public bool Spoils => Parts.Any(p => p.Kind is PartKind.Filling or PartKind.Topping && p.Rows.Any(r => r.Ingredient.Perishable));
 

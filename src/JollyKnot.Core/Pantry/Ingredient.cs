@@ -63,6 +63,12 @@ public sealed record Ingredient(
     /// <summary>Major allergens, by name; empty when there are none.</summary>
     public ImmutableArray<string> Allergens { get; init; } = [];
 
+    /// <summary>Honey of any kind: not for babies.</summary>
+    public bool IsHoney { get; init; }
+
+    /// <summary>Raw garlic or herbs: without air, in fat, what harms grows on them.</summary>
+    public bool GrowsInFat { get; init; }
+
     /// <summary>Specific heat, kJ/kg·K. Food engineers' tables, rounded.</summary>
     public double HeatCapacity => SpecificHeat ?? Role switch
     {
@@ -88,7 +94,10 @@ public sealed record Ingredient(
         FlourInside: role == Role.Starter ? .5 : 0,
         YeastStrength: role == Role.Yeast ? 1 : 0,
         Perishable: role is Role.Egg)
-    { Allergens = role == Role.Egg ? ["egg"] : [] };
+    { Allergens = role == Role.Egg ? ["egg"] : [], IsHoney = role == Role.Sugar && SoundsLikeHoney(name) };
+
+    // What a baker most likely means, until told otherwise.
+    private static bool SoundsLikeHoney(string name) => name.Split(' ').Any(w => Composed.Folded(w) == "honey");
 
     // Of anything that is eaten, kJ/kg·K; and the heaviest a cup or a piece of it is.
     private const double LowestHeatCapacity = .1, HighestHeatCapacity = 10;

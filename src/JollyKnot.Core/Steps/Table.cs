@@ -20,7 +20,7 @@ internal sealed class MakePart() : DoughRule("part-#")
 
     // Without air, in fat: what raw garlic and herbs must not keep in for long.
     private static bool Stores(Part part) =>
-        part.Rows.Any(r => r.Ingredient.Role == Role.Fat) && part.Rows.Any(r => r.Ingredient.Name is "garlic" or "fresh herbs");
+        part.Rows.Any(r => r.Ingredient.Role == Role.Fat) && part.Rows.Any(r => r.Ingredient.GrowsInFat);
 
     /// <summary>What a part is wanted for.</summary>
     public static Target WantedFor(Part part, BakeSoFar bake) => part.Kind switch
@@ -92,7 +92,7 @@ internal sealed class Review() : DoughRule("review")
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake)
     {
-        if (bake.Spec.Dough.Everything.Any(r => r.Ingredient.Name == "honey")) yield return Caution.HoneyInfant;
+        if (bake.Spec.Dough.HasHoney) yield return Caution.HoneyInfant;
         if (bake.Spec.Dough.Spoils) yield return Caution.KeepCold;
     }
 

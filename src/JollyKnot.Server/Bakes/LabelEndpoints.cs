@@ -28,7 +28,7 @@ public static class LabelEndpoints
             var (state, dough, words) = (BakeEndpoints.State(bake, clock), bake.Plan.Spec.Dough, keeper.Voice);
             var ingredients = dough.Everything.GroupBy(r => r.Ingredient.Name).OrderByDescending(g => g.Sum(r => r.Mass.Grams)).Select(g => g.Key);
             var allergens = dough.Allergens.IsEmpty ? "" : $"Contains {string.Join(", ", dough.Allergens)}.";
-            var honey = dough.Everything.Any(r => r.Ingredient.Name == "honey") ? " Not for babies under 12 months." : "";
+            var honey = dough.HasHoney ? " Not for babies under 12 months." : "";
             return TypedResults.Ok(FinishView.Of(state).Select(f =>
                 new LabelView(dough.Name, f.What, words.Grams(f.Baked), f.Out, f.KeepBy, f.KeepCold, string.Join(", ", ingredients), allergens + honey, f.Pieces)).ToImmutableArray());
         }).WithName("labels").WithSummary("A label for each kind of bread that is out of the oven.");

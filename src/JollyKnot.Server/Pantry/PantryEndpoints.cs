@@ -10,7 +10,8 @@ namespace JollyKnot.Server.Pantry;
 /// <summary>The household's pantry, kept in the store.</summary>
 public sealed class PantryKeeper(Settings settings) : IDisposable
 {
-    private static readonly DocumentKind<HouseholdPantry> Kept = new("pantry");
+    // 2: own ingredients say what to watch.
+    private static readonly DocumentKind<HouseholdPantry> Kept = new("pantry", WatchedIngredients.InPantry);
     private readonly SemaphoreSlim writing = new(1);
     private HouseholdPantry? kept;
 

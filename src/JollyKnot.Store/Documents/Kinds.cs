@@ -9,12 +9,12 @@ namespace JollyKnot.Store;
 /// <summary>The documents of the books. Settings are documents too: each is told where it is used.</summary>
 public static class Kinds
 {
-    /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none.</summary>
-    public static DocumentKind<Dough> Dough { get; } = new("dough", WholeDough.Of) { Holds = CanBeReckoned };
+    /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none. 3: its ingredients say what to watch.</summary>
+    public static DocumentKind<Dough> Dough { get; } = new("dough", WholeDough.Of, WatchedIngredients.InDough) { Holds = CanBeReckoned };
 
     /// <summary>
     /// A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan; its dough as version 2 has it.
-    /// 3: its spec in groups, its families with their bodies.
+    /// 3: its spec in groups, its families with their bodies, its ingredients saying what to watch.
     /// </summary>
     public static DocumentKind<BakePlan> Plan { get; } = new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan)), SpecInGroups.InPlan)
     {

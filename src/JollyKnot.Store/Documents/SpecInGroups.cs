@@ -25,7 +25,7 @@ public static class SpecInGroups
         JsonNode? Take(string member) => spec[member]?.DeepClone();
         return new()
         {
-            ["made"] = new JsonObject { ["dough"] = Take("dough"), ["cuts"] = WithBodies(Take("cuts")!.AsArray()), ["source"] = Take("source") },
+            ["made"] = new JsonObject { ["dough"] = WatchedIngredients.InDough(Take("dough")!), ["cuts"] = WithBodies(Take("cuts")!.AsArray()), ["source"] = Take("source") },
             ["tools"] = new JsonObject { ["machine"] = Take("machine"), ["oven"] = Take("oven"), ["place"] = Take("place"), ["pot"] = Take("pot") },
             ["handling"] = new JsonObject
             {

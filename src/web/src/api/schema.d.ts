@@ -1888,6 +1888,8 @@ export interface components {
             /** @default false */
             late: boolean;
             allergens?: string[];
+            isHoney?: boolean;
+            growsInFat?: boolean;
             /** Format: double */
             heatCapacity?: number;
         };

@@ -230,6 +230,12 @@ function Editor({ item, allergens, close }: { item: Item | null; allergens: stri
           <Checkbox checked={i.chilled ?? false} onChange={(e) => put({ chilled: e.target.checked })}>
             kept in the fridge
           </Checkbox>
+          <Checkbox checked={i.isHoney ?? false} onChange={(e) => put({ isHoney: e.target.checked })}>
+            honey: not for babies
+          </Checkbox>
+          <Checkbox checked={i.growsInFat ?? false} onChange={(e) => put({ growsInFat: e.target.checked })}>
+            raw in fat it keeps few days
+          </Checkbox>
           <Checkbox checked={priced} onChange={(e) => setPriced(e.target.checked)}>
             price known
           </Checkbox>
