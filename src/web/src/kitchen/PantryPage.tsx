@@ -223,7 +223,7 @@ function Editor({ item, allergens, close }: { item: Item | null; allergens: stri
             options={allergens.map((a) => ({ value: a, label: a }))}
           />
         </Field>
-        <div className="choices">
+        <div className="choices" style={{ gridColumn: '1 / -1' }}>
           <Checkbox checked={i.perishable ?? false} onChange={(e) => put({ perishable: e.target.checked })}>
             spoils
           </Checkbox>
