@@ -10,6 +10,7 @@ public sealed partial class ProblemsSaid
     [Theory]
     [InlineData("room", "A kitchen of 45 °C? 5 °C to 40 °C can be reckoned with.", "A kitchen of 113 °F? 41 °F to 104 °F can be reckoned with.")]
     [InlineData("too-small", "9.5 g each is too small to shape; 10 g is the least.", "0.34 oz each is too small to shape; 0.35 oz is the least.")]
+    [InlineData("too-light", "No kitchen scale shows so little; 0.01 g is the least.", "No kitchen scale shows so little; 0.0004 oz is the least.")]
     [InlineData("unreadable:event", "Event 3: It is damaged at step.", "Event 3: It is damaged at step.")]
     [InlineData("out-of-range:fridge", "Up to 24 hours in the fridge.", "Up to 24 hours in the fridge.")]
     [InlineData("out-of-range:phase", "Each phase takes from 1 min to 1 h 30 min.", "Each phase takes from 1 min to 1 h 30 min.")]
@@ -21,6 +22,7 @@ public sealed partial class ProblemsSaid
         {
             "room" => [Temperature.FromCelsius(45), Temperature.FromCelsius(5), Temperature.FromCelsius(40)],
             "too-small" => [Mass.FromGrams(9.5), Mass.FromGrams(10)],
+            "too-light" => [Mass.FromGrams(.01)],
             "unreadable:event" => [3, new Problem("unreadable:damaged-at", "", "step")],
             "out-of-range:fridge" => [TimeSpan.FromHours(24)],
             "out-of-range:phase" => [TimeSpan.FromMinutes(1), TimeSpan.FromMinutes(90)],

@@ -47,9 +47,6 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
 {
     // Farther off than this the door was forgotten or the button was; it says nothing of the oven. Ours.
     private static readonly double Believable = Math.Log(1.8);
-    // From the end of a bake to saying that all is out. Bakers' usage.
-    private static readonly TimeSpan UnloadTakes = TimeSpan.FromMinutes(1);
-
     // Less than so much is no evidence.
     private const double Least = 1e-6;
 
@@ -89,7 +86,7 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
         foreach (var batch in spec.Batches.Where(b => !b.Bread.OnGriddle))
         {
             if (soFar.When(Milestone.In, batch.Index) is not { } load || soFar.When(Milestone.Out, batch.Index) is not { } unload) continue;
-            var took = unload - load - UnloadTakes;
+            var took = unload - load - Unload.Takes;
             if (took <= TimeSpan.Zero) continue;
             var off = Math.Log(took / spec.Window(batch.Bread, eaches[batch.Cut]).Likely);
             if (Math.Abs(off) <= Believable) yield return new(spec.OvenOf(batch.Bread).Id, off);

@@ -27,6 +27,9 @@ public sealed record LiquidTemperature(Temperature Liquid, bool IsLimited, Tempe
     /// <summary>A dough after kneading. Bakers' usage.</summary>
     public static Temperature UsualDough { get; } = Temperature.FromCelsius(27);
 
+    /// <summary>Doughs that can be wished for. Ours, wide of what bakers want.</summary>
+    public static Band<Temperature> Doughs { get; } = new(Temperature.FromCelsius(10), Temperature.FromCelsius(38));
+
     /// <summary>Liquid for yeast bloomed first. Bakers' usage.</summary>
     public static Band<Temperature> Bloom { get; } = new(Temperature.FromCelsius(38), Temperature.FromCelsius(43));
 

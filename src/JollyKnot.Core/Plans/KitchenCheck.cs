@@ -195,8 +195,8 @@ public static class KitchenCheck
         found.Between(kitchen.Altitude, Centimetres(0), Centimetres(600_000), "altitude");
     }
 
-    // More than this nobody pays for bread or a kilowatt-hour, in any money.
-    private const double Dearest = 1e6;
+    /// <summary>More than this nobody pays for bread, a pack or a kilowatt-hour, in any money. Ours.</summary>
+    public const double Dearest = 1e6;
 
     private static void CheckPrices(KitchenPrices? prices, ProblemList found)
     {

@@ -45,7 +45,6 @@ public sealed record RowLine(string Ingredient, Mass Mass);
 public static class LoadEndpoints
 {
     private static readonly Temperature Fridge = Temperature.FromCelsius(5);
-    private static readonly Band<Temperature> DoughHeats = new(Temperature.FromCelsius(10), Temperature.FromCelsius(38));
     private static readonly TimeSpan LongestDelay = TimeSpan.FromHours(24);
 
     /// <summary>Maps loading.</summary>
@@ -60,7 +59,7 @@ public static class LoadEndpoints
         if (machine is null) return Problems.Bad(request.Program is null ? new Problem("unknown:machine", "machineId") : new Problem("unknown:program", "program"));
         var room = request.Room ?? kitchen.RoomAt(clock.GetUtcNow());
         if (!Kitchen.Rooms.Holds(room)) return Problems.Bad(new Problem("room", "room", room, Kitchen.Rooms.From, Kitchen.Rooms.To));
-        if (request.Wanted is { } wanted && !DoughHeats.Holds(wanted)) return Problems.Bad(new Problem("out-of-range:between", "wanted", DoughHeats.From, DoughHeats.To));
+        if (request.Wanted is { } wanted && !LiquidTemperature.Doughs.Holds(wanted)) return Problems.Bad(new Problem("out-of-range:between", "wanted", LiquidTemperature.Doughs.From, LiquidTemperature.Doughs.To));
         if (request.DelayHours is { } delay && !(delay >= 0 && delay <= LongestDelay.TotalHours)) return Problems.Bad(new Problem("out-of-range:between", "delayHours", 0, LongestDelay.TotalHours));
 
         ImmutableArray<string> chilled = [.. dough.Rows.Where(r => !r.AtBeep && r.Ingredient.Chilled).Select(r => r.Ingredient.Name).Distinct()];

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Plans;
 using JollyKnot.Server.Guard;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -82,15 +83,12 @@ public static class PantryEndpoints
             PantryView.Of(await keeper.Change(p => p with { Learned = p.Learned.Remove(words) }))).WithName("forgetWord");
     }
 
-    // More than this nobody pays for a pack, in any money.
-    private const double Dearest = 1e6;
-
     private static async Task<Results<Ok<PantryView>, ProblemHttpResult>> Save(PantryIngredient item, PantryKeeper keeper)
     {
         var found = new ProblemList();
         found.Add(Ingredient.Check(item.Ingredient, "ingredient"));
         found.Over(item.Price?.Pack, Mass.Zero, LargestPack, "price.pack");
-        found.Between(item.Price?.Cost.Amount, 0, Dearest, "price.cost");
+        found.Between(item.Price?.Cost.Amount, 0, KitchenCheck.Dearest, "price.cost");
         if (found.Count > 0) return Problems.Bad(found.All);
         var pantry = await keeper.Get();
         if (pantry.Own.Length >= HouseholdPantry.MostOwn) return Problems.Bad(new Problem("too-many:own", "ingredient", HouseholdPantry.MostOwn));

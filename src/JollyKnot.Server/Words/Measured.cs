@@ -20,6 +20,7 @@ public sealed class Measured(HouseholdUnits units)
     private static readonly Length Exactly = Core.Measures.Length.FromMillimetres(100);
 
     // Under so much a household wants one digit more.
+    private static readonly Mass Tiny = Mass.FromGrams(.1);
     private static readonly Mass SmallGrams = Mass.FromGrams(10), SmallOunces = Mass.FromGrams(28);
 
     private string DegreeUnit => units.Temperature == TemperatureUnit.Celsius ? "°C" : "°F";
@@ -42,6 +43,7 @@ public sealed class Measured(HouseholdUnits units)
 
     private string MassValue(Mass mass)
     {
+        if (mass > Mass.Zero && mass < Tiny) return Digits(units.Mass == MassUnit.Grams ? mass.Grams : mass / Unit.Find("oz")!.Grams, "0.####");
         if (units.Mass == MassUnit.Ounces) return Digits(mass / Unit.Find("oz")!.Grams, mass < SmallOunces ? "0.##" : "0.#");
         return mass < SmallGrams ? Digits(mass.Grams, "0.#") : Whole(mass.Grams);
     }
