@@ -9,17 +9,25 @@ using JollyKnot.Server.Demo;
 
 if (args is ["days", var sizes, var count, var seconds, ..])
 {
-    Days.Run([.. sizes.Split(',').Select(int.Parse)], int.Parse(count), double.Parse(seconds, System.Globalization.CultureInfo.InvariantCulture), args.ElementAtOrDefault(4));
+    Days.Run(
+        [.. sizes.Split(',').Select(int.Parse)],
+        int.Parse(count),
+        double.Parse(seconds, System.Globalization.CultureInfo.InvariantCulture),
+        args.ElementAtOrDefault(4)
+    );
     return;
 }
 var now = new DateTimeOffset(2026, 11, 28, 8, 0, 0, TimeSpan.Zero);
-var spec = BakeDecision.Of(DemoWorld.Doughs[0].Dough, new("blue", "wall", "oven-light") { Cuts = [new("pan-roll", 16)] }, DemoWorld.Kitchen, now).Value;
+var spec = BakeDecision
+    .Of(DemoWorld.Doughs[0].Dough, new("blue", "wall", "oven-light") { Cuts = [new("pan-roll", 16)] }, DemoWorld.Kitchen, now)
+    .Value;
 var conditions = RiseConditions.Of(spec.Formula, Mass.FromGrams(57), spec.Room);
 LookTaken[] looks = [new(TimeSpan.FromMinutes(25), Seen.Third), new(TimeSpan.FromMinutes(35), Seen.Half)];
 
 double Median(Action run)
 {
-    for (var i = 0; i < 200; i++) run();
+    for (var i = 0; i < 200; i++)
+        run();
     var times = new double[501];
     for (var i = 0; i < times.Length; i++)
     {
@@ -31,10 +39,18 @@ double Median(Action run)
     return Math.Round(times[times.Length / 2], 4);
 }
 
-Console.WriteLine(JsonSerializer.Serialize(new
-{
-    proof = Median(() => Proof.Predict(conditions, Places.Counter, 1, [.. looks], TimeSpan.FromMinutes(24))),
-    handOver = Median(() => Proof.Predict(conditions, Places.Find("oven-light")!, 1, [.. looks], TimeSpan.FromMinutes(24))),
-    overnight = Median(() => Proof.Predict(conditions, Places.Counter, 1, [.. looks], TimeSpan.FromMinutes(24), cold: TimeSpan.FromHours(12))),
-    bake = Median(() => Layout.Of(spec, now)),
-}));
+Console.WriteLine(
+    JsonSerializer.Serialize(
+        new
+        {
+            proof = Median(() => Proof.Predict(conditions, Places.Counter, 1, [.. looks], TimeSpan.FromMinutes(24))),
+            handOver = Median(() =>
+                Proof.Predict(conditions, Places.Find("oven-light")!, 1, [.. looks], TimeSpan.FromMinutes(24))
+            ),
+            overnight = Median(() =>
+                Proof.Predict(conditions, Places.Counter, 1, [.. looks], TimeSpan.FromMinutes(24), cold: TimeSpan.FromHours(12))
+            ),
+            bake = Median(() => Layout.Of(spec, now)),
+        }
+    )
+);

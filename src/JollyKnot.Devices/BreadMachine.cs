@@ -28,15 +28,23 @@ public sealed class SimulatedMachine(TimeProvider time) : IBreadMachine
     /// <inheritdoc/>
     public MachineReading? Read()
     {
-        if (runs is not var (machine, started)) return null;
+        if (runs is not var (machine, started))
+            return null;
         var since = time.GetUtcNow() - started;
-        if (machine.PhaseAt(since) is not { } phase) return null;
+        if (machine.PhaseAt(since) is not { } phase)
+            return null;
         var end = TimeSpan.Zero;
         foreach (var p in machine.Phases)
         {
             end += p.Length;
-            if (since < end) break;
+            if (since < end)
+                break;
         }
-        return new(phase.Kind, end - since, phase.Kind is PhaseKind.Knead or PhaseKind.KnockBack, machine.Shows(started, time.GetUtcNow()));
+        return new(
+            phase.Kind,
+            end - since,
+            phase.Kind is PhaseKind.Knead or PhaseKind.KnockBack,
+            machine.Shows(started, time.GetUtcNow())
+        );
     }
 }

@@ -17,18 +17,23 @@ public interface IScale
     void Tare();
 }
 
-/// <summary>A stand-in that behaves like a kitchen scale: it overshoots, settles, drifts a little, rounds to a tenth of a gram and overloads.</summary>
+/// <summary>A stand-in that behaves like a kitchen scale: it overshoots, settles, drifts a little, rounds to a tenth of a gram
+/// and overloads.</summary>
 /// <param name="time">Its clock.</param>
 public sealed class SimulatedScale(TimeProvider time) : IScale
 {
     // A damped spring: rad/s and damping of a common load cell with its filter.
-    private const double Pace = 9, Damping = .62;
-    private const double DriftGrams = .35, DriftPeriod = 97;
+    private const double Pace = 9,
+        Damping = .62;
+    private const double DriftGrams = .35,
+        DriftPeriod = 97;
     private static readonly Mass Limit = Mass.FromGrams(5000);
     private static readonly TimeSpan Settling = TimeSpan.FromSeconds(1.3);
 
     private readonly Lock @lock = new();
-    private double load, shownBefore, tare;
+    private double load,
+        shownBefore,
+        tare;
     private DateTimeOffset changed = DateTimeOffset.MinValue;
 
     /// <summary>What really lies on it.</summary>
@@ -36,7 +41,8 @@ public sealed class SimulatedScale(TimeProvider time) : IScale
     {
         get
         {
-            lock (@lock) return Mass.FromGrams(load);
+            lock (@lock)
+                return Mass.FromGrams(load);
         }
     }
 
@@ -54,7 +60,8 @@ public sealed class SimulatedScale(TimeProvider time) : IScale
     /// <inheritdoc/>
     public void Tare()
     {
-        lock (@lock) tare = load;
+        lock (@lock)
+            tare = load;
     }
 
     /// <inheritdoc/>
@@ -63,8 +70,10 @@ public sealed class SimulatedScale(TimeProvider time) : IScale
         lock (@lock)
         {
             var now = time.GetUtcNow();
-            if (load > Limit.Grams) return new(null, false);
-            var drift = DriftGrams * Math.Sin(now.ToUnixTimeMilliseconds() / 1000d / DriftPeriod * 2 * Math.PI) * Math.Min(1, load / 100);
+            if (load > Limit.Grams)
+                return new(null, false);
+            var drift =
+                DriftGrams * Math.Sin(now.ToUnixTimeMilliseconds() / 1000d / DriftPeriod * 2 * Math.PI) * Math.Min(1, load / 100);
             return new(Mass.FromGrams(Math.Round(Spring(now) - tare + drift, 1)), now - changed >= Settling);
         }
     }
@@ -73,6 +82,9 @@ public sealed class SimulatedScale(TimeProvider time) : IScale
     {
         var seconds = changed == DateTimeOffset.MinValue ? 60 : Math.Min(60, (now - changed).TotalSeconds);
         var ring = Pace * Math.Sqrt(1 - Damping * Damping);
-        return load + (shownBefore - load) * Math.Exp(-Damping * Pace * seconds) * (Math.Cos(ring * seconds) + Damping / Math.Sqrt(1 - Damping * Damping) * Math.Sin(ring * seconds));
+        return load
+            + (shownBefore - load)
+                * Math.Exp(-Damping * Pace * seconds)
+                * (Math.Cos(ring * seconds) + Damping / Math.Sqrt(1 - Damping * Damping) * Math.Sin(ring * seconds));
     }
 }

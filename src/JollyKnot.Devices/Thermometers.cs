@@ -24,9 +24,16 @@ public sealed class SimulatedProbe(TimeProvider time) : IThermometer
     /// <inheritdoc/>
     public Temperature? Read()
     {
-        if (where is not { } w) return null;
+        if (where is not { } w)
+            return null;
         var inside = time.GetUtcNow() - w.Loaded;
-        return Temperature.FromCelsius(Math.Round(CoreHeat.At(w.Piece.Body, w.Piece.Air, w.Piece.Fan, inside, w.Boils).Celsius + Error * Math.Sin(inside.TotalMinutes), 1));
+        return Temperature.FromCelsius(
+            Math.Round(
+                CoreHeat.At(w.Piece.Body, w.Piece.Air, w.Piece.Fan, inside, w.Boils).Celsius
+                    + Error * Math.Sin(inside.TotalMinutes),
+                1
+            )
+        );
     }
 }
 
@@ -40,7 +47,8 @@ public sealed class SimulatedOven(TimeProvider time) : IThermometer
     public void Set((Oven Oven, Temperature Room, Temperature Heat, DateTimeOffset On, DateTimeOffset? Door)? to) => state = to;
 
     /// <inheritdoc/>
-    public Temperature? Read() => state is { } s ? OvenHeat.At(s.Oven, s.Room, s.Heat, time.GetUtcNow() - s.On, time.GetUtcNow() - s.Door) : null;
+    public Temperature? Read() =>
+        state is { } s ? OvenHeat.At(s.Oven, s.Room, s.Heat, time.GetUtcNow() - s.On, time.GetUtcNow() - s.Door) : null;
 }
 
 /// <summary>A stand-in room sensor: the room as it is set, half a degree warmer in the afternoon.</summary>
@@ -53,5 +61,8 @@ public sealed class SimulatedRoom(TimeProvider time) : IThermometer
     public Temperature Room { get; set; } = Temperature.FromCelsius(20);
 
     /// <inheritdoc/>
-    public Temperature? Read() => Temperature.FromCelsius(Math.Round(Room.Celsius + Daily * Math.Sin((time.GetUtcNow().TimeOfDay.TotalHours - 9) / 24 * 2 * Math.PI), 1));
+    public Temperature? Read() =>
+        Temperature.FromCelsius(
+            Math.Round(Room.Celsius + Daily * Math.Sin((time.GetUtcNow().TimeOfDay.TotalHours - 9) / 24 * 2 * Math.PI), 1)
+        );
 }

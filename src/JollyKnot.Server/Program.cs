@@ -25,10 +25,16 @@ using Scalar.AspNetCore;
 var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
 var settings = builder.Configuration;
 var demo = settings.GetValue("demo", false);
-var data = settings["data"] ?? Path.Combine(
-    Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.Create), demo ? "jolly-knot-demo" : "jolly-knot");
-var speed = double.TryParse(settings["speed"] ?? "1", CultureInfo.InvariantCulture, out var s) && s is > 0 and <= 3600 ? s
-    : throw new ArgumentException("--speed is a number over 0, at most 3600.");
+var data =
+    settings["data"]
+    ?? Path.Combine(
+        Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData, Environment.SpecialFolderOption.Create),
+        demo ? "jolly-knot-demo" : "jolly-knot"
+    );
+var speed =
+    double.TryParse(settings["speed"] ?? "1", CultureInfo.InvariantCulture, out var s) && s is > 0 and <= 3600
+        ? s
+        : throw new ArgumentException("--speed is a number over 0, at most 3600.");
 var port = settings.GetValue("port", 5210);
 const int largestBody = 1 << 20;
 
@@ -43,9 +49,12 @@ builder.Services.Configure<JsonOptions>(o => Json.Configure(o.SerializerOptions)
 builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
 builder.Services.AddOpenApi(Schemas.Describe);
 builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
-builder.Services.AddSignalR(o => o.MaximumReceiveMessageSize = 4096).AddJsonProtocol(o => Json.Configure(o.PayloadSerializerOptions));
+builder
+    .Services.AddSignalR(o => o.MaximumReceiveMessageSize = 4096)
+    .AddJsonProtocol(o => Json.Configure(o.PayloadSerializerOptions));
 JollyStore.AddTo(builder.Services, data);
 builder.Services.AddKeyedSingleton(HouseClock.Wall, TimeProvider.System);
+
 // The house clock is nobody else's: the web server's own timeouts stay real.
 builder.Services.AddSingleton(p => StartClock(p).GetAwaiter().GetResult());
 builder.Services.AddSingleton(p => new SimulatedScale(p.GetRequiredService<HouseClock>()));
@@ -53,7 +62,10 @@ builder.Services.AddSingleton(p => new SimulatedProbe(p.GetRequiredService<House
 builder.Services.AddSingleton(p => new SimulatedOven(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new SimulatedRoom(p.GetRequiredService<HouseClock>()));
 builder.Services.AddSingleton(p => new SimulatedMachine(p.GetRequiredService<HouseClock>()));
-builder.Services.AddSingleton(p => new FedScale(p.GetRequiredService<SimulatedScale>(), p.GetRequiredKeyedService<TimeProvider>(HouseClock.Wall)));
+builder.Services.AddSingleton(p => new FedScale(
+    p.GetRequiredService<SimulatedScale>(),
+    p.GetRequiredKeyedService<TimeProvider>(HouseClock.Wall)
+));
 builder.Services.AddSingleton<IScale>(p => p.GetRequiredService<FedScale>());
 builder.Services.AddSingleton<HouseNetwork>();
 builder.Services.AddSingleton<KitchenKeeper>();
@@ -63,6 +75,7 @@ builder.Services.AddSingleton<Planner>();
 builder.Services.AddSingleton<DayMemory>();
 builder.Services.AddSingleton<DayBoard>();
 builder.Services.AddSingleton<DoseMemories>();
+
 // Writing the API's document at build starts nothing and touches no store.
 builder.Services.AddSingleton<ScaleFeed>();
 var describing = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
@@ -79,12 +92,19 @@ app.UseDoor(app.Services.GetRequiredService<HouseNetwork>());
 app.UseApiVersion();
 app.UseResponseCompression();
 app.UseDefaultFiles();
-app.UseStaticFiles(new StaticFileOptions
-{
-    // Built files carry their content in their name; the page itself does not.
-    OnPrepareResponse = file => file.Context.Response.Headers.CacheControl =
-        file.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
-});
+app.UseStaticFiles(
+    new StaticFileOptions
+    {
+        // Built files carry their content in their name; the page itself does not.
+        OnPrepareResponse = file =>
+            file.Context.Response.Headers.CacheControl = file.Context.Request.Path.StartsWithSegments(
+                "/assets",
+                StringComparison.Ordinal
+            )
+                ? "public, max-age=31536000, immutable"
+                : "no-cache",
+    }
+);
 app.MapOpenApi("/openapi/{documentName}.json");
 app.MapScalarApiReference("/docs/api");
 app.MapToday();
@@ -120,7 +140,8 @@ if (!describing)
     await app.Services.GetRequiredService<HouseNetwork>().Start();
     await app.Services.GetRequiredService<KitchenKeeper>().Get();
     await app.Services.GetRequiredService<BakeBook>().CloseOld(app.Services.GetRequiredService<HouseClock>().GetUtcNow());
-    if (demo) await DemoSeed.Run(app.Services);
+    if (demo)
+        await DemoSeed.Run(app.Services);
     _ = app.Services.GetRequiredService<DayBoard>().Warm();
 }
 app.Run();

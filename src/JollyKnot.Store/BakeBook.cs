@@ -47,6 +47,7 @@ public sealed class BakeBook : IDisposable
     private readonly SetAside aside;
     private readonly Closer close;
     private readonly SemaphoreSlim writing = new(1);
+
     // One process owns the file, so what was read stays true until this writes.
     private readonly ConcurrentDictionary<Guid, StoredBake> read = new();
     private readonly ConcurrentDictionary<Guid, PastBake> past = new();
@@ -64,7 +65,8 @@ public sealed class BakeBook : IDisposable
     /// <summary>A bake, or null; null too when it cannot be read, which <see cref="SetAside"/> says.</summary>
     public async Task<StoredBake?> Find(Guid id)
     {
-        if (read.TryGetValue(id, out var known)) return known;
+        if (read.TryGetValue(id, out var known))
+            return known;
         await using var db = await dbs.CreateDbContextAsync();
         return await Load(db, id);
     }
@@ -74,8 +76,16 @@ public sealed class BakeBook : IDisposable
     {
         await using var db = await dbs.CreateDbContextAsync();
         var bakes = new List<StoredBake>();
-        foreach (var id in await db.Bakes.AsNoTracking().Where(b => b.ClosedAt == null).OrderBy(b => b.CreatedAt).Select(b => b.Id).ToListAsync())
-            if (await Load(db, id) is { } bake) bakes.Add(bake);
+        foreach (
+            var id in await db
+                .Bakes.AsNoTracking()
+                .Where(b => b.ClosedAt == null)
+                .OrderBy(b => b.CreatedAt)
+                .Select(b => b.Id)
+                .ToListAsync()
+        )
+            if (await Load(db, id) is { } bake)
+                bakes.Add(bake);
         return bakes;
     }
 
@@ -84,11 +94,17 @@ public sealed class BakeBook : IDisposable
     public async Task<IReadOnlyList<PastBake>> Closed(int most)
     {
         await using var db = await dbs.CreateDbContextAsync();
-        var closed = await db.Bakes.AsNoTracking().Where(b => b.ClosedAt != null && b.Closed != null)
-            .OrderByDescending(b => b.ClosedAt).Take(most).Select(b => new { b.Id, b.Closed }).ToListAsync();
+        var closed = await db
+            .Bakes.AsNoTracking()
+            .Where(b => b.ClosedAt != null && b.Closed != null)
+            .OrderByDescending(b => b.ClosedAt)
+            .Take(most)
+            .Select(b => new { b.Id, b.Closed })
+            .ToListAsync();
         var bakes = new List<PastBake>(closed.Count);
         foreach (var row in closed)
-            if (past.TryGetValue(row.Id, out var known) || AsPast(row.Id, row.Closed!, out known)) bakes.Add(known!);
+            if (past.TryGetValue(row.Id, out var known) || AsPast(row.Id, row.Closed!, out known))
+                bakes.Add(known!);
         return bakes;
     }
 
@@ -96,7 +112,8 @@ public sealed class BakeBook : IDisposable
     {
         var kept = Kinds.Closed.Read(document);
         bake = kept.Has(out var closed) ? past.GetOrAdd(id, new PastBake(id, closed)) : null;
-        if (bake is null) aside.Add(new(Kinds.Closed.Name, $"{id}", "a bake that is over", kept.Problems[0]));
+        if (bake is null)
+            aside.Add(new(Kinds.Closed.Name, $"{id}", "a bake that is over", kept.Problems[0]));
         return bake is not null;
     }
 
@@ -109,7 +126,8 @@ public sealed class BakeBook : IDisposable
         var count = 0;
         foreach (var row in await db.Bakes.Where(b => b.ClosedAt != null && b.Closed == null).ToListAsync())
         {
-            if (await Load(db, row.Id) is not { } bake) continue;
+            if (await Load(db, row.Id) is not { } bake)
+                continue;
             var closed = close(BakeState.Of(bake.Plan, bake.Log, now));
             row.Closed = Kinds.Closed.Write(closed);
             read[row.Id] = bake with { Closed = closed };
@@ -123,21 +141,25 @@ public sealed class BakeBook : IDisposable
     public async Task<DateTimeOffset?> LastTold()
     {
         await using var db = await dbs.CreateDbContextAsync();
-        return await db.Events.MaxAsync(e => (DateTime?)e.ToldAt) is { } at ? new(DateTime.SpecifyKind(at, DateTimeKind.Utc)) : null;
+        return await db.Events.MaxAsync(e => (DateTime?)e.ToldAt) is { } at
+            ? new(DateTime.SpecifyKind(at, DateTimeKind.Utc))
+            : null;
     }
 
     /// <summary>Keeps a new bake. Keeping it again changes nothing.</summary>
     /// <param name="id">Made by whoever laid it out.</param>
     /// <param name="plan">Its plan.</param>
     /// <param name="now">The time now.</param>
-    /// <param name="log">What happened in it already, for a bake that comes from elsewhere; all of it is kept, or nothing.</param>
+    /// <param name="log">What happened in it already, for a bake that comes from elsewhere; all of it is kept, or
+    /// nothing.</param>
     /// <exception cref="ArgumentException">The bake would not take an event of the log.</exception>
     public async Task<StoredBake> Add(Guid id, BakePlan plan, DateTimeOffset now, BakeLog? log = null)
     {
         var told = new BakeLog([]);
         foreach (var entry in log?.Entries ?? [])
         {
-            if (BakeRules.Refuses(BakeState.Of(plan, told, entry.At), entry.Event) is { } problem) throw new ArgumentException($"Event {entry.Position}: {problem.Code}", nameof(log));
+            if (BakeRules.Refuses(BakeState.Of(plan, told, entry.At), entry.Event) is { } problem)
+                throw new ArgumentException($"Event {entry.Position}: {problem.Code}", nameof(log));
             told = new(told.Entries.Add(entry));
         }
         // A bake that comes with its end is as it was then.
@@ -146,23 +168,28 @@ public sealed class BakeBook : IDisposable
         try
         {
             await using var db = await dbs.CreateDbContextAsync();
-            if (await Load(db, id) is { } there) return there;
-            db.Bakes.Add(new()
-            {
-                Id = id,
-                Document = Kinds.Plan.Write(plan),
-                CreatedAt = now.UtcDateTime,
-                ClosedAt = over?.SoFar.Now.UtcDateTime,
-                Closed = over is null ? null : Kinds.Closed.Write(close(over)),
-            });
-            db.Events.AddRange(told.Entries.Select(e => new EventRow
-            {
-                Id = Guid.NewGuid(),
-                BakeId = id,
-                Position = e.Position,
-                ToldAt = e.At.UtcDateTime,
-                Document = Kinds.Event.Write(e.Event),
-            }));
+            if (await Load(db, id) is { } there)
+                return there;
+            db.Bakes.Add(
+                new()
+                {
+                    Id = id,
+                    Document = Kinds.Plan.Write(plan),
+                    CreatedAt = now.UtcDateTime,
+                    ClosedAt = over?.SoFar.Now.UtcDateTime,
+                    Closed = over is null ? null : Kinds.Closed.Write(close(over)),
+                }
+            );
+            db.Events.AddRange(
+                told.Entries.Select(e => new EventRow
+                {
+                    Id = Guid.NewGuid(),
+                    BakeId = id,
+                    Position = e.Position,
+                    ToldAt = e.At.UtcDateTime,
+                    Document = Kinds.Event.Write(e.Event),
+                })
+            );
             await db.SaveChangesAsync();
         }
         finally
@@ -181,7 +208,8 @@ public sealed class BakeBook : IDisposable
         try
         {
             await using var db = await dbs.CreateDbContextAsync();
-            if (await Load(db, id) is not { } stored || BakeState.Of(stored.Plan, stored.Log, now).Status != BakeStatus.Planned) return false;
+            if (await Load(db, id) is not { } stored || BakeState.Of(stored.Plan, stored.Log, now).Status != BakeStatus.Planned)
+                return false;
             (await db.Bakes.SingleAsync(b => b.Id == id)).Document = Kinds.Plan.Write(plan);
             await db.SaveChangesAsync();
             read[id] = stored with { Plan = plan };
@@ -207,19 +235,32 @@ public sealed class BakeBook : IDisposable
         {
             await using var db = await dbs.CreateDbContextAsync();
             if (await db.Events.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id) is { } before)
-                return before.BakeId == bake ? new Told.Kept(before.Position, true)
+                return before.BakeId == bake
+                    ? new Told.Kept(before.Position, true)
                     : new Told.Refused(new Problem("id-used", "id"));
-            if (await Load(db, bake) is not { } stored) return new Told.Unknown();
-            if (stored.Log.Position != basedOn) return new Told.Conflict(stored.Log.Position);
+            if (await Load(db, bake) is not { } stored)
+                return new Told.Unknown();
+            if (stored.Log.Position != basedOn)
+                return new Told.Conflict(stored.Log.Position);
 
             var dated = told with { At = told.At ?? now };
             var state = BakeState.Of(stored.Plan, stored.Log, now);
-            if (BakeRules.Refuses(state, dated) is { } problem) return new Told.Refused(problem);
+            if (BakeRules.Refuses(state, dated) is { } problem)
+                return new Told.Refused(problem);
             dated = dated.Composed();
             var log = new BakeLog(stored.Log.Entries.Add(new(basedOn + 1, dated)));
             var after = BakeState.Of(stored.Plan, log, now);
             var closed = after.IsOver ? close(after) : null;
-            db.Events.Add(new() { Id = id, BakeId = bake, Position = basedOn + 1, ToldAt = now.UtcDateTime, Document = Kinds.Event.Write(dated) });
+            db.Events.Add(
+                new()
+                {
+                    Id = id,
+                    BakeId = bake,
+                    Position = basedOn + 1,
+                    ToldAt = now.UtcDateTime,
+                    Document = Kinds.Event.Write(dated),
+                }
+            );
             var row = await db.Bakes.SingleAsync(b => b.Id == bake);
             row.ClosedAt = after.IsOver ? row.ClosedAt ?? dated.At?.UtcDateTime : null;
             row.Closed = closed is null ? null : Kinds.Closed.Write(closed);
@@ -235,7 +276,8 @@ public sealed class BakeBook : IDisposable
         return new Told.Kept(basedOn + 1, false);
     }
 
-    /// <summary>An event as a page of an older version tells it, brought up to this one. One of this version stays as it is.</summary>
+    /// <summary>An event as a page of an older version tells it, brought up to this one. One of this version stays as it
+    /// is.</summary>
     /// <param name="told">The event.</param>
     /// <param name="version">The version it is of.</param>
     /// <param name="bake">The bake it is told to.</param>
@@ -243,7 +285,11 @@ public sealed class BakeBook : IDisposable
     {
         ArgumentNullException.ThrowIfNull(bake);
         var spec = new Lazy<JsonNode>(() => JsonSerializer.SerializeToNode(bake.Plan.Spec, Json.Documents)!);
-        return Kinds.Event.BroughtUp(told, version, (from, document) => from == 1 ? WeighInNames.InEvent(document, WeighInNames.Of(spec.Value)) : document);
+        return Kinds.Event.BroughtUp(
+            told,
+            version,
+            (from, document) => from == 1 ? WeighInNames.InEvent(document, WeighInNames.Of(spec.Value)) : document
+        );
     }
 
     /// <inheritdoc/>
@@ -251,12 +297,15 @@ public sealed class BakeBook : IDisposable
 
     private async Task<StoredBake?> Load(JollyDb db, Guid id)
     {
-        if (read.TryGetValue(id, out var known)) return known;
-        if (await db.Bakes.AsNoTracking().FirstOrDefaultAsync(b => b.Id == id) is not { } row) return null;
+        if (read.TryGetValue(id, out var known))
+            return known;
+        if (await db.Bakes.AsNoTracking().FirstOrDefaultAsync(b => b.Id == id) is not { } row)
+            return null;
         var events = await db.Events.AsNoTracking().Where(e => e.BakeId == id).OrderBy(e => e.Position).ToListAsync();
         var made = Read(row, events);
         // A read that raced a write must not overwrite what the write put there.
-        if (made.Has(out var bake)) return read.GetOrAdd(id, bake);
+        if (made.Has(out var bake))
+            return read.GetOrAdd(id, bake);
         aside.Add(new(Kinds.Plan.Name, $"{id}", TitleOf(row.Document), made.Problems[0]));
         return null;
     }
@@ -265,19 +314,28 @@ public sealed class BakeBook : IDisposable
     private static Outcome<StoredBake> Read(BakeRow row, List<EventRow> events)
     {
         var kept = Kinds.Plan.Read(row.Document);
-        if (!kept.Has(out var plan)) return kept.Problems;
+        if (!kept.Has(out var plan))
+            return kept.Problems;
         var names = new Lazy<IReadOnlyList<string>>(() => WeighInNames.Of(Envelope.Open(row.Document).Document["spec"]!));
         var entries = ImmutableArray.CreateBuilder<Entry>(events.Count);
         foreach (var told in events)
         {
-            var heard = Kinds.Event.Read(told.Document, (from, document) => from == 1 ? WeighInNames.InEvent(document, names.Value) : document);
-            if (!heard.Has(out var @event)) return new Problem("unreadable:event", "", told.Position, heard.Problems[0]);
+            var heard = Kinds.Event.Read(
+                told.Document,
+                (from, document) => from == 1 ? WeighInNames.InEvent(document, names.Value) : document
+            );
+            if (!heard.Has(out var @event))
+                return new Problem("unreadable:event", "", told.Position, heard.Problems[0]);
             entries.Add(new(told.Position, @event));
         }
         var log = new BakeLog(entries.ToImmutable());
-        var closed = row.Closed is null ? null : Kinds.Closed.Read(row.Closed) is var page && page.Has(out var was) ? was : null;
+        var closed =
+            row.Closed is null ? null
+            : Kinds.Closed.Read(row.Closed) is var page && page.Has(out var was) ? was
+            : null;
         var created = new DateTimeOffset(DateTime.SpecifyKind(row.CreatedAt, DateTimeKind.Utc));
-        return CanBeShown(plan, log, created) ? new StoredBake(row.Id, created, plan, log, closed)
+        return CanBeShown(plan, log, created)
+            ? new StoredBake(row.Id, created, plan, log, closed)
             : new Problem("unreadable:rules", "");
     }
 
@@ -288,7 +346,15 @@ public sealed class BakeBook : IDisposable
         {
             return BakeState.Of(plan, log, log.Entries.IsEmpty ? at : log.Entries[^1].At).Timetable.Slots.Length > 0;
         }
-        catch (Exception odd) when (odd is ArgumentException or InvalidOperationException or NullReferenceException or OverflowException or KeyNotFoundException or IndexOutOfRangeException)
+        catch (Exception odd)
+            when (odd
+                    is ArgumentException
+                        or InvalidOperationException
+                        or NullReferenceException
+                        or OverflowException
+                        or KeyNotFoundException
+                        or IndexOutOfRangeException
+            )
         {
             return false;
         }

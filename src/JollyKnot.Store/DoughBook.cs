@@ -21,6 +21,7 @@ public sealed class DoughBook : IDisposable
 {
     private readonly IDbContextFactory<JollyDb> dbs;
     private readonly SetAside aside;
+
     // Two screens may keep the same dough at once; versions are counted one at a time.
     private readonly SemaphoreSlim writing = new(1);
 
@@ -39,7 +40,8 @@ public sealed class DoughBook : IDisposable
         ArgumentNullException.ThrowIfNull(search);
         await using var db = await dbs.CreateDbContextAsync();
         var found = db.Doughs.AsNoTracking().Where(d => d.DeletedAt == null);
-        foreach (var word in Composed.Folded(search).Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(8)) found = found.Where(d => d.Words.Contains(word));
+        foreach (var word in Composed.Folded(search).Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(8))
+            found = found.Where(d => d.Words.Contains(word));
         var rows = await found.OrderBy(d => d.Words).ThenBy(d => d.Id).Skip(skip).Take(take).ToListAsync();
         return new([.. rows.Select(Read).OfType<StoredDough>()], await found.CountAsync());
     }
@@ -48,10 +50,21 @@ public sealed class DoughBook : IDisposable
     public async Task<IReadOnlyList<(Guid Id, string Name)>> Names()
     {
         await using var db = await dbs.CreateDbContextAsync();
-        return [.. (await db.Doughs.AsNoTracking().Where(d => d.DeletedAt == null).OrderBy(d => d.Words).Select(d => new { d.Id, d.Name }).ToListAsync()).Select(d => (d.Id, d.Name))];
+        return
+        [
+            .. (
+                await db
+                    .Doughs.AsNoTracking()
+                    .Where(d => d.DeletedAt == null)
+                    .OrderBy(d => d.Words)
+                    .Select(d => new { d.Id, d.Name })
+                    .ToListAsync()
+            ).Select(d => (d.Id, d.Name)),
+        ];
     }
 
-    /// <summary>A dough, also one that was put away; null when there never was one, or when it cannot be read, which <see cref="SetAside"/> says.</summary>
+    /// <summary>A dough, also one that was put away; null when there never was one, or when it cannot be read, which <see
+    /// cref="SetAside"/> says.</summary>
     public async Task<StoredDough?> Find(Guid id)
     {
         await using var db = await dbs.CreateDbContextAsync();
@@ -62,11 +75,16 @@ public sealed class DoughBook : IDisposable
     public async Task<IReadOnlyList<StoredDough>> Versions(Guid id)
     {
         await using var db = await dbs.CreateDbContextAsync();
-        return [.. (await db.DoughVersions.AsNoTracking().Where(v => v.DoughId == id).OrderByDescending(v => v.Version).ToListAsync())
-            .Select(v => Read(v.DoughId, v.Version, v.Document, v.SavedAt, $"version {v.Version} of a dough")).OfType<StoredDough>()];
+        return
+        [
+            .. (await db.DoughVersions.AsNoTracking().Where(v => v.DoughId == id).OrderByDescending(v => v.Version).ToListAsync())
+                .Select(v => Read(v.DoughId, v.Version, v.Document, v.SavedAt, $"version {v.Version} of a dough"))
+                .OfType<StoredDough>(),
+        ];
     }
 
-    /// <summary>Keeps a dough: new under an id nobody used, else as that dough's next version. Saving what is already there changes nothing.</summary>
+    /// <summary>Keeps a dough: new under an id nobody used, else as that dough's next version. Saving what is already there
+    /// changes nothing.</summary>
     public async Task<StoredDough> Save(Guid id, Dough dough, DateTimeOffset now)
     {
         ArgumentNullException.ThrowIfNull(dough);
@@ -86,28 +104,57 @@ public sealed class DoughBook : IDisposable
         await using var db = await dbs.CreateDbContextAsync();
         var text = Kinds.Dough.Write(dough);
         var row = await db.Doughs.FindAsync(id);
-        if (row is not null && Kinds.Dough.Read(row.Document) is var kept && kept.Has(out var same) && Kinds.Dough.Write(same) == text)
+        if (
+            row is not null
+            && Kinds.Dough.Read(row.Document) is var kept
+            && kept.Has(out var same)
+            && Kinds.Dough.Write(same) == text
+        )
         {
             row.DeletedAt = null;
             await db.SaveChangesAsync();
             return Read(row)!;
         }
-        if (row is null) db.Doughs.Add(row = new() { Id = id, Name = dough.Name, Document = text });
-        (row.Name, row.Document, row.Version, row.UpdatedAt, row.DeletedAt) = (dough.Name, text, row.Version + 1, now.UtcDateTime, null);
+        if (row is null)
+            db.Doughs.Add(
+                row = new()
+                {
+                    Id = id,
+                    Name = dough.Name,
+                    Document = text,
+                }
+            );
+        (row.Name, row.Document, row.Version, row.UpdatedAt, row.DeletedAt) = (
+            dough.Name,
+            text,
+            row.Version + 1,
+            now.UtcDateTime,
+            null
+        );
         row.Words = WordsOf(dough);
-        db.DoughVersions.Add(new() { DoughId = id, Version = row.Version, Document = text, SavedAt = now.UtcDateTime });
+        db.DoughVersions.Add(
+            new()
+            {
+                DoughId = id,
+                Version = row.Version,
+                Document = text,
+                SavedAt = now.UtcDateTime,
+            }
+        );
         await db.SaveChangesAsync();
         return Read(row)!;
     }
 
     /// <summary>Name and ingredients, folded: what a search looks through.</summary>
-    internal static string WordsOf(Dough dough) => Composed.Folded(string.Join(' ', dough.Everything.Select(r => r.Ingredient.Name).Prepend(dough.Name).Distinct()));
+    internal static string WordsOf(Dough dough) =>
+        Composed.Folded(string.Join(' ', dough.Everything.Select(r => r.Ingredient.Name).Prepend(dough.Name).Distinct()));
 
     /// <summary>Puts a dough away, or takes it out again. False when there is none.</summary>
     public async Task<bool> PutAway(Guid id, bool away, DateTimeOffset now)
     {
         await using var db = await dbs.CreateDbContextAsync();
-        if (await db.Doughs.FindAsync(id) is not { } row) return false;
+        if (await db.Doughs.FindAsync(id) is not { } row)
+            return false;
         row.DeletedAt = away ? now.UtcDateTime : null;
         await db.SaveChangesAsync();
         return true;
@@ -121,7 +168,8 @@ public sealed class DoughBook : IDisposable
     private StoredDough? Read(Guid id, int version, string document, DateTime at, string name)
     {
         var kept = Kinds.Dough.Read(document);
-        if (kept.Has(out var dough)) return new(id, version, dough, new(DateTime.SpecifyKind(at, DateTimeKind.Utc)));
+        if (kept.Has(out var dough))
+            return new(id, version, dough, new(DateTime.SpecifyKind(at, DateTimeKind.Utc)));
         aside.Add(new(Kinds.Dough.Name, $"{id} {version}", name, kept.Problems[0]));
         return null;
     }

@@ -10,6 +10,7 @@ internal sealed class DoughRow
     public required string Name { get; set; }
     public int Version { get; set; }
     public required string Document { get; set; }
+
     // Name and ingredients, folded: what a search looks through, and in whose order they stand.
     public string Words { get; set; } = "";
     public DateTime UpdatedAt { get; set; }
@@ -30,6 +31,7 @@ internal sealed class BakeRow
     public required string Document { get; set; }
     public DateTime CreatedAt { get; set; }
     public DateTime? ClosedAt { get; set; }
+
     // The bake as it was when it closed; null while it is open.
     public string? Closed { get; set; }
 }
@@ -61,7 +63,12 @@ internal sealed class JollyDb(DbContextOptions<JollyDb> options) : DbContext(opt
     {
         model.Entity<DoughRow>().HasIndex(d => d.Name);
         model.Entity<DoughVersionRow>().HasKey(v => new { v.DoughId, v.Version });
-        model.Entity<DoughVersionRow>().HasOne<DoughRow>().WithMany().HasForeignKey(v => v.DoughId).OnDelete(DeleteBehavior.Restrict);
+        model
+            .Entity<DoughVersionRow>()
+            .HasOne<DoughRow>()
+            .WithMany()
+            .HasForeignKey(v => v.DoughId)
+            .OnDelete(DeleteBehavior.Restrict);
         model.Entity<BakeRow>().HasIndex(b => b.ClosedAt);
         model.Entity<EventRow>().HasIndex(e => new { e.BakeId, e.Position }).IsUnique();
         model.Entity<EventRow>().HasOne<BakeRow>().WithMany().HasForeignKey(e => e.BakeId).OnDelete(DeleteBehavior.Restrict);
@@ -72,5 +79,6 @@ internal sealed class JollyDb(DbContextOptions<JollyDb> options) : DbContext(opt
 // Used only when a migration is written.
 internal sealed class DesignTime : IDesignTimeDbContextFactory<JollyDb>
 {
-    public JollyDb CreateDbContext(string[] args) => new(new DbContextOptionsBuilder<JollyDb>().UseSqlite("Data Source=design.db").Options);
+    public JollyDb CreateDbContext(string[] args) =>
+        new(new DbContextOptionsBuilder<JollyDb>().UseSqlite("Data Source=design.db").Options);
 }

@@ -18,24 +18,43 @@ public sealed class JollyStore
     public static void AddTo(IServiceCollection services, string folder)
     {
         Directory.CreateDirectory(folder);
-        var connection = new SqliteConnectionStringBuilder { DataSource = Path.Combine(folder, "jolly-knot.db"), ForeignKeys = true };
+        var connection = new SqliteConnectionStringBuilder
+        {
+            DataSource = Path.Combine(folder, "jolly-knot.db"),
+            ForeignKeys = true,
+        };
         services.AddDbContextFactory<JollyDb>(o => o.UseSqlite(connection.ToString()));
         services.AddSingleton(s => new JollyStore(s.GetRequiredService<IDbContextFactory<JollyDb>>()));
         services.AddSingleton<SetAside>();
-        services.AddSingleton(s => new DoughBook(s.GetRequiredService<IDbContextFactory<JollyDb>>(), s.GetRequiredService<SetAside>()));
-        services.AddSingleton(s => new BakeBook(s.GetRequiredService<IDbContextFactory<JollyDb>>(), s.GetRequiredService<SetAside>(), s.GetService<Closer>()));
-        services.AddSingleton(s => new Settings(s.GetRequiredService<IDbContextFactory<JollyDb>>(), s.GetRequiredService<SetAside>()));
+        services.AddSingleton(s => new DoughBook(
+            s.GetRequiredService<IDbContextFactory<JollyDb>>(),
+            s.GetRequiredService<SetAside>()
+        ));
+        services.AddSingleton(s => new BakeBook(
+            s.GetRequiredService<IDbContextFactory<JollyDb>>(),
+            s.GetRequiredService<SetAside>(),
+            s.GetService<Closer>()
+        ));
+        services.AddSingleton(s => new Settings(
+            s.GetRequiredService<IDbContextFactory<JollyDb>>(),
+            s.GetRequiredService<SetAside>()
+        ));
     }
 
-    /// <summary>Brings the file up to this version. Write-ahead logging stays on from then; each commit reaches the disk.</summary>
+    /// <summary>Brings the file up to this version. Write-ahead logging stays on from then; each commit reaches the
+    /// disk.</summary>
     /// <exception cref="NotOurBookException">A newer version wrote the file. It is left as it is.</exception>
     public async Task Open()
     {
         await using var db = await dbs.CreateDbContextAsync();
         var (known, applied) = (db.Database.GetMigrations().ToList(), await Applied(db));
         if (applied.Except(known).FirstOrDefault() is { } newer)
-            throw new NotOurBookException($"This book was written by a newer Jolly Knot ({newer}). Start that one, or put back a copy made before. Nothing was changed.");
-        if (known.Except(applied).Any()) await db.Database.MigrateAsync();
+            throw new NotOurBookException(
+                $"This book was written by a newer Jolly Knot ({newer}). Start that one, or put back a copy made before. "
+                    + "Nothing was changed."
+            );
+        if (known.Except(applied).Any())
+            await db.Database.MigrateAsync();
         await Ask(db, "PRAGMA journal_mode=WAL");
         await FoldWords(db);
     }
@@ -45,9 +64,11 @@ public sealed class JollyStore
 
     private static async Task FoldWords(JollyDb db)
     {
-        if ((await Ask(db, "PRAGMA user_version"))[0] == $"{Folding}") return;
+        if ((await Ask(db, "PRAGMA user_version"))[0] == $"{Folding}")
+            return;
         foreach (var row in await db.Doughs.ToListAsync())
-            if (Kinds.Dough.Read(row.Document).Has(out var dough)) row.Words = DoughBook.WordsOf(dough);
+            if (Kinds.Dough.Read(row.Document).Has(out var dough))
+                row.Words = DoughBook.WordsOf(dough);
         await db.SaveChangesAsync();
         await Ask(db, $"PRAGMA user_version={Folding}");
     }
@@ -69,7 +90,8 @@ public sealed class JollyStore
 #pragma warning restore CA2100
         await using var reader = await command.ExecuteReaderAsync();
         var found = new List<string>();
-        while (await reader.ReadAsync()) found.Add(reader.GetValue(0).ToString() ?? "");
+        while (await reader.ReadAsync())
+            found.Add(reader.GetValue(0).ToString() ?? "");
         return found;
     }
 
@@ -92,9 +114,15 @@ public sealed class JollyStore
     public async Task<string> Held(ImmutableArray<string> except)
     {
         await using var db = await dbs.CreateDbContextAsync();
-        var things = await Ask(db, """
-            SELECT Id FROM Bakes UNION ALL SELECT Id FROM Events UNION ALL SELECT Id || Version || ifnull(DeletedAt, '') FROM Doughs ORDER BY 1
-            """);
+        var things = await Ask(
+            db,
+            """
+            SELECT Id FROM Bakes
+            UNION ALL SELECT Id FROM Events
+            UNION ALL SELECT Id || Version || ifnull(DeletedAt, '') FROM Doughs
+            ORDER BY 1
+            """
+        );
         var settings = await Ask(db, "SELECT Key || ' ' || Document FROM Settings ORDER BY 1");
         var all = things.Concat(settings.Where(s => !except.Contains(s.Split(' ')[0])));
         return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n', all))));

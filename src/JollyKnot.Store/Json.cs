@@ -9,10 +9,13 @@ namespace JollyKnot.Store;
 public static class Json
 {
     /// <summary>For documents in the database: what a record is made of and nothing that is reckoned from it.</summary>
-    public static JsonSerializerOptions Documents { get; } = Configure(new(JsonSerializerDefaults.Web)
-    {
-        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { LeaveOutWhatIsReckoned } },
-    });
+    public static JsonSerializerOptions Documents { get; } =
+        Configure(
+            new(JsonSerializerDefaults.Web)
+            {
+                TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { LeaveOutWhatIsReckoned } },
+            }
+        );
 
     /// <summary>The rules both share: enums by name, time in seconds, nothing missing that is needed.</summary>
     public static JsonSerializerOptions Configure(JsonSerializerOptions options)
@@ -29,8 +32,10 @@ public static class Json
 
     private static void LeaveOutWhatIsReckoned(JsonTypeInfo type)
     {
-        if (type.Kind != JsonTypeInfoKind.Object) return;
+        if (type.Kind != JsonTypeInfoKind.Object)
+            return;
         for (var i = type.Properties.Count - 1; i >= 0; i--)
-            if (type.Properties[i] is { Set: null, AssociatedParameter: null }) type.Properties.RemoveAt(i);
+            if (type.Properties[i] is { Set: null, AssociatedParameter: null })
+                type.Properties.RemoveAt(i);
     }
 }

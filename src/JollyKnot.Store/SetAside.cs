@@ -17,7 +17,8 @@ public sealed class SetAside
     private readonly ConcurrentDictionary<(string Kind, string Id), Unread> met = new();
 
     /// <summary>All of it, in order of kind and name.</summary>
-    public ImmutableArray<Unread> All => [.. met.Values.OrderBy(u => u.Kind, StringComparer.Ordinal).ThenBy(u => u.Name, StringComparer.Ordinal)];
+    public ImmutableArray<Unread> All =>
+        [.. met.Values.OrderBy(u => u.Kind, StringComparer.Ordinal).ThenBy(u => u.Name, StringComparer.Ordinal)];
 
     internal void Add(Unread unread) => met[(unread.Kind, unread.Id)] = unread;
 

@@ -51,9 +51,14 @@ internal sealed class Story
 
     /// <summary>With the dough divided and set to proof at this minute.</summary>
     public static Story Proofing(BakeSpec spec, double minute) =>
-        Started(spec).At(minute).Tell(new DoughTakenOut("take-out", DoughFeel.Right)).Tell(new DoughWeighed("weigh-dough", Grams(900))).Done("divide", "shape", "start-proof");
+        Started(spec)
+            .At(minute)
+            .Tell(new DoughTakenOut("take-out", DoughFeel.Right))
+            .Tell(new DoughWeighed("weigh-dough", Grams(900)))
+            .Done("divide", "shape", "start-proof");
 
     public Slot Slot(string step) => State.Timetable[step].ShouldNotBeNull($"no step {step}");
+
     public double Minute(string step) => (Slot(step).Start - Morning).TotalMinutes;
 }
 
@@ -70,17 +75,42 @@ public sealed class BakeStory
         while (story.State.Now is { } slot && walked.Count < 60)
         {
             walked.Add(slot.Step.Id.ToString());
-            if (slot.Start > story.Now) story.After((slot.Start - story.Now).TotalMinutes);
-            story.Tell(slot.Step.Ending switch
-            {
-                Ending.Parts => new PartWeighed(story.State.Station.Next!.Number, Grams(450)),
-                _ => slot.Step.Rule.Usual(slot.Step),
-            });
+            if (slot.Start > story.Now)
+                story.After((slot.Start - story.Now).TotalMinutes);
+            story.Tell(
+                slot.Step.Ending switch
+                {
+                    Ending.Parts => new PartWeighed(story.State.Station.Next!.Number, Grams(450)),
+                    _ => slot.Step.Rule.Usual(slot.Step),
+                }
+            );
         }
         walked.ShouldBe([
-            "paddle", "weigh-in-2", "weigh-in-4", "weigh-in-3", "weigh-in-5", "weigh-in-1", "weigh-in-6", "weigh-in-7", "start-cycle",
-            "paddle-turns", "check-1",
-            "take-out", "weigh-dough", "divide", "divide", "shape", "start-proof", "oven-on", "look-1", "brush", "load", "turn", "first-look", "unload", "review",
+            "paddle",
+            "weigh-in-2",
+            "weigh-in-4",
+            "weigh-in-3",
+            "weigh-in-5",
+            "weigh-in-1",
+            "weigh-in-6",
+            "weigh-in-7",
+            "start-cycle",
+            "paddle-turns",
+            "check-1",
+            "take-out",
+            "weigh-dough",
+            "divide",
+            "divide",
+            "shape",
+            "start-proof",
+            "oven-on",
+            "look-1",
+            "brush",
+            "load",
+            "turn",
+            "first-look",
+            "unload",
+            "review",
         ]);
         story.State.Status.ShouldBe(BakeStatus.Finished);
         story.State.Calling.ShouldBeEmpty();
@@ -89,7 +119,8 @@ public sealed class BakeStory
     [Fact]
     public void Liquids_go_first_or_last_as_the_machine_wants_and_yeast_stays_dry()
     {
-        Spec(SoftRolls, "pan-roll").Pan.Steps.Select(p => p.Row.Ingredient.Name)
+        Spec(SoftRolls, "pan-roll")
+            .Pan.Steps.Select(p => p.Row.Ingredient.Name)
             .ShouldBe(["whole milk", "egg", "butter", "sugar", "strong white flour", "fine salt", "instant yeast"]);
         var dry = Spec(SoftRolls, "pan-roll").In(White);
         dry.Pan.Steps.Select(p => p.Row.Ingredient.Name)
@@ -152,7 +183,9 @@ public sealed class BakeStory
     [Fact]
     public void Already_running_since_moves_everything()
     {
-        var story = new Story(Spec(SoftRolls, "pan-roll")).At(30).Tell(new StepDone("start-cycle") { At = Morning.AddMinutes(10) });
+        var story = new Story(Spec(SoftRolls, "pan-roll"))
+            .At(30)
+            .Tell(new StepDone("start-cycle") { At = Morning.AddMinutes(10) });
         story.Minute("take-out").ShouldBe(102);
     }
 
@@ -252,11 +285,15 @@ public sealed class BakeStory
     [Fact]
     public void Strands_are_weighed_by_loaf_and_the_dough_weighed_sets_them()
     {
-        var story = Story.Started(Spec(PlaitDough, "plait-3", pieces: 2)).At(95).Tell(new DoughWeighed("weigh-dough", Grams(833)));
+        var story = Story
+            .Started(Spec(PlaitDough, "plait-3", pieces: 2))
+            .At(95)
+            .Tell(new DoughWeighed("weigh-dough", Grams(833)));
         story.State.Station.Pieces.Select(p => p.Target).ShouldBe([139, 139, 139, 139, 139, 138]);
         story.Tell(new PartWeighed(1, Grams(150)));
         story.State.Station.Pieces.Skip(1).Select(p => p.Target).ShouldBe([134, 133, 139, 139, 138]);
-        foreach (var n in Enumerable.Range(2, 5)) story.Tell(new PartWeighed(n, Grams(137)));
+        foreach (var n in Enumerable.Range(2, 5))
+            story.Tell(new PartWeighed(n, Grams(137)));
         story.Beat.ShouldBe("shape");
         // Weighing one again does not open the dividing again.
         story.Tell(new PartWeighed(1, Grams(139))).Beat.ShouldBe("shape");
@@ -265,9 +302,15 @@ public sealed class BakeStory
     [Fact]
     public void A_weigh_in_keeps_its_name_whatever_the_order()
     {
-        Dictionary<string, string> Names(Machine machine) => Chain.Of(Spec(SoftRolls, "pan-roll").In(machine), SoFar.Nothing(Morning)).Steps
-            .Where(s => s.Kind.Name == "weigh-in-#").ToDictionary(s => s.Id.ToString(), s => s.About!.Thing!);
-        var (liquidsFirst, dryFirst) = (Names(Blue with { LoadOrder = LoadOrder.LiquidsFirst }), Names(Blue with { LoadOrder = LoadOrder.DryFirst }));
+        Dictionary<string, string> Names(Machine machine) =>
+            Chain
+                .Of(Spec(SoftRolls, "pan-roll").In(machine), SoFar.Nothing(Morning))
+                .Steps.Where(s => s.Kind.Name == "weigh-in-#")
+                .ToDictionary(s => s.Id.ToString(), s => s.About!.Thing!);
+        var (liquidsFirst, dryFirst) = (
+            Names(Blue with { LoadOrder = LoadOrder.LiquidsFirst }),
+            Names(Blue with { LoadOrder = LoadOrder.DryFirst })
+        );
         liquidsFirst.Keys.ShouldNotBe(dryFirst.Keys);
         liquidsFirst.ShouldBe(dryFirst, ignoreOrder: true);
         liquidsFirst["weigh-in-2"].ShouldBe("whole milk");
@@ -284,9 +327,14 @@ public sealed class BakeStory
         Steps(spec with { Rules = 2 }, nothing).ShouldContain("brush");
         var taken = Chain.Of(spec with { Rules = 1 }, nothing with { RulesTaken = 2 }, Since);
         taken.Steps.Select(s => s.Id).ShouldContain("brush");
-        new BakeLog([new(1, new RulesTaken(2) { At = Morning }), new(2, new Undone(1) { At = Morning })]).SoFar(spec, Morning).RulesTaken.ShouldBeNull();
+        new BakeLog([new(1, new RulesTaken(2) { At = Morning }), new(2, new Undone(1) { At = Morning })])
+            .SoFar(spec, Morning)
+            .RulesTaken.ShouldBeNull();
         // What came after it waits for what came before it.
-        Chain.Of(spec with { Rules = 1 }, nothing, Since).Steps.Single(s => s.Id == "load").After.ShouldContain(l => l.Step == "proof");
+        Chain
+            .Of(spec with { Rules = 1 }, nothing, Since)
+            .Steps.Single(s => s.Id == "load")
+            .After.ShouldContain(l => l.Step == "proof");
         taken.Steps.Single(s => s.Id == "load").After.ShouldContain(l => l.Step == "brush");
 
         var story = new Story(spec);
@@ -294,7 +342,8 @@ public sealed class BakeStory
         BakeRules.Refuses(story.State, new RulesTaken(RuleBook.Version) { At = story.Now })!.Field.ShouldBe("rules");
         BakeRules.Refuses(story.State, new RulesTaken(RuleBook.Version + 1) { At = story.Now })!.Field.ShouldBe("rules");
 
-        static IEnumerable<string> Steps(BakeSpec spec, SoFar soFar) => Chain.Of(spec, soFar, Since).Steps.Select(s => s.Id.ToString());
+        static IEnumerable<string> Steps(BakeSpec spec, SoFar soFar) =>
+            Chain.Of(spec, soFar, Since).Steps.Select(s => s.Id.ToString());
     }
 
     [Fact]

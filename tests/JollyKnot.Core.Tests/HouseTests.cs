@@ -8,8 +8,22 @@ public sealed partial class HouseTests
 {
     private static readonly string[] Rooms =
     [
-        "Measures", "Pantry", "Doughs", "Machines", "Dividing", "Shaping", "Proofing", "Baking", "Finishing",
-        "Plans", "Steps", "Scheduling", "Days", "Bakes", "Strands", "Learning",
+        "Measures",
+        "Pantry",
+        "Doughs",
+        "Machines",
+        "Dividing",
+        "Shaping",
+        "Proofing",
+        "Baking",
+        "Finishing",
+        "Plans",
+        "Steps",
+        "Scheduling",
+        "Days",
+        "Bakes",
+        "Strands",
+        "Learning",
     ];
 
     private static readonly string Root = FindRoot();
@@ -17,13 +31,17 @@ public sealed partial class HouseTests
     [Fact]
     public void A_room_of_Core_uses_only_rooms_before_it()
     {
-        var wrong = Sources("src/JollyKnot.Core").SelectMany(file =>
-        {
-            var room = Array.IndexOf(Rooms, Path.GetFileName(Path.GetDirectoryName(file)));
-            room.ShouldBeGreaterThanOrEqualTo(0, $"{file} lies in no room of Core");
-            return RoomUsed().Matches(File.ReadAllText(file)).Select(m => m.Groups[1].Value)
-                .Where(used => Array.IndexOf(Rooms, used) > room).Select(used => $"{file} uses {used}");
-        });
+        var wrong = Sources("src/JollyKnot.Core")
+            .SelectMany(file =>
+            {
+                var room = Array.IndexOf(Rooms, Path.GetFileName(Path.GetDirectoryName(file)));
+                room.ShouldBeGreaterThanOrEqualTo(0, $"{file} lies in no room of Core");
+                return RoomUsed()
+                    .Matches(File.ReadAllText(file))
+                    .Select(m => m.Groups[1].Value)
+                    .Where(used => Array.IndexOf(Rooms, used) > room)
+                    .Select(used => $"{file} uses {used}");
+            });
         wrong.ShouldBeEmpty();
     }
 
@@ -31,37 +49,59 @@ public sealed partial class HouseTests
     public void Core_is_pure()
     {
         Sources("src/JollyKnot.Core").Where(f => Impure().IsMatch(File.ReadAllText(f))).ShouldBeEmpty();
-        Assembly.Load("JollyKnot.Core").GetReferencedAssemblies().Select(a => a.Name!)
-            .ShouldAllBe(name => name.StartsWith("System.", StringComparison.Ordinal) || name == "Superpower" || name == "Google.OrTools");
+        Assembly
+            .Load("JollyKnot.Core")
+            .GetReferencedAssemblies()
+            .Select(a => a.Name!)
+            .ShouldAllBe(name =>
+                name.StartsWith("System.", StringComparison.Ordinal) || name == "Superpower" || name == "Google.OrTools"
+            );
         // The solver's types stay where days are laid out.
-        Sources("src/JollyKnot.Core").Where(f => File.ReadAllText(f).Contains("Google.OrTools", StringComparison.Ordinal)).Select(f => Path.GetFileName(f)!).Order().ShouldBe(["DayAim.cs", "DayModel.cs"]);
+        Sources("src/JollyKnot.Core")
+            .Where(f => File.ReadAllText(f).Contains("Google.OrTools", StringComparison.Ordinal))
+            .Select(f => Path.GetFileName(f)!)
+            .Order()
+            .ShouldBe(["DayAim.cs", "DayModel.cs"]);
     }
 
     [Theory]
-    [InlineData("Core", ""), InlineData("Store", "Core"), InlineData("Devices", "Core"), InlineData("Server", "Core Store Devices")]
+    [
+        InlineData("Core", ""),
+        InlineData("Store", "Core"),
+        InlineData("Devices", "Core"),
+        InlineData("Server", "Core Store Devices")
+    ]
     public void Projects_point_one_way(string project, string allowed) =>
-        ProjectUsed().Matches(File.ReadAllText(Path.Combine(Root, $"src/JollyKnot.{project}/JollyKnot.{project}.csproj")))
-            .Select(m => m.Groups[1].Value).ShouldBeSubsetOf(allowed.Split(' ', StringSplitOptions.RemoveEmptyEntries));
+        ProjectUsed()
+            .Matches(File.ReadAllText(Path.Combine(Root, $"src/JollyKnot.{project}/JollyKnot.{project}.csproj")))
+            .Select(m => m.Groups[1].Value)
+            .ShouldBeSubsetOf(allowed.Split(' ', StringSplitOptions.RemoveEmptyEntries));
 
     [Fact]
     public void Every_file_of_the_core_opens_with_what_it_is_for() =>
-        Sources("src/JollyKnot.Core").Where(f => !File.ReadLines(f).First().StartsWith("// ", StringComparison.Ordinal)).ShouldBeEmpty();
+        Sources("src/JollyKnot.Core")
+            .Where(f => !File.ReadLines(f).First().StartsWith("// ", StringComparison.Ordinal))
+            .ShouldBeEmpty();
 
     private static IEnumerable<string> Sources(string folder) =>
-        Directory.EnumerateFiles(Path.Combine(Root, folder), "*.cs", SearchOption.AllDirectories)
+        Directory
+            .EnumerateFiles(Path.Combine(Root, folder), "*.cs", SearchOption.AllDirectories)
             .Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && !f.Contains("/bin/", StringComparison.Ordinal));
 
     private static string FindRoot()
     {
         var folder = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(folder, "JollyKnot.slnx"))) folder = Path.GetDirectoryName(folder)!;
+        while (!File.Exists(Path.Combine(folder, "JollyKnot.slnx")))
+            folder = Path.GetDirectoryName(folder)!;
         return folder;
     }
 
     [GeneratedRegex(@"(?:using (?:static )?|[^.\w])JollyKnot\.Core\.(\w+)")]
     private static partial Regex RoomUsed();
 
-    [GeneratedRegex(@"DateTime(Offset)?\.(Utc)?Now|TimeProvider|Random\.Shared|new Random\(|Console\.|File\.|HttpClient|Environment\.")]
+    [GeneratedRegex(
+        @"DateTime(Offset)?\.(Utc)?Now|TimeProvider|Random\.Shared|new Random\(|Console\.|File\.|HttpClient|Environment\."
+    )]
     private static partial Regex Impure();
 
     [GeneratedRegex(@"ProjectReference Include=""[^""]*JollyKnot\.(\w+)\.csproj")]

@@ -15,39 +15,47 @@ namespace JollyKnot.Core.Tests;
 /// <summary>A kitchen: what it may be, and what follows from it.</summary>
 public sealed class KitchenRules
 {
-    private static readonly Tin Loaf = new("l", "Loaf", TinShape.Loaf, Length.FromMillimetres(210), Length.FromMillimetres(110), Length.FromMillimetres(70));
+    private static readonly Tin Loaf = new(
+        "l",
+        "Loaf",
+        TinShape.Loaf,
+        Length.FromMillimetres(210),
+        Length.FromMillimetres(110),
+        Length.FromMillimetres(70)
+    );
 
-    public static TheoryData<string, Func<Kitchen, Kitchen>> Wrong => new()
-    {
-        { "name", k => k with { Name = "" } },
-        { "room", k => k with { Room = Celsius(60) } },
-        { "seasons.summer", k => k with { Seasons = new(Celsius(19), Celsius(20), Celsius(55), Celsius(20)) } },
-        { "ovens", k => k with { Ovens = [] } },
-        { "ovens[0].dial", k => k with { Ovens = [k.Ovens[0] with { Dial = new(Celsius(200), Celsius(100)) }] } },
-        { "ovens[0].degreesPerMinute", k => k with { Ovens = [k.Ovens[0] with { DegreesPerMinute = double.NaN }] } },
-        { "ovens[0].racks", k => k with { Ovens = [k.Ovens[0] with { Racks = 0 }] } },
-        { "machines[1].id", k => k with { Machines = [Blue, Blue] } },
-        { "machines[0].id", k => k with { Machines = [Blue with { Id = "hand" }] } },
-        { "machines[0].byHand", k => k with { Machines = [Machine.Hands with { Id = "other" }] } },
-        { "machines[0].flourLimit", k => k with { Machines = [Blue with { FlourLimit = Grams(1) }] } },
-        { "machines[0].doughLimit", k => k with { Machines = [Blue with { DoughLimit = Grams(600) }] } },
-        { "machines[0].phases", k => k with { Machines = [Blue with { Phases = [new(PhaseKind.Rise, Minutes(60))] }] } },
-        { "machines[0].beep", k => k with { Machines = [Blue with { Beep = Minutes(-3) }] } },
-        { "machines[0].otherPrograms", k => k with { Machines = [Blue with { OtherPrograms = [new("14", Blue.Phases)] }] } },
-        { "machines[0].otherPrograms[0].phases", k => k with { Machines = [Blue with { OtherPrograms = [new("15", [])] }] } },
-        { "tins[0].depth", k => k with { Tins = [Loaf with { Depth = null }] } },
-        { "tins[0].hollowVolume", k => k with { Tins = [Loaf with { Shape = TinShape.Hollows }] } },
-        { "vessels[0].empty", k => k with { Vessels = [new("b", "Bowl", Grams(0))] } },
-        { "pot.litres", k => k with { Pot = k.Pot with { Litres = 0 } } },
-        { "scaleStep", k => k with { ScaleStep = Grams(0) } },
-        { "hob", k => k with { Hob = Power.FromWatts(5) } },
-        { "gone", k => k with { Gone = [new(Morning, Morning.AddDays(61))] } },
-        { "ovens[0].wide", k => k with { Ovens = [k.Ovens[0] with { Wide = Length.FromMillimetres(40) }] } },
-        { "ovens[0].deep", k => k with { Ovens = [k.Ovens[0] with { Deep = Length.FromMillimetres(3000) }] } },
-        { "altitude", k => k with { Altitude = Length.FromMillimetres(9e6) } },
-        { "prices.shop", k => k with { Prices = new(Money.Zero, [new("moon cake", Money.Of(1))]) } },
-        { "prices.perKilowattHour", k => k with { Prices = new(Money.Of(-1), []) } },
-    };
+    public static TheoryData<string, Func<Kitchen, Kitchen>> Wrong =>
+        new()
+        {
+            { "name", k => k with { Name = "" } },
+            { "room", k => k with { Room = Celsius(60) } },
+            { "seasons.summer", k => k with { Seasons = new(Celsius(19), Celsius(20), Celsius(55), Celsius(20)) } },
+            { "ovens", k => k with { Ovens = [] } },
+            { "ovens[0].dial", k => k with { Ovens = [k.Ovens[0] with { Dial = new(Celsius(200), Celsius(100)) }] } },
+            { "ovens[0].degreesPerMinute", k => k with { Ovens = [k.Ovens[0] with { DegreesPerMinute = double.NaN }] } },
+            { "ovens[0].racks", k => k with { Ovens = [k.Ovens[0] with { Racks = 0 }] } },
+            { "machines[1].id", k => k with { Machines = [Blue, Blue] } },
+            { "machines[0].id", k => k with { Machines = [Blue with { Id = "hand" }] } },
+            { "machines[0].byHand", k => k with { Machines = [Machine.Hands with { Id = "other" }] } },
+            { "machines[0].flourLimit", k => k with { Machines = [Blue with { FlourLimit = Grams(1) }] } },
+            { "machines[0].doughLimit", k => k with { Machines = [Blue with { DoughLimit = Grams(600) }] } },
+            { "machines[0].phases", k => k with { Machines = [Blue with { Phases = [new(PhaseKind.Rise, Minutes(60))] }] } },
+            { "machines[0].beep", k => k with { Machines = [Blue with { Beep = Minutes(-3) }] } },
+            { "machines[0].otherPrograms", k => k with { Machines = [Blue with { OtherPrograms = [new("14", Blue.Phases)] }] } },
+            { "machines[0].otherPrograms[0].phases", k => k with { Machines = [Blue with { OtherPrograms = [new("15", [])] }] } },
+            { "tins[0].depth", k => k with { Tins = [Loaf with { Depth = null }] } },
+            { "tins[0].hollowVolume", k => k with { Tins = [Loaf with { Shape = TinShape.Hollows }] } },
+            { "vessels[0].empty", k => k with { Vessels = [new("b", "Bowl", Grams(0))] } },
+            { "pot.litres", k => k with { Pot = k.Pot with { Litres = 0 } } },
+            { "scaleStep", k => k with { ScaleStep = Grams(0) } },
+            { "hob", k => k with { Hob = Power.FromWatts(5) } },
+            { "gone", k => k with { Gone = [new(Morning, Morning.AddDays(61))] } },
+            { "ovens[0].wide", k => k with { Ovens = [k.Ovens[0] with { Wide = Length.FromMillimetres(40) }] } },
+            { "ovens[0].deep", k => k with { Ovens = [k.Ovens[0] with { Deep = Length.FromMillimetres(3000) }] } },
+            { "altitude", k => k with { Altitude = Length.FromMillimetres(9e6) } },
+            { "prices.shop", k => k with { Prices = new(Money.Zero, [new("moon cake", Money.Of(1))]) } },
+            { "prices.perKilowattHour", k => k with { Prices = new(Money.Of(-1), []) } },
+        };
 
     [Theory, MemberData(nameof(Wrong))]
     public void What_cannot_be_is_told_at_its_field(string field, Func<Kitchen, Kitchen> spoil)
@@ -59,61 +67,127 @@ public sealed class KitchenRules
     [Fact]
     public void Rooms_follow_the_year_and_water_boils_cooler_up_high()
     {
-        var kitchen = DemoFormulas.Kitchen with { Seasons = new(Celsius(18), Celsius(20), Celsius(27), Celsius(21)), Altitude = Length.FromMillimetres(1_500_000) };
-        (kitchen.RoomAt(Morning).Celsius, kitchen.RoomAt(Morning.AddMonths(9)).Celsius, kitchen.RoomAt(Morning.AddMonths(1)).Celsius).ShouldBe((21, 27, 18));
+        var kitchen = DemoFormulas.Kitchen with
+        {
+            Seasons = new(Celsius(18), Celsius(20), Celsius(27), Celsius(21)),
+            Altitude = Length.FromMillimetres(1_500_000),
+        };
+        (
+            kitchen.RoomAt(Morning).Celsius,
+            kitchen.RoomAt(Morning.AddMonths(9)).Celsius,
+            kitchen.RoomAt(Morning.AddMonths(1)).Celsius
+        ).ShouldBe((21, 27, 18));
         DemoFormulas.Kitchen.RoomAt(Morning).Celsius.ShouldBe(19);
         kitchen.Boils.Celsius.ShouldBe(95, 1e-9);
         // Up there the pot is sooner at the boil; a stronger hob is sooner still.
-        kitchen.Pot.ToBoil(Celsius(19), Pot.UsualHob, kitchen.Boils).ShouldBeLessThan(kitchen.Pot.ToBoil(Celsius(19), Pot.UsualHob, Celsius(100)));
-        var spec = BakeDecision.Of(Pretzels, Choice(null, "counter", new CutChoice("pretzel")), kitchen with { Hob = Power.FromWatts(3600) }, Morning).Value;
+        kitchen
+            .Pot.ToBoil(Celsius(19), Pot.UsualHob, kitchen.Boils)
+            .ShouldBeLessThan(kitchen.Pot.ToBoil(Celsius(19), Pot.UsualHob, Celsius(100)));
+        var spec = BakeDecision
+            .Of(
+                Pretzels,
+                Choice(null, "counter", new CutChoice("pretzel")),
+                kitchen with
+                {
+                    Hob = Power.FromWatts(3600),
+                },
+                Morning
+            )
+            .Value;
         var chain = Chain.Of(spec, SoFar.Nothing(Morning));
-        chain.Steps.Single(s => s.Id == "pot-heats").Length.ShouldBe(kitchen.Pot.ToBoil(spec.Room, Power.FromWatts(3600), kitchen.Boils));
+        chain
+            .Steps.Single(s => s.Id == "pot-heats")
+            .Length.ShouldBe(kitchen.Pot.ToBoil(spec.Room, Power.FromWatts(3600), kitchen.Boils));
     }
 
     [Fact]
     public void An_errand_to_the_end_of_time_is_no_longer_than_bread_is_planned()
     {
-        var away = (DemoFormulas.Kitchen with { Gone = [new(Morning.AddHours(1), DateTimeOffset.MaxValue)] }).Closed(Morning, TimeZoneInfo.Utc);
+        var away = (DemoFormulas.Kitchen with { Gone = [new(Morning.AddHours(1), DateTimeOffset.MaxValue)] }).Closed(
+            Morning,
+            TimeZoneInfo.Utc
+        );
         away.Hands.Single().ShouldBe(new TimeBand(Morning.AddHours(1), Morning.AddDays(15)));
-        (DemoFormulas.Kitchen with { Gone = [new(Morning.AddDays(20), Morning.AddDays(21))] }).Closed(Morning, TimeZoneInfo.Utc).Hands.ShouldBeEmpty();
+        (DemoFormulas.Kitchen with { Gone = [new(Morning.AddDays(20), Morning.AddDays(21))] })
+            .Closed(Morning, TimeZoneInfo.Utc)
+            .Hands.ShouldBeEmpty();
     }
 
     [Fact]
     public void A_machine_is_set_to_any_of_its_programs_and_back()
     {
-        var quick = new DoughProgram("quick", [new(PhaseKind.Knead, Minutes(15)), new(PhaseKind.Rise, Minutes(30))], Pulled: true);
+        var quick = new DoughProgram(
+            "quick",
+            [new(PhaseKind.Knead, Minutes(15)), new(PhaseKind.Rise, Minutes(30))],
+            Pulled: true
+        );
         var machine = Blue with { OtherPrograms = [quick] };
         var set = machine.SetTo("quick").ShouldNotBeNull();
         (set.CycleLength, set.KneadStart, set.Pulled, set.Beep).ShouldBe((Minutes(45), TimeSpan.Zero, true, null));
         set.SetTo("14")!.CycleLength.ShouldBe(Blue.CycleLength);
         machine.SetTo("unheard of").ShouldBeNull();
-        BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")) with { Program = "none" }, DemoFormulas.Kitchen, Morning).Problems.Single().Field.ShouldBe("program");
+        BakeDecision
+            .Of(
+                SoftRolls,
+                Choice(null, "counter", new CutChoice("pan-roll")) with
+                {
+                    Program = "none",
+                },
+                DemoFormulas.Kitchen,
+                Morning
+            )
+            .Problems.Single()
+            .Field.ShouldBe("program");
     }
 
     [Fact]
     public void A_fan_wants_the_dial_lower_for_the_same_minutes()
     {
         var kitchen = DemoFormulas.Kitchen with { Ovens = [DemoFormulas.Kitchen.Ovens[0] with { Fan = true }] };
-        var (still, fan) = (Spec(SoftRolls, "pan-roll"), BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")), kitchen, Morning).Value);
+        var (still, fan) = (
+            Spec(SoftRolls, "pan-roll"),
+            BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")), kitchen, Morning).Value
+        );
         (still.Batches[0].Bread.Heat.Celsius, fan.Batches[0].Bread.Heat.Celsius).ShouldBe((190, 175));
-        Chain.Of(fan, SoFar.Nothing(Morning)).Batches[0].Window.ShouldBe(Chain.Of(still, SoFar.Nothing(Morning)).Batches[0].Window);
+        Chain
+            .Of(fan, SoFar.Nothing(Morning))
+            .Batches[0]
+            .Window.ShouldBe(Chain.Of(still, SoFar.Nothing(Morning)).Batches[0].Window);
         // A dial that ends early is not asked for more.
-        var small = kitchen with { Ovens = [kitchen.Ovens[0] with { Fan = false, Dial = new(Celsius(90), Celsius(180)) }] };
-        BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")), small, Morning).Value.Batches[0].Bread.Heat.Celsius.ShouldBe(180);
+        var small = kitchen with
+        {
+            Ovens = [kitchen.Ovens[0] with { Fan = false, Dial = new(Celsius(90), Celsius(180)) }],
+        };
+        BakeDecision
+            .Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll")), small, Morning)
+            .Value.Batches[0]
+            .Bread.Heat.Celsius.ShouldBe(180);
     }
 
     [Fact]
     public void Late_flours_wait_longer_between_doses()
     {
         DoughCheck.WaitFor(SoftRolls).ShouldBe(Minutes(3));
-        DoughCheck.WaitFor(Make("Brown", ("strong white flour", 300), ("wholemeal flour", 200), ("water", 330))).ShouldBe(Minutes(6));
+        DoughCheck
+            .WaitFor(Make("Brown", ("strong white flour", 300), ("wholemeal flour", 200), ("water", 330)))
+            .ShouldBe(Minutes(6));
     }
 
     [Fact]
     public void Cautions_of_parts_and_bloom_stand_at_their_step()
     {
-        var dough = Dough.Create(new("Garlic knots", [new("flour", Grams(500)), new("water", Grams(300)), new("instant yeast", Grams(5))],
-            [new(PartKind.Butter, "garlic butter", [new("butter", Grams(40)), new("garlic", Grams(8))]), new(PartKind.Filling, "cheese", [new("hard cheese", Grams(80)), new("honey", Grams(5))])])).Value;
+        var dough = Dough
+            .Create(
+                new(
+                    "Garlic knots",
+                    [new("flour", Grams(500)), new("water", Grams(300)), new("instant yeast", Grams(5))],
+                    [
+                        new(PartKind.Butter, "garlic butter", [new("butter", Grams(40)), new("garlic", Grams(8))]),
+                        new(PartKind.Filling, "cheese", [new("hard cheese", Grams(80)), new("honey", Grams(5))]),
+                    ]
+                )
+            )
+            .Value;
         var spec = Spec(dough, "knot").Loaded(new(Bloom: true));
         var cautions = Cautions.Of(Chain.Of(spec, SoFar.Nothing(Morning))).Select(c => (c.Caution, c.Step)).ToList();
         cautions.ShouldContain((Caution.Garlic, "part-1"));
@@ -138,30 +212,64 @@ public sealed class KitchenRules
     [Fact]
     public void Spots_in_the_pan_keep_yeast_from_salt()
     {
-        PanLoad.Of(SoftRolls, Blue).Steps.ToDictionary(s => s.Row.Ingredient.Role, s => s.Spot).ShouldSatisfyAllConditions(
-            s => s[Role.Yeast].ShouldBe(Spot.Dimple), s => s[Role.Sugar].ShouldBe(Spot.FirstCorner), s => s[Role.Salt].ShouldBe(Spot.SecondCorner), s => s[Role.Liquid].ShouldBe(Spot.Everywhere));
-        PanLoad.Of(SoftRolls, White).Steps[0].ShouldSatisfyAllConditions(s => s.Spot.ShouldBe(Spot.Bottom), s => s.Row.Ingredient.Role.ShouldBe(Role.Yeast));
+        PanLoad
+            .Of(SoftRolls, Blue)
+            .Steps.ToDictionary(s => s.Row.Ingredient.Role, s => s.Spot)
+            .ShouldSatisfyAllConditions(
+                s => s[Role.Yeast].ShouldBe(Spot.Dimple),
+                s => s[Role.Sugar].ShouldBe(Spot.FirstCorner),
+                s => s[Role.Salt].ShouldBe(Spot.SecondCorner),
+                s => s[Role.Liquid].ShouldBe(Spot.Everywhere)
+            );
+        PanLoad
+            .Of(SoftRolls, White)
+            .Steps[0]
+            .ShouldSatisfyAllConditions(s => s.Spot.ShouldBe(Spot.Bottom), s => s.Row.Ingredient.Role.ShouldBe(Role.Yeast));
         var bloomed = PanLoad.Of(SoftRolls, Blue, new(Bloom: true));
-        (bloomed.BloomIn!.Value.Grams, bloomed.Steps[0].Row.Ingredient.Role, bloomed.Steps[0].Spot).ShouldBe((60, Role.Yeast, Spot.Everywhere));
+        (bloomed.BloomIn!.Value.Grams, bloomed.Steps[0].Row.Ingredient.Role, bloomed.Steps[0].Spot).ShouldBe(
+            (60, Role.Yeast, Spot.Everywhere)
+        );
         PanLoad.Of(SoftRolls, Blue).HeldBack.ShouldBeNull();
     }
 
     [Fact]
     public void A_microwave_warms_and_boiling_water_is_mixed_only_into_water()
     {
-        LiquidTemperature At(Dough dough, ImmutableArray<string> cold) => LiquidTemperature.Of(dough, White, new(Celsius(19), Celsius(5), cold), Power.FromWatts(800), Celsius(100))!;
+        LiquidTemperature At(Dough dough, ImmutableArray<string> cold) =>
+            LiquidTemperature.Of(dough, White, new(Celsius(19), Celsius(5), cold), Power.FromWatts(800), Celsius(100))!;
         // Milk from the fridge: 300 g by 22 °C at 600 W that reach it.
         var milk = At(SoftRolls, ["whole milk"]);
         milk.MicrowaveTime.TotalSeconds.ShouldBe(300 * 3.9 * (milk.Liquid.Celsius - 5) / 600, 1e-6);
         milk.Boiling.ShouldBeNull();
         var water = At(Pretzels, []);
         water.Boiling!.Value.Grams.ShouldBe(285 * (water.Liquid.Celsius - 19) / 81, 1e-6);
-        LiquidTemperature.Of(Make("Dry", ("flour", 500), ("egg", 100)), White, new(Celsius(19), Celsius(5), []), Power.FromWatts(800), Celsius(100)).ShouldBeNull();
+        LiquidTemperature
+            .Of(
+                Make("Dry", ("flour", 500), ("egg", 100)),
+                White,
+                new(Celsius(19), Celsius(5), []),
+                Power.FromWatts(800),
+                Celsius(100)
+            )
+            .ShouldBeNull();
     }
 
     [Theory]
-    [InlineData("to-pieces", "pieces"), InlineData("each", "each"), InlineData("huge", "flour"), InlineData("share", "share"), InlineData("name", "name"), InlineData("wet", "hydration")]
-    [InlineData("yeast", "to"), InlineData("starter", "starter"), InlineData("flour", "from"), InlineData("oil", "oil"), InlineData("too-dry", "")]
+    [
+        InlineData("to-pieces", "pieces"),
+        InlineData("each", "each"),
+        InlineData("huge", "flour"),
+        InlineData("share", "share"),
+        InlineData("name", "name"),
+        InlineData("wet", "hydration")
+    ]
+    [
+        InlineData("yeast", "to"),
+        InlineData("starter", "starter"),
+        InlineData("flour", "from"),
+        InlineData("oil", "oil"),
+        InlineData("too-dry", "")
+    ]
     public void A_change_that_cannot_be_says_why(string which, string field)
     {
         Change change = which switch
@@ -201,11 +309,14 @@ public sealed class KitchenRules
     public void What_waits_for_the_oven_is_said_and_what_shares_its_heat_does_not_wait()
     {
         var kitchen = DemoFormulas.Kitchen with { Ovens = [DemoFormulas.Kitchen.Ovens[0] with { Racks = 2 }] };
-        Layout Laid(params CutChoice[] cuts) => Layout.Of(BakeDecision.Of(SoftRolls, Choice(null, "counter", cuts), kitchen, Morning).Value, Morning);
+        Layout Laid(params CutChoice[] cuts) =>
+            Layout.Of(BakeDecision.Of(SoftRolls, Choice(null, "counter", cuts), kitchen, Morning).Value, Morning);
         var apart = Laid(new CutChoice("plait-3", 1, Grams(300)), new CutChoice("pan-roll"));
         Waiting.Of(apart, 0).ShouldBe(new(TimeSpan.Zero, false));
         var rolls = Waiting.Of(apart, 1);
         (rolls.Longer > Minutes(10), rolls.OverProofed).ShouldBe((true, true));
-        Waiting.Of(Laid(new CutChoice("round-bun", 4, Grams(95)), new CutChoice("pan-roll")), 1).ShouldBe(new(TimeSpan.Zero, false));
+        Waiting
+            .Of(Laid(new CutChoice("round-bun", 4, Grams(95)), new CutChoice("pan-roll")), 1)
+            .ShouldBe(new(TimeSpan.Zero, false));
     }
 }

@@ -12,7 +12,12 @@ namespace JollyKnot.Core.Tests;
 public sealed class Limits
 {
     [Theory]
-    [InlineData(46, true, null), InlineData(46.1, true, "hot-liquid"), InlineData(54, false, null), InlineData(54.1, false, "hot-liquid")]
+    [
+        InlineData(46, true, null),
+        InlineData(46.1, true, "hot-liquid"),
+        InlineData(54, false, null),
+        InlineData(54.1, false, "hot-liquid")
+    ]
     [InlineData(60, false, "hot-liquid"), InlineData(60.1, false, "refused"), InlineData(60.1, true, "refused")]
     public void Liquid_is_warned_of_and_refused_at_its_limits(double celsius, bool onBareYeast, string? code) =>
         LiquidTemperature.Refuses(Celsius(celsius), onBareYeast)?.Code.ShouldBe(code);
@@ -30,14 +35,34 @@ public sealed class Limits
     [InlineData(12, 0, .025), InlineData(0, 12, -.025), InlineData(0, 0, 0)]
     public void Water_added_says_more_next_time_and_flour_added_says_less(double water, double flour, double ofFlour)
     {
-        var story = Story.Started(Spec(SoftRolls, "pan-roll")).At(26).Tell(new Steps.DoughChecked("check-1", DoughFeel.Stiff, Grams(water), Grams(flour)));
+        var story = Story
+            .Started(Spec(SoftRolls, "pan-roll"))
+            .At(26)
+            .Tell(new Steps.DoughChecked("check-1", DoughFeel.Stiff, Grams(water), Grams(flour)));
         Lessons.Of(story.State).Dose!.OfFlour.Fraction.ShouldBe(ofFlour, 1e-9);
     }
 
     [Theory]
-    [InlineData("pan-roll", 1.0, 1.5), InlineData("crusty-roll", .8, 1.7), InlineData("round-bun", .95, 1.35), InlineData("long-bun", .95, 1.5), InlineData("knot", .9, 1.5)]
-    [InlineData("pretzel", .35, 1.4), InlineData("plait-3", .85, 1.5), InlineData("plait-4", .85, 1.5), InlineData("plait-6", .85, 1.5), InlineData("coil", .85, 1.5)]
-    [InlineData("baton", .65, 1.7), InlineData("tin-loaf", 1.0, 1), InlineData("filled-loaf", .9, 1.4), InlineData("pocket-flatbread", .3, 1.1)]
+    [
+        InlineData("pan-roll", 1.0, 1.5),
+        InlineData("crusty-roll", .8, 1.7),
+        InlineData("round-bun", .95, 1.35),
+        InlineData("long-bun", .95, 1.5),
+        InlineData("knot", .9, 1.5)
+    ]
+    [
+        InlineData("pretzel", .35, 1.4),
+        InlineData("plait-3", .85, 1.5),
+        InlineData("plait-4", .85, 1.5),
+        InlineData("plait-6", .85, 1.5),
+        InlineData("coil", .85, 1.5)
+    ]
+    [
+        InlineData("baton", .65, 1.7),
+        InlineData("tin-loaf", 1.0, 1),
+        InlineData("filled-loaf", .9, 1.4),
+        InlineData("pocket-flatbread", .3, 1.1)
+    ]
     [InlineData("griddle-flatbread", .2, 1.05), InlineData("tray-bread", .6, 1), InlineData("griddle-round", .6, 1.1)]
     public void A_family_rises_and_grows_as_its_bakers_say(string id, double rise, double grows)
     {

@@ -20,15 +20,31 @@ public sealed class OvenRules
     }
 
     [Theory]
-    [InlineData("pan-roll", 90, 11.2), InlineData("crusty-roll", 96, 13.9), InlineData("round-bun", 90, 10.7), InlineData("long-bun", 90, 10.4), InlineData("knot", 90, 10.5), InlineData("pretzel", 96, 12.5)]
-    [InlineData("plait-3", 90, 18.0), InlineData("coil", 90, 19.2), InlineData("baton", 96, 20.5), InlineData("tin-loaf", 96, 31.5), InlineData("filled-loaf", 90, 23.8), InlineData("tray-bread", 96, 21.9)]
+    [
+        InlineData("pan-roll", 90, 11.2),
+        InlineData("crusty-roll", 96, 13.9),
+        InlineData("round-bun", 90, 10.7),
+        InlineData("long-bun", 90, 10.4),
+        InlineData("knot", 90, 10.5),
+        InlineData("pretzel", 96, 12.5)
+    ]
+    [
+        InlineData("plait-3", 90, 18.0),
+        InlineData("coil", 90, 19.2),
+        InlineData("baton", 96, 20.5),
+        InlineData("tin-loaf", 96, 31.5),
+        InlineData("filled-loaf", 90, 23.8),
+        InlineData("tray-bread", 96, 21.9)
+    ]
     [InlineData("pocket-flatbread", 96, 3.7), InlineData("griddle-flatbread", 96, 2.6), InlineData("griddle-round", 90, 8.7)]
     public void The_middle_is_done_when_bakers_find_it_done(string id, double wanted, double minutes)
     {
         var family = Families.Find(id)!;
         var shape = family.BodyOf(family.Usual);
         CoreHeat.At(shape, family.Bake.Heat, false, Minutes(minutes), Boils).Celsius.ShouldBe(wanted, .8);
-        CoreHeat.TimeTo(shape, family.Bake.Heat, false, Celsius(wanted), Boils)!.Value.TotalMinutes.ShouldBe(minutes, minutes * .055);
+        CoreHeat
+            .TimeTo(shape, family.Bake.Heat, false, Celsius(wanted), Boils)!
+            .Value.TotalMinutes.ShouldBe(minutes, minutes * .055);
     }
 
     [Fact]
@@ -44,42 +60,91 @@ public sealed class OvenRules
 
     [Fact]
     public void Two_readings_of_the_physics_are_right_within_a_minute_and_a_half() =>
-        Gen.Select(Gen.Int[0, Families.All.Length - 1], Gen.Double[.8, 1.25], Gen.Double[-6, 6], Gen.Double[0, 1], Gen.Double[0, 1], Gen.Bool, Gen.Bool).ForAll((which, size, hotter, first, second, fan, rich) =>
-        {
-            var family = Families.All[which];
-            var (shape, air) = (family.BodyOf(family.Usual * size), Celsius(family.Bake.Heat.Celsius + (family.HeatedBy == HeatedBy.Griddle ? 0 : hotter)));
-            var wanted = Celsius(!rich ? 96 : family.Form is Form.Loaf or Form.Swirl ? 93 : 90);
-            if (CoreHeat.TimeTo(shape, air, fan, wanted, Boils) is not { } truth || CoreHeat.TimeTo(shape, air, fan, Celsius(65.1), Boils) is not { } from) return;
-            // Anywhere between 65 °C and done, at least two minutes apart.
-            var room = truth - from - Probe.Apart;
-            if (room < TimeSpan.Zero) return;
-            var at = from + room * first;
-            var then = at + Probe.Apart + (truth - at - Probe.Apart) * second;
-            ProbeReading Read(TimeSpan t) => new(t, CoreHeat.At(shape, air, fan, t, Boils));
-            Probe.Doubts([Read(at)], Read(then), Boils).ShouldBeNull();
-            var done = Probe.Done([Read(at), Read(then)], wanted, Boils, new(shape, Celsius(family.Bake.Heat.Celsius), fan))!.Value;
-            (done - truth).TotalMinutes.ShouldBe(0, family.Form is Form.Loaf or Form.Swirl ? 3 : 1.5, family.Id);
-        }, iter: 1200);
+        Gen.Select(
+                Gen.Int[0, Families.All.Length - 1],
+                Gen.Double[.8, 1.25],
+                Gen.Double[-6, 6],
+                Gen.Double[0, 1],
+                Gen.Double[0, 1],
+                Gen.Bool,
+                Gen.Bool
+            )
+            .ForAll(
+                (which, size, hotter, first, second, fan, rich) =>
+                {
+                    var family = Families.All[which];
+                    var (shape, air) = (
+                        family.BodyOf(family.Usual * size),
+                        Celsius(family.Bake.Heat.Celsius + (family.HeatedBy == HeatedBy.Griddle ? 0 : hotter))
+                    );
+                    var wanted = Celsius(
+                        !rich ? 96
+                        : family.Form is Form.Loaf or Form.Swirl ? 93
+                        : 90
+                    );
+                    if (
+                        CoreHeat.TimeTo(shape, air, fan, wanted, Boils) is not { } truth
+                        || CoreHeat.TimeTo(shape, air, fan, Celsius(65.1), Boils) is not { } from
+                    )
+                        return;
+                    // Anywhere between 65 °C and done, at least two minutes apart.
+                    var room = truth - from - Probe.Apart;
+                    if (room < TimeSpan.Zero)
+                        return;
+                    var at = from + room * first;
+                    var then = at + Probe.Apart + (truth - at - Probe.Apart) * second;
+                    ProbeReading Read(TimeSpan t) => new(t, CoreHeat.At(shape, air, fan, t, Boils));
+                    Probe.Doubts([Read(at)], Read(then), Boils).ShouldBeNull();
+                    var done = Probe
+                        .Done([Read(at), Read(then)], wanted, Boils, new(shape, Celsius(family.Bake.Heat.Celsius), fan))!
+                        .Value;
+                    (done - truth).TotalMinutes.ShouldBe(0, family.Form is Form.Loaf or Form.Swirl ? 3 : 1.5, family.Id);
+                },
+                iter: 1200
+            );
 
     [Theory]
-    [InlineData(185, "over-boiling:fahrenheit", 85.0), InlineData(204, "over-boiling:fahrenheit", 95.6), InlineData(250, "over-boiling", 250.0)]
-    [InlineData(60, "falling", 70.0), InlineData(99, "jumping", 99.0), InlineData(-5, "too-cold", null), InlineData(74, null, null)]
+    [
+        InlineData(185, "over-boiling:fahrenheit", 85.0),
+        InlineData(204, "over-boiling:fahrenheit", 95.6),
+        InlineData(250, "over-boiling", 250.0)
+    ]
+    [
+        InlineData(60, "falling", 70.0),
+        InlineData(99, "jumping", 99.0),
+        InlineData(-5, "too-cold", null),
+        InlineData(74, null, null)
+    ]
     public void A_reading_that_cannot_be_is_asked_back(double core, string? code, double? says)
     {
         var doubt = Probe.Doubts([new(Minutes(10), Celsius(70))], new(Minutes(10.5), Celsius(core)), Boils);
         doubt?.Code.ShouldBe(code);
         (doubt is null).ShouldBe(code is null);
-        if (says is { } told) doubt!.Says.OfType<Temperature>().Last().Celsius.ShouldBe(told, .05);
+        if (says is { } told)
+            doubt!.Says.OfType<Temperature>().Last().Celsius.ShouldBe(told, .05);
     }
 
     [Fact]
     public void Hotter_longer_or_smaller_is_never_cooler_inside() =>
-        Gen.Select(Gen.Int[0, Families.All.Length - 1], Gen.Double[130, 270], Gen.Double[0, 60], Gen.Double[0, 5], Gen.Double[0, 20]).ForAll((which, air, minutes, later, hotter) =>
-        {
-            var shape = Families.All[which].BodyOf(Families.All[which].Usual);
-            var core = CoreHeat.At(shape, Celsius(air), false, Minutes(minutes), Boils).Celsius;
-            CoreHeat.At(shape, Celsius(air), false, Minutes(minutes + later), Boils).Celsius.ShouldBeGreaterThanOrEqualTo(core - .05);
-            CoreHeat.At(shape, Celsius(air + hotter), false, Minutes(minutes), Boils).Celsius.ShouldBeGreaterThanOrEqualTo(core - .05);
-            core.ShouldBeInRange(28 - 1e-6, 101);
-        });
+        Gen.Select(
+                Gen.Int[0, Families.All.Length - 1],
+                Gen.Double[130, 270],
+                Gen.Double[0, 60],
+                Gen.Double[0, 5],
+                Gen.Double[0, 20]
+            )
+            .ForAll(
+                (which, air, minutes, later, hotter) =>
+                {
+                    var shape = Families.All[which].BodyOf(Families.All[which].Usual);
+                    var core = CoreHeat.At(shape, Celsius(air), false, Minutes(minutes), Boils).Celsius;
+                    CoreHeat
+                        .At(shape, Celsius(air), false, Minutes(minutes + later), Boils)
+                        .Celsius.ShouldBeGreaterThanOrEqualTo(core - .05);
+                    CoreHeat
+                        .At(shape, Celsius(air + hotter), false, Minutes(minutes), Boils)
+                        .Celsius.ShouldBeGreaterThanOrEqualTo(core - .05);
+                    core.ShouldBeInRange(28 - 1e-6, 101);
+                }
+            );
 }

@@ -21,26 +21,52 @@ public sealed class ProofRules
     private static readonly double[] LookedAt = [.45, .65, .85];
 
     private static RiseConditions Piece(double grams, double dough = 28, double room = 19) =>
-        new(Grams(grams), Share.FromPercent(1.25), Share.FromPercent(6.25), Share.FromPercent(1.8), Celsius(dough), Celsius(room));
+        new(
+            Grams(grams),
+            Share.FromPercent(1.25),
+            Share.FromPercent(6.25),
+            Share.FromPercent(1.8),
+            Celsius(dough),
+            Celsius(room)
+        );
 
     [Fact]
     public void A_big_lump_rises_while_it_cools_overnight() =>
-        RiseModel.Along(Piece(450), [(Places.Fridge, TimeSpan.FromHours(10))], double.MaxValue).Points[^1].Rise.ShouldBe(1.6, .15);
+        RiseModel
+            .Along(Piece(450), [(Places.Fridge, TimeSpan.FromHours(10))], double.MaxValue)
+            .Points[^1]
+            .Rise.ShouldBe(1.6, .15);
 
     [Fact]
     public void Places_one_after_the_other_are_the_places_alone_put_together() =>
-        Gen.Select(Gen.Double[30, 500], Gen.Double[1, 20], Gen.Int[0, Places.All.Length - 1]).ForAll((grams, hours, which) =>
-        {
-            var (piece, cold) = (Piece(grams), TimeSpan.FromMinutes(Math.Round(hours * 60)));
-            var along = RiseModel.Along(piece, [(Places.Fridge, cold), (Places.All[which], TimeSpan.FromHours(1))], double.MaxValue);
-            var first = RiseModel.Simulate(piece, Places.Fridge, new(0, 28), double.MaxValue, cold);
-            var second = RiseModel.Simulate(piece, Places.All[which], first.Points[^1], double.MaxValue, TimeSpan.FromHours(1));
-            along.Points[^1].ShouldBe(second.Points[^1]);
-            along.Points.Zip(along.Points.Skip(1)).ShouldAllBe(p => p.Second.Rise >= p.First.Rise);
-            // Colder beforehand never makes it faster.
-            var proof = Proof.Predict(piece, Places.Counter, 1, [], TimeSpan.Zero, cold: cold);
-            proof.Window!.Best.ShouldBeGreaterThanOrEqualTo(Proof.Predict(piece, Places.Counter, 1, [], TimeSpan.Zero).Window!.Best);
-        }, iter: 60);
+        Gen.Select(Gen.Double[30, 500], Gen.Double[1, 20], Gen.Int[0, Places.All.Length - 1])
+            .ForAll(
+                (grams, hours, which) =>
+                {
+                    var (piece, cold) = (Piece(grams), TimeSpan.FromMinutes(Math.Round(hours * 60)));
+                    var along = RiseModel.Along(
+                        piece,
+                        [(Places.Fridge, cold), (Places.All[which], TimeSpan.FromHours(1))],
+                        double.MaxValue
+                    );
+                    var first = RiseModel.Simulate(piece, Places.Fridge, new(0, 28), double.MaxValue, cold);
+                    var second = RiseModel.Simulate(
+                        piece,
+                        Places.All[which],
+                        first.Points[^1],
+                        double.MaxValue,
+                        TimeSpan.FromHours(1)
+                    );
+                    along.Points[^1].ShouldBe(second.Points[^1]);
+                    along.Points.Zip(along.Points.Skip(1)).ShouldAllBe(p => p.Second.Rise >= p.First.Rise);
+                    // Colder beforehand never makes it faster.
+                    var proof = Proof.Predict(piece, Places.Counter, 1, [], TimeSpan.Zero, cold: cold);
+                    proof.Window!.Best.ShouldBeGreaterThanOrEqualTo(
+                        Proof.Predict(piece, Places.Counter, 1, [], TimeSpan.Zero).Window!.Best
+                    );
+                },
+                iter: 60
+            );
 
     [Fact]
     public void Four_in_five_hold_the_truth_and_three_looks_halve_the_error()
@@ -55,10 +81,13 @@ public sealed class ProofRules
         {
             var pace = Math.Exp(PaceBelief.Prior.Spread * Normal());
             var truth = curve.TimeTo(1 / pace)!.Value;
-            var looks = LookedAt.Select(part => truth * part).Select(t => curve.At(t).Rise is var x ? new Look(x, pace * x + PaceBelief.LookError * Normal()) : null!);
+            var looks = LookedAt
+                .Select(part => truth * part)
+                .Select(t => curve.At(t).Rise is var x ? new Look(x, pace * x + PaceBelief.LookError * Normal()) : null!);
             var belief = PaceBelief.Prior.After([.. looks]);
             TimeSpan At(double z) => curve.TimeTo(1 / (belief.Pace * Math.Exp(z * belief.Spread)))!.Value;
-            if (truth >= At(1.2816) && truth <= At(-1.2816)) held++;
+            if (truth >= At(1.2816) && truth <= At(-1.2816))
+                held++;
             before += Math.Abs((curve.TimeTo(1)!.Value - truth).TotalMinutes);
             after += Math.Abs((At(0) - truth).TotalMinutes);
         }
@@ -68,32 +97,48 @@ public sealed class ProofRules
 
     [Fact]
     public void Halving_the_step_moves_no_answer_by_a_fifth_of_a_percent() =>
-        Gen.Select(Gen.Double[20, 900], Gen.Double[16, 34], Gen.Double[4, 32]).ForAll((grams, room, dough) =>
-        {
-            // The same equations in steps of a sixth of the model's.
-            var (piece, h) = (Piece(grams, dough, room), RiseModel.Step.TotalMinutes / 6);
-            var pace = RiseModel.Simulate(piece, Places.Counter, 1).TimeTo(1)!.Value.TotalMinutes;
-            var k = 1 / (45 * RiseModel.TemperatureFactor(27)) * Math.Pow(piece.Yeast.Percent, .8) * RiseModel.SugarFactor(piece.Sugar) * RiseModel.SaltFactor(piece.Salt);
-            var (x, t, time, tau) = (0d, dough, 0d, RiseModel.TimeConstant(piece.Piece).TotalMinutes);
-            while (x < 1)
-            {
-                var middle = room + (t - room) * Math.Exp(-h / 2 / tau);
-                var step = k * h * RiseModel.TemperatureFactor(middle);
-                if (x + step >= 1) { time += h * (1 - x) / step; break; }
-                (x, t, time) = (x + step, room + (t - room) * Math.Exp(-h / tau), time + h);
-            }
-            pace.ShouldBe(time, time * .002);
-        }, iter: 60);
+        Gen.Select(Gen.Double[20, 900], Gen.Double[16, 34], Gen.Double[4, 32])
+            .ForAll(
+                (grams, room, dough) =>
+                {
+                    // The same equations in steps of a sixth of the model's.
+                    var (piece, h) = (Piece(grams, dough, room), RiseModel.Step.TotalMinutes / 6);
+                    var pace = RiseModel.Simulate(piece, Places.Counter, 1).TimeTo(1)!.Value.TotalMinutes;
+                    var k =
+                        1
+                        / (45 * RiseModel.TemperatureFactor(27))
+                        * Math.Pow(piece.Yeast.Percent, .8)
+                        * RiseModel.SugarFactor(piece.Sugar)
+                        * RiseModel.SaltFactor(piece.Salt);
+                    var (x, t, time, tau) = (0d, dough, 0d, RiseModel.TimeConstant(piece.Piece).TotalMinutes);
+                    while (x < 1)
+                    {
+                        var middle = room + (t - room) * Math.Exp(-h / 2 / tau);
+                        var step = k * h * RiseModel.TemperatureFactor(middle);
+                        if (x + step >= 1)
+                        {
+                            time += h * (1 - x) / step;
+                            break;
+                        }
+                        (x, t, time) = (x + step, room + (t - room) * Math.Exp(-h / tau), time + h);
+                    }
+                    pace.ShouldBe(time, time * .002);
+                },
+                iter: 60
+            );
 
     [Fact]
     public void Trouble_is_recognised_and_told()
     {
-        Proof Look(Place place, params (double Minutes, Seen Seen)[] looks) => Proof.Predict(Piece(57), place, 1, [.. looks.Select(l => new LookTaken(Minutes(l.Minutes), l.Seen))], TimeSpan.Zero);
+        Proof Look(Place place, params (double Minutes, Seen Seen)[] looks) =>
+            Proof.Predict(Piece(57), place, 1, [.. looks.Select(l => new LookTaken(Minutes(l.Minutes), l.Seen))], TimeSpan.Zero);
         Look(Places.Counter, (30, Seen.Nothing), (45, Seen.Nothing)).Trouble.ShouldBe(ProofTrouble.DeadYeast);
         // One look of nothing, or two too early, is no proof of anything.
         Look(Places.Counter, (45, Seen.Nothing)).Trouble.ShouldBeNull();
         Look(Places.Counter, (3, Seen.Nothing), (6, Seen.Nothing)).Trouble.ShouldBeNull();
-        Proof.Predict(Piece(57), Places.Counter, .35, [new(Minutes(60), Seen.Doubled)], TimeSpan.Zero).Trouble.ShouldBe(ProofTrouble.Over);
+        Proof
+            .Predict(Piece(57), Places.Counter, .35, [new(Minutes(60), Seen.Doubled)], TimeSpan.Zero)
+            .Trouble.ShouldBe(ProofTrouble.Over);
         var hot = new Place("hot", "on the boiler", false, Celsius(60), 0, null);
         Look(hot).Trouble.ShouldBe(ProofTrouble.TooWarm);
         Look(Places.Fridge with { Steady = Celsius(1) }).Trouble.ShouldBe(ProofTrouble.DoesNotRise);
@@ -101,7 +146,9 @@ public sealed class ProofRules
         Look(Places.Counter, (45, Seen.Doubled), (47, Seen.Third)).Trouble.ShouldBe(ProofTrouble.Contradicts);
         Look(Places.Counter, (30, Seen.Half), (40, Seen.ThreeQuarters)).Trouble.ShouldBeNull();
         // However slow the looks say it is, there is a window.
-        Look(Places.Counter, (40, Seen.Nothing), (90, Seen.Third)).Window.ShouldNotBeNull().Best.ShouldBeGreaterThan(Minutes(90));
+        Look(Places.Counter, (40, Seen.Nothing), (90, Seen.Third))
+            .Window.ShouldNotBeNull()
+            .Best.ShouldBeGreaterThan(Minutes(90));
         // A poke tells of what is wanted.
         Proof.CanGoIn(Seen.SlowDent, .35).ShouldBeTrue();
         Proof.CanGoIn(Seen.SpringsBack, 1).ShouldBeFalse();
@@ -122,7 +169,10 @@ public sealed class ProofRules
     {
         var spec = Spec(SoftRolls, "pan-roll", "oven-light", 16).Cold(TimeSpan.FromHours(10));
         var story = Story.Proofing(spec, 100);
-        story.State.Timetable["warm-up"]!.Start.ShouldBe(story.State.Timetable["start-proof"]!.End + TimeSpan.FromHours(10), TimeSpan.FromMinutes(1));
+        story.State.Timetable["warm-up"]!.Start.ShouldBe(
+            story.State.Timetable["start-proof"]!.End + TimeSpan.FromHours(10),
+            TimeSpan.FromMinutes(1)
+        );
         string[] order = ["start-proof", "cold", "warm-up", "proof", "clear-oven", "oven-on", "preheat", "load"];
         order.Select(id => story.Slot(id).Start).ShouldBe(order.Select(id => story.Slot(id).Start).Order());
         // Out two hours early: everything after it comes sooner, though not by as much.
@@ -138,7 +188,9 @@ public sealed class ProofRules
         var before = story.Minute("load");
         story.Tell(new PlaceMeasured("start-proof", Celsius(32))).Minute("load").ShouldBeLessThan(before - 5);
         BakeRules.Refuses(story.State, new PlaceMeasured("shape", Celsius(30)) { At = story.Now })!.Field.ShouldBe("proof");
-        BakeRules.Refuses(story.State, new PlaceMeasured("start-proof", Celsius(400)) { At = story.Now })!.Type.ShouldBe("out-of-range");
+        BakeRules
+            .Refuses(story.State, new PlaceMeasured("start-proof", Celsius(400)) { At = story.Now })!
+            .Type.ShouldBe("out-of-range");
     }
 
     [Fact]
@@ -175,16 +227,27 @@ public sealed class ProofRules
     [Fact]
     public void The_griddle_goes_batch_by_batch_without_the_oven()
     {
-        var kitchen = DemoFormulas.Kitchen with { Griddle = new("griddle", "Griddle", TinShape.Tray, Length.FromMillimetres(400), Length.FromMillimetres(260)) };
-        var spec = BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), kitchen, Morning).Value;
+        var kitchen = DemoFormulas.Kitchen with
+        {
+            Griddle = new("griddle", "Griddle", TinShape.Tray, Length.FromMillimetres(400), Length.FromMillimetres(260)),
+        };
+        var spec = BakeDecision
+            .Of(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), kitchen, Morning)
+            .Value;
         var layout = Layout.Of(spec, Morning);
         layout.Timetable["oven-on"].ShouldBeNull();
         var (heats, load) = (layout.Timetable["griddle-heats"]!, layout.Timetable["load"]!);
         heats.End.ShouldBeLessThanOrEqualTo(load.Start.AddSeconds(1));
         var atOnce = spec.Batches[0].Bread.AtOnce!.Value;
         atOnce.ShouldBeInRange(4, 12);
-        (layout.Timetable["bake"]!.End - layout.Timetable["bake"]!.Start).TotalMinutes.ShouldBe(13 * Math.Ceiling(12d / atOnce), .1);
-        BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), DemoFormulas.Kitchen, Morning).Problems.Single().Field.ShouldBe("cuts[0].familyId");
+        (layout.Timetable["bake"]!.End - layout.Timetable["bake"]!.Start).TotalMinutes.ShouldBe(
+            13 * Math.Ceiling(12d / atOnce),
+            .1
+        );
+        BakeDecision
+            .Of(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), DemoFormulas.Kitchen, Morning)
+            .Problems.Single()
+            .Field.ShouldBe("cuts[0].familyId");
     }
 
     [Fact]
@@ -200,7 +263,9 @@ public sealed class ProofRules
             var beats = spec.Pot.Beats(10, print, school);
             beats.Where(b => b.Act == PotAct.In).Sum(b => b.Pieces).ShouldBe(10);
             beats.Where(b => b.Act == PotAct.Out).Sum(b => b.Pieces).ShouldBe(10);
-            beats.Aggregate(TimeSpan.Zero, (sum, b) => sum + b.Length).ShouldBe(Pot.BathLength(spec.Pot.Batches(10, print), school));
+            beats
+                .Aggregate(TimeSpan.Zero, (sum, b) => sum + b.Length)
+                .ShouldBe(Pot.BathLength(spec.Pot.Batches(10, print), school));
             beats.Any(b => b.Act == PotAct.Dip).ShouldBe(school == PotSchool.DipAfterBoil);
         }
         Bath(spec.Boiled(PotSchool.DipAfterBoil)).ShouldBe(4 * (120 + 40 + 10) / 60d, .01);
@@ -214,17 +279,26 @@ public sealed class ProofRules
     public void What_comes_out_is_lighter_and_keeps_so_long()
     {
         var rolls = Keeping.Of(Formula.Of(SoftRolls), Families.Find("pan-roll")!, Grams(57), false);
-        (Math.Round(rolls.Baked.Grams, 1), rolls.Cooling, rolls.Keeps.TotalDays, rolls.KeepCold).ShouldBe((51.3, CoolingWay.Cloth, 3, false));
+        (Math.Round(rolls.Baked.Grams, 1), rolls.Cooling, rolls.Keeps.TotalDays, rolls.KeepCold).ShouldBe(
+            (51.3, CoolingWay.Cloth, 3, false)
+        );
         var baton = Keeping.Of(Formula.Of(Pretzels), Families.Find("baton")!, Grams(300), false);
         (Math.Round(baton.Baked.Grams, 3), baton.Cooling, baton.Keeps.TotalDays).ShouldBe((246, CoolingWay.Rack, 1));
-        Keeping.Of(Formula.Of(Pretzels), Families.Find("pocket-flatbread")!, Grams(100), true).ShouldSatisfyAllConditions(k => k.Baked.Grams.ShouldBe(87, 1e-6), k => k.KeepCold.ShouldBeTrue(), k => k.Keeps.TotalDays.ShouldBe(3));
+        Keeping
+            .Of(Formula.Of(Pretzels), Families.Find("pocket-flatbread")!, Grams(100), true)
+            .ShouldSatisfyAllConditions(
+                k => k.Baked.Grams.ShouldBe(87, 1e-6),
+                k => k.KeepCold.ShouldBeTrue(),
+                k => k.Keeps.TotalDays.ShouldBe(3)
+            );
     }
 
     [Fact]
     public void An_oven_heats_overshoots_cycles_and_loses_heat_at_the_door()
     {
         var oven = DemoFormulas.Kitchen.Ovens[0];
-        double At(double minutes, double? door = null) => OvenHeat.At(oven, Celsius(19), Celsius(190), Minutes(minutes), door is { } d ? Minutes(d) : null).Celsius;
+        double At(double minutes, double? door = null) =>
+            OvenHeat.At(oven, Celsius(19), Celsius(190), Minutes(minutes), door is { } d ? Minutes(d) : null).Celsius;
         (At(0), At(10)).ShouldBe((19, 119));
         Enumerable.Range(18, 40).Max(m => At(m)).ShouldBeGreaterThan(193);
         Enumerable.Range(40, 40).Max(m => Math.Abs(At(m) - 190)).ShouldBeLessThan(6);
@@ -237,7 +311,16 @@ public sealed class ProofRules
     {
         var (formula, dough) = (Formula.Of(SoftRolls), Grams(905));
         FirstRise At(double minutes, double yeast = 1, Machine? machine = null) =>
-            FirstRise.Of(machine ?? Blue, formula with { Yeast = Share.FromPercent(formula.Yeast.Percent * yeast) }, dough, Celsius(19), Minutes(minutes));
+            FirstRise.Of(
+                machine ?? Blue,
+                formula with
+                {
+                    Yeast = Share.FromPercent(formula.Yeast.Percent * yeast),
+                },
+                dough,
+                Celsius(19),
+                Minutes(minutes)
+            );
         // Nothing rises while it warms and kneads; at the beep of 92 min it has about doubled; left in the warm pan it goes on.
         At(40).Rise.ShouldBe(0);
         At(92).Rise.ShouldBe(1, .25);
@@ -247,9 +330,22 @@ public sealed class ProofRules
         At(92, .4).Rise.ShouldBeLessThan(.65);
         At(300).ToDoubled.ShouldBe(TimeSpan.Zero);
         // A knock-back takes the rise out again.
-        var old = new Machine("old", "Old", Grams(560), Grams(1000), "slow",
-            [new(PhaseKind.Knead, Minutes(20)), new(PhaseKind.Rise, Minutes(60)), new(PhaseKind.KnockBack, Minutes(1)), new(PhaseKind.Rise, Minutes(6))],
-            Display.Countdown, LoadOrder.LiquidsFirst, null);
+        var old = new Machine(
+            "old",
+            "Old",
+            Grams(560),
+            Grams(1000),
+            "slow",
+            [
+                new(PhaseKind.Knead, Minutes(20)),
+                new(PhaseKind.Rise, Minutes(60)),
+                new(PhaseKind.KnockBack, Minutes(1)),
+                new(PhaseKind.Rise, Minutes(6)),
+            ],
+            Display.Countdown,
+            LoadOrder.LiquidsFirst,
+            null
+        );
         At(87, 1, old).Rise.ShouldBeInRange(.1, .4);
     }
 }

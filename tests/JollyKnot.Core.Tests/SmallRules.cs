@@ -25,7 +25,8 @@ public sealed class SmallRules
         Ingredients.All.Select(i => i.Name).ShouldBeUnique();
         foreach (var i in Ingredients.All)
         {
-            foreach (var share in new[] { i.Water, i.Fat, i.Sugar, i.WaterGiven, i.Drinks, i.FlourInside, i.YeastStrength }) share.ShouldBeInRange(0, 1, i.Name);
+            foreach (var share in new[] { i.Water, i.Fat, i.Sugar, i.WaterGiven, i.Drinks, i.FlourInside, i.YeastStrength })
+                share.ShouldBeInRange(0, 1, i.Name);
             (i.Water + i.Fat + i.Sugar).ShouldBeLessThanOrEqualTo(1.0001, i.Name);
             Ingredients.Find($"  {i.Name.ToUpperInvariant()} ").ShouldBe(i);
         }
@@ -34,10 +35,24 @@ public sealed class SmallRules
     }
 
     [Theory]
-    [InlineData(57, 57, Verdict.Good), InlineData(59, 57, Verdict.Good), InlineData(60, 57, Verdict.PinchOff), InlineData(54, 57, Verdict.Add)]
-    [InlineData(1, 57, Verdict.Empty), InlineData(0, 57, Verdict.Empty), InlineData(-4, 57, Verdict.Empty), InlineData(408, 420, Verdict.Good), InlineData(433, 420, Verdict.Good), InlineData(434, 420, Verdict.PinchOff)]
+    [
+        InlineData(57, 57, Verdict.Good),
+        InlineData(59, 57, Verdict.Good),
+        InlineData(60, 57, Verdict.PinchOff),
+        InlineData(54, 57, Verdict.Add)
+    ]
+    [
+        InlineData(1, 57, Verdict.Empty),
+        InlineData(0, 57, Verdict.Empty),
+        InlineData(-4, 57, Verdict.Empty),
+        InlineData(408, 420, Verdict.Good),
+        InlineData(433, 420, Verdict.Good),
+        InlineData(434, 420, Verdict.PinchOff)
+    ]
     public void A_piece_is_judged(int grams, int target, Verdict verdict) =>
-        new Piece(1, 0, 1, 1, target, Tolerance.Usual.At(target, Grams(1)), null, Verdict.Empty).Judge(grams, 2).ShouldBe(verdict);
+        new Piece(1, 0, 1, 1, target, Tolerance.Usual.At(target, Grams(1)), null, Verdict.Empty)
+            .Judge(grams, 2)
+            .ShouldBe(verdict);
 
     [Fact]
     public void Evenness_says_what_it_does_to_the_bake()
@@ -51,8 +66,21 @@ public sealed class SmallRules
     }
 
     [Theory]
-    [InlineData("", false), InlineData("   ", false), InlineData("Vice-grip rolls", true), InlineData("Brötchen, 1½ × 40 °C (für morgen)", true), InlineData("面包 хлеб خبز", true)]
-    [InlineData("<b>bold</b>", false), InlineData("🥖", false), InlineData("a\u0000b", false), InlineData("a\nb", false), InlineData("a\u202Eb", false), InlineData("\uD800", false)]
+    [
+        InlineData("", false),
+        InlineData("   ", false),
+        InlineData("Vice-grip rolls", true),
+        InlineData("Brötchen, 1½ × 40 °C (für morgen)", true),
+        InlineData("面包 хлеб خبز", true)
+    ]
+    [
+        InlineData("<b>bold</b>", false),
+        InlineData("🥖", false),
+        InlineData("a\u0000b", false),
+        InlineData("a\nb", false),
+        InlineData("a\u202Eb", false),
+        InlineData("\uD800", false)
+    ]
     public void A_name_is_plain_words(string name, bool fits) => (PlainText.CheckName(name, "name") is null).ShouldBe(fits);
 
     // As a keyboard types it, and as some pages and file systems hand it on: letter by letter.
@@ -77,21 +105,25 @@ public sealed class SmallRules
     }
 
     [Fact]
-    public void Composing_twice_is_composing_once_and_loses_no_letter() => Gen.String[Gen.OneOf(Gen.Char, Gen.Char['\u0300', '\u0345'], Gen.Char['a', 'z'], Gen.Char['\u00C0', '\u024F'])].ForAll(text =>
-    {
-        var once = Composed.Of(text);
-        Composed.Of(once).ShouldBe(once);
-        Composed.Folded(once).ShouldBe(Composed.Folded(text));
-        PlainText.CheckName(once, "name")?.Type.ShouldBe(PlainText.CheckName(text, "name")?.Type);
-    });
+    public void Composing_twice_is_composing_once_and_loses_no_letter() =>
+        Gen.String[Gen.OneOf(Gen.Char, Gen.Char['\u0300', '\u0345'], Gen.Char['a', 'z'], Gen.Char['\u00C0', '\u024F'])]
+            .ForAll(text =>
+            {
+                var once = Composed.Of(text);
+                Composed.Of(once).ShouldBe(once);
+                Composed.Folded(once).ShouldBe(Composed.Folded(text));
+                PlainText.CheckName(once, "name")?.Type.ShouldBe(PlainText.CheckName(text, "name")?.Type);
+            });
 
     [Fact]
-    public void Any_text_is_a_name_or_is_told_why_not() => Gen.String.ForAll(text =>
-    {
-        var problem = PlainText.CheckName(text, "name");
-        problem?.Field.ShouldBe("name");
-        if (problem is null) text.ShouldNotContain('<');
-    });
+    public void Any_text_is_a_name_or_is_told_why_not() =>
+        Gen.String.ForAll(text =>
+        {
+            var problem = PlainText.CheckName(text, "name");
+            problem?.Field.ShouldBe("name");
+            if (problem is null)
+                text.ShouldNotContain('<');
+        });
 
     [Theory]
     [InlineData(double.NaN), InlineData(double.PositiveInfinity), InlineData(double.NegativeInfinity)]
@@ -105,11 +137,21 @@ public sealed class SmallRules
 
     [Theory]
     [InlineData("\"5\""), InlineData("1e999"), InlineData("null"), InlineData("{}"), InlineData("\"NaN\"")]
-    public void A_mass_is_read_from_a_number_only(string json) => Should.Throw<JsonException>(() => JsonSerializer.Deserialize<Mass>(json));
+    public void A_mass_is_read_from_a_number_only(string json) =>
+        Should.Throw<JsonException>(() => JsonSerializer.Deserialize<Mass>(json));
 
     [Fact]
     public void Quantities_are_written_as_their_number() =>
-        JsonSerializer.Serialize(new { mass = Grams(12.5), heat = Celsius(-3), rope = Length.FromMillimetres(453) }).ShouldBe("""{"mass":12.5,"heat":-3,"rope":453}""");
+        JsonSerializer
+            .Serialize(
+                new
+                {
+                    mass = Grams(12.5),
+                    heat = Celsius(-3),
+                    rope = Length.FromMillimetres(453),
+                }
+            )
+            .ShouldBe("""{"mass":12.5,"heat":-3,"rope":453}""");
 
     [Fact]
     public void The_phase_of_a_cycle()
@@ -126,7 +168,9 @@ public sealed class SmallRules
     public void Places_over_time()
     {
         double At(string place, double minutes) => Places.Find(place)!.At(Minutes(minutes), Celsius(19)).Celsius;
-        (At("counter", 500), At("oven-light", 500), At("proof-setting", 0), At("above-oven", 9), At("fridge", 0)).ShouldBe((19, 28, 35, 24, 4));
+        (At("counter", 500), At("oven-light", 500), At("proof-setting", 0), At("above-oven", 9), At("fridge", 0)).ShouldBe(
+            (19, 28, 35, 24, 4)
+        );
         At("brief-warm", 0).ShouldBe(35);
         At("brief-warm", 40).ShouldBe(19 + 16 / Math.E, 1e-9);
     }
@@ -136,8 +180,10 @@ public sealed class SmallRules
     {
         var layout = Layout.Of(Spec(Pretzels, "pan-roll", "fridge"), Morning);
         var proof = layout.Steps.Batches[0].Proof;
-        if (proof.Window is { } window) window.Best.ShouldBeGreaterThan(TimeSpan.FromHours(4));
-        else proof.Curve.Points[^1].Rise.ShouldBeLessThan(1.2);
+        if (proof.Window is { } window)
+            window.Best.ShouldBeGreaterThan(TimeSpan.FromHours(4));
+        else
+            proof.Curve.Points[^1].Rise.ShouldBeLessThan(1.2);
     }
 
     [Fact]
@@ -159,7 +205,13 @@ public sealed class SmallRules
     [InlineData("pan-roll", "oven-light", 190, Caution.WarmOvenProof, "start-proof")]
     [InlineData("pretzel", "counter", 230, Caution.BoilingBath, "bath")]
     [InlineData("pretzel", "counter", 230, Caution.HotSurfaces, "load")]
-    public void A_caution_stands_at_the_step_where_it_matters(string family, string place, double heat, Caution caution, string step)
+    public void A_caution_stands_at_the_step_where_it_matters(
+        string family,
+        string place,
+        double heat,
+        Caution caution,
+        string step
+    )
     {
         var spec = Spec(SoftRolls, family, place).With(b => b with { Heat = Celsius(heat) });
         Cautions(spec).ShouldContain(new CautionAt(caution, step));
@@ -170,22 +222,39 @@ public sealed class SmallRules
     {
         var spec = Spec(Pretzels, "pan-roll").With(b => b with { Wash = Washes.None });
         var found = Cautions(spec).Select(c => c.Caution).ToList();
-        foreach (var absent in new[] { Caution.HoneyInfant, Caution.BoilingBath, Caution.HotSurfaces, Caution.WarmOvenProof, Caution.LeftoverWash, Caution.TooWarm }) found.ShouldNotContain(absent);
+        foreach (
+            var absent in new[]
+            {
+                Caution.HoneyInfant,
+                Caution.BoilingBath,
+                Caution.HotSurfaces,
+                Caution.WarmOvenProof,
+                Caution.LeftoverWash,
+                Caution.TooWarm,
+            }
+        )
+            found.ShouldNotContain(absent);
         Cautions(Spec(PlaitDough, "plait-3")).ShouldContain(new CautionAt(Caution.HoneyInfant, "review"));
         var hot = new Place("shelf", "on the boiler", false, Celsius(44), 0, null);
         Cautions(Spec(SoftRolls, "pan-roll").At(hot)).ShouldContain(new CautionAt(Caution.TooWarm, "start-proof"));
     }
 
-    private static System.Collections.Immutable.ImmutableArray<CautionAt> Cautions(BakeSpec spec) => Core.Steps.Cautions.Of(Chain.Of(spec, SoFar.Nothing(Morning)));
+    private static System.Collections.Immutable.ImmutableArray<CautionAt> Cautions(BakeSpec spec) =>
+        Core.Steps.Cautions.Of(Chain.Of(spec, SoFar.Nothing(Morning)));
 
     [Fact]
     public void The_record_sets_plan_beside_what_happened()
     {
-        var story = Story.Proofing(Spec(SoftRolls, "pan-roll", pieces: 3), 100).Tell(new PartWeighed(1, Grams(290))).Tell(new PartWeighed(3, Grams(320)));
+        var story = Story
+            .Proofing(Spec(SoftRolls, "pan-roll", pieces: 3), 100)
+            .Tell(new PartWeighed(1, Grams(290)))
+            .Tell(new PartWeighed(3, Grams(320)));
         var (_, title, end, weights, steps, _) = ClosedBake.Of(story.State, "3 pan rolls", step => $"to {step.Id}");
         title.ShouldBe(new("Workbench soft rolls", "3 pan rolls", Grams(1)));
         weights.Parts.Select(p => p.Weighed).ShouldBe([290, null, 320]);
-        (weights.Even.Single().Evenness.Spread, weights.Dough, Math.Round(weights.Expected.Grams)).ShouldBe((30, Grams(900), 905));
+        (weights.Even.Single().Evenness.Spread, weights.Dough, Math.Round(weights.Expected.Grams)).ShouldBe(
+            (30, Grams(900), 905)
+        );
         var taken = steps.Single(s => s.Step == "take-out");
         (taken.Short, taken.Beat).ShouldBe(("to take-out", true));
         (taken.Times.Actual - taken.Times.Planned)!.Value.TotalMinutes.ShouldBeInRange(-10, 10);
@@ -198,11 +267,14 @@ public sealed class SmallRules
     [Fact]
     public void A_strand_is_as_thick_as_it_is_heavy_and_opens_into_its_pieces()
     {
-        Picture Draw(BakeSpec spec) => Layout.Of(spec, Morning) is var l
-            ? StrandLayout.Of([new(spec, l.Steps.Batches, l.Timetable, spec.ExpectedDough)], new(1248, false, TimeSpan.Zero)) : null!;
+        Picture Draw(BakeSpec spec) =>
+            Layout.Of(spec, Morning) is var l
+                ? StrandLayout.Of([new(spec, l.Steps.Batches, l.Timetable, spec.ExpectedDough)], new(1248, false, TimeSpan.Zero))
+                : null!;
         double Tube(Picture p) => p.Strands[0].Ribbons[^1].Thickness;
         Tube(Draw(Spec(SoftRolls, "pan-roll"))).ShouldBeGreaterThan(Tube(Draw(Spec(SoftRolls.Scale(.5), "pan-roll"))) * 1.8);
-        foreach (var pieces in new[] { 1, 5, 16 }) Draw(Spec(SoftRolls, "pan-roll", pieces: pieces)).Strands[0].Ribbons.Length.ShouldBe(pieces + 1);
+        foreach (var pieces in new[] { 1, 5, 16 })
+            Draw(Spec(SoftRolls, "pan-roll", pieces: pieces)).Strands[0].Ribbons.Length.ShouldBe(pieces + 1);
         // A hundred threads would blur: fewer are drawn, and the table still says how many.
         var many = Draw(Spec(SoftRolls, "pan-roll", pieces: 60));
         many.Strands[0].Ribbons.Length.ShouldBeLessThan(30);
@@ -214,11 +286,22 @@ public sealed class SmallRules
     {
         var spec = Spec(PlaitDough, "plait-3", pieces: 1);
         var layout = Layout.Of(spec, Morning);
-        var picture = StrandLayout.Of([new(spec, layout.Steps.Batches, layout.Timetable, spec.ExpectedDough)], new(1248, false, TimeSpan.Zero));
+        var picture = StrandLayout.Of(
+            [new(spec, layout.Steps.Batches, layout.Timetable, spec.ExpectedDough)],
+            new(1248, false, TimeSpan.Zero)
+        );
         var proof = picture.Lanes.Single(l => l.Lane == Lane.Proof);
-        var lengths = picture.Strands[0].Ribbons.Where(r => r.Points.Length == 2 && r.Points.All(p => p.Y > proof.Top && p.Y < proof.Top + proof.Height) && r.Points[0].X > 300);
+        var lengths = picture
+            .Strands[0]
+            .Ribbons.Where(r =>
+                r.Points.Length == 2
+                && r.Points.All(p => p.Y > proof.Top && p.Y < proof.Top + proof.Height)
+                && r.Points[0].X > 300
+            );
         // Between two crossings every strand is somewhere, and each strand sees every place: it travels.
-        var byShade = lengths.GroupBy(r => r.Shade).ToDictionary(g => g.Key, g => g.Select(r => Math.Round(r.Points[1].Y)).Distinct().Count());
+        var byShade = lengths
+            .GroupBy(r => r.Shade)
+            .ToDictionary(g => g.Key, g => g.Select(r => Math.Round(r.Points[1].Y)).Distinct().Count());
         byShade.Count.ShouldBe(3);
         byShade.Values.ShouldAllBe(places => places >= 3);
     }
@@ -230,7 +313,10 @@ public sealed class SmallRules
         var layout = Layout.Of(spec, Morning.AddMinutes(7));
         foreach (var offset in new[] { TimeSpan.Zero, TimeSpan.FromHours(5.5), TimeSpan.FromHours(-3.5) })
         {
-            var picture = StrandLayout.Of([new(spec, layout.Steps.Batches, layout.Timetable, spec.ExpectedDough)], new(1248, false, offset));
+            var picture = StrandLayout.Of(
+                [new(spec, layout.Steps.Batches, layout.Timetable, spec.ExpectedDough)],
+                new(1248, false, offset)
+            );
             picture.Ticks.Length.ShouldBeInRange(3, 16);
             picture.Ticks.ShouldAllBe(t => t.ToOffset(offset).Minute % 30 == 0);
         }
@@ -249,7 +335,21 @@ public sealed class SmallRules
     }
 
     [Theory]
-    [InlineData(null, 57d, 16), InlineData(null, 300d, 3), InlineData(null, 5000d, 1), InlineData(9, null, 9), InlineData(null, null, 16)]
+    [
+        InlineData(null, 57d, 16),
+        InlineData(null, 300d, 3),
+        InlineData(null, 5000d, 1),
+        InlineData(9, null, 9),
+        InlineData(null, null, 16)
+    ]
     public void Pieces_or_a_weight_each(int? pieces, double? each, int count) =>
-        BakeDecision.Of(SoftRolls, Choice(null, "counter", new CutChoice("pan-roll", pieces, each is { } g ? Grams(g) : null)), DemoFormulas.Kitchen, Morning).Value.Cuts[0].Pieces.ShouldBe(count);
+        BakeDecision
+            .Of(
+                SoftRolls,
+                Choice(null, "counter", new CutChoice("pan-roll", pieces, each is { } g ? Grams(g) : null)),
+                DemoFormulas.Kitchen,
+                Morning
+            )
+            .Value.Cuts[0]
+            .Pieces.ShouldBe(count);
 }

@@ -21,24 +21,46 @@ internal static class ProblemSays
 internal static class SpecWith
 {
     public static BakeSpec With(this BakeSpec spec, Func<Bread, Bread> change) =>
-        spec with { Made = spec.Made with { Cuts = [.. spec.Cuts.Select(c => c with { Bread = change(c.Bread!) })] } };
+        spec with
+        {
+            Made = spec.Made with { Cuts = [.. spec.Cuts.Select(c => c with { Bread = change(c.Bread!) })] },
+        };
 
     public static BakeSpec Wanted(this BakeSpec spec, DateTimeOffset? by) => spec with { Wish = spec.Wish with { ReadyBy = by } };
 
     public static BakeSpec Fresh(this BakeSpec spec, TimeSpan? within) => spec with { Wish = spec.Wish with { Fresh = within } };
 
-    public static BakeSpec Cold(this BakeSpec spec, TimeSpan? cold) => spec with { Handling = spec.Handling with { Cold = cold } };
+    public static BakeSpec Cold(this BakeSpec spec, TimeSpan? cold) =>
+        spec with
+        {
+            Handling = spec.Handling with { Cold = cold },
+        };
 
-    public static BakeSpec Boiled(this BakeSpec spec, PotSchool bath) => spec with { Handling = spec.Handling with { Bath = bath } };
+    public static BakeSpec Boiled(this BakeSpec spec, PotSchool bath) =>
+        spec with
+        {
+            Handling = spec.Handling with { Bath = bath },
+        };
 
-    public static BakeSpec Loaded(this BakeSpec spec, LoadSchool school) => spec with { Handling = spec.Handling with { School = school } };
+    public static BakeSpec Loaded(this BakeSpec spec, LoadSchool school) =>
+        spec with
+        {
+            Handling = spec.Handling with { School = school },
+        };
 
     public static BakeSpec In(this BakeSpec spec, Machine machine) => spec with { Tools = spec.Tools with { Machine = machine } };
 
     public static BakeSpec At(this BakeSpec spec, Place place) => spec with { Tools = spec.Tools with { Place = place } };
 
-    public static BakeSpec InRoomOf(this BakeSpec spec, Temperature room) => spec with { Around = spec.Around with { Room = room } };
+    public static BakeSpec InRoomOf(this BakeSpec spec, Temperature room) =>
+        spec with
+        {
+            Around = spec.Around with { Room = room },
+        };
 
     public static BakeSpec Knowing(this BakeSpec spec, ImmutableDictionary<string, double> ovens) =>
-        spec with { Learned = spec.Learned with { OvenPaces = ovens } };
+        spec with
+        {
+            Learned = spec.Learned with { OvenPaces = ovens },
+        };
 }

@@ -9,7 +9,8 @@ public sealed class WholeRecipes
 {
     private static readonly HouseholdPantry Pantry = HouseholdPantry.Plain;
 
-    private static string Rows(DoughDraft draft) => string.Join("; ", draft.Rows.Select(r => $"{Math.Round(r.Mass.Grams, 1):0.#} {r.Ingredient}"));
+    private static string Rows(DoughDraft draft) =>
+        string.Join("; ", draft.Rows.Select(r => $"{Math.Round(r.Mass.Grams, 1):0.#} {r.Ingredient}"));
 
     [Fact]
     public void A_plain_list_without_any_heading()
@@ -23,30 +24,37 @@ public sealed class WholeRecipes
     [Fact]
     public void Markdown_with_bullets_bold_headings_and_a_numbered_method()
     {
-        var read = RecipeText.Read("""
-            # Lamp-post loaf
-            *Serves 8*
+        var read = RecipeText
+            .Read(
+                """
+                # Lamp-post loaf
+                *Serves 8*
 
-            ## Ingredients
-            * 3½ cups bread flour, plus extra for dusting
-            * **1 cup** lukewarm water (about 40 °C)
-            - 2 tbsp olive oil
-            + 1½ tsp fine salt
-            - [ ] 2¼ tsp active dry yeast
+                ## Ingredients
+                * 3½ cups bread flour, plus extra for dusting
+                * **1 cup** lukewarm water (about 40 °C)
+                - 2 tbsp olive oil
+                + 1½ tsp fine salt
+                - [ ] 2¼ tsp active dry yeast
 
-            **Topping**
-            - 50 g grated cheddar
-            - a pinch of salt
+                **Topping**
+                - 50 g grated cheddar
+                - a pinch of salt
 
-            ## Method
-            1. Warm 1 cup of water.
-            2. Bake for 35 minutes at 200 °C.
-            """, Pantry).Value;
+                ## Method
+                1. Warm 1 cup of water.
+                2. Bake for 35 minutes at 200 °C.
+                """,
+                Pantry
+            )
+            .Value;
         read.Title.ShouldBe("Lamp-post loaf");
         var draft = read.ToDraft();
         Rows(draft).ShouldContain("444.5 strong white flour");
         Rows(draft).ShouldContain("27 olive oil; 9 fine salt; 7 active dry yeast");
-        draft.Parts!.Value.Single().ShouldSatisfyAllConditions(p => p.Kind.ShouldBe(PartKind.Topping), p => p.Rows.Length.ShouldBe(2));
+        draft
+            .Parts!.Value.Single()
+            .ShouldSatisfyAllConditions(p => p.Kind.ShouldBe(PartKind.Topping), p => p.Rows.Length.ShouldBe(2));
         draft.Notes!.ShouldContain("2. Bake for 35 minutes at 200 °C.");
         draft.Notes!.ShouldContain("Serves 8");
     }
@@ -54,22 +62,27 @@ public sealed class WholeRecipes
     [Fact]
     public void Amounts_behind_the_names_and_sections_for_wash_and_butter()
     {
-        var read = RecipeText.Read("""
-            Workshop knots
+        var read = RecipeText
+            .Read(
+                """
+                Workshop knots
 
-            Strong white flour: 430 g
-            Ripe rye starter: 90 g
-            Water 200 g
-            Salt 8.5 g
+                Strong white flour: 430 g
+                Ripe rye starter: 90 g
+                Water 200 g
+                Salt 8.5 g
 
-            For brushing:
-            1 egg yolk
-            1 tbsp water
+                For brushing:
+                1 egg yolk
+                1 tbsp water
 
-            Herb butter:
-            40 g butter
-            1 clove garlic
-            """, Pantry).Value;
+                Herb butter:
+                40 g butter
+                1 clove garlic
+                """,
+                Pantry
+            )
+            .Value;
         read.Sections.Select(s => (s.Kind, s.Lines.Length)).ShouldBe([(null, 4), (PartKind.Wash, 2), (PartKind.Butter, 2)]);
         Rows(read.ToDraft()).ShouldBe("430 strong white flour; 90 ripe rye starter; 200 water; 8.5 fine salt");
         Formula.Of(Dough.Create(read.ToDraft(), Pantry).Value).Flour.Grams.ShouldBe(475);
@@ -82,14 +95,20 @@ public sealed class WholeRecipes
             <html><head><script>var x = 1;</script>
             <script type="application/ld+json">{"@context":"https://schema.org","@graph":[{"@type":"WebPage","name":"A page"},
             {"@type":["Recipe","NewsArticle"],"name":"Fuse &amp; wire buns","recipeYield":["9","9 buns"],
-            "recipeIngredient":["450 g bread flour","120 g mashed potato","180 ml milk","1 large egg","40 g butter","2 tsp instant yeast","1&frac12; tsp salt"],
-            "recipeInstructions":[{"@type":"HowToSection","name":"Dough","itemListElement":[{"@type":"HowToStep","text":"Mix 450 g flour."},{"@type":"HowToStep","text":"Rest."}]},"Bake."]}]}</script></head></html>
+            "recipeIngredient":["450 g bread flour","120 g mashed potato","180 ml milk","1 large egg","40 g butter",
+            "2 tsp instant yeast","1&frac12; tsp salt"],
+            "recipeInstructions":[{"@type":"HowToSection","name":"Dough","itemListElement":[
+            {"@type":"HowToStep","text":"Mix 450 g flour."},{"@type":"HowToStep","text":"Rest."}]},
+            "Bake."]}]}</script></head></html>
             """;
         RecipeJsonLd.Recognises(page).ShouldBeTrue();
         var (read, exact) = RecipeJsonLd.Read(page, Pantry).Value;
         exact.ShouldBeNull();
         read.Title.ShouldBe("Fuse & wire buns");
-        Rows(read.ToDraft()).ShouldBe("450 strong white flour; 120 mashed potato; 185.6 whole milk; 50 egg; 40 butter; 6.2 instant yeast; 9 fine salt");
+        Rows(read.ToDraft())
+            .ShouldBe(
+                "450 strong white flour; 120 mashed potato; 185.6 whole milk; 50 egg; 40 butter; 6.2 instant yeast; 9 fine salt"
+            );
         read.LeftOver.ShouldBe("9, 9 buns\nDough\nMix 450 g flour.\nRest.\nBake.");
     }
 
@@ -105,15 +124,30 @@ public sealed class WholeRecipes
     [Theory]
     [InlineData("lye"), InlineData("Caustic soda"), InlineData("sodium hydroxide")]
     public void A_caustic_bath_is_not_supported(string name) =>
-        Dough.Create(new("Shiny", [new("flour", Grams(500)), new(name, Grams(20), Role.Other)]), Pantry).Problems.Single().Type.ShouldBe("caustic");
+        Dough
+            .Create(new("Shiny", [new("flour", Grams(500)), new(name, Grams(20), Role.Other)]), Pantry)
+            .Problems.Single()
+            .Type.ShouldBe("caustic");
 
     [Fact]
     public void A_part_is_checked_like_a_dough_but_needs_no_flour()
     {
-        var draft = new DoughDraft("Rolls", [new("flour", Grams(500)), new("water", Grams(300))],
-            [new(PartKind.Filling, "", []), new(PartKind.Topping, "Seeds", [new("moon dust", Grams(5))]), new(PartKind.Wash, "Wash", [new("egg", Grams(50))], new(Minutes(-1), Minutes(0), Minutes(0)))]);
-        Dough.Create(draft, Pantry).Problems.Select(p => p.Field).ShouldBe(["parts[0].name", "parts[0].rows", "parts[1].rows[0].role", "parts[2].work"]);
-        var dough = Dough.Create(draft with { Parts = [new(PartKind.Topping, "Seeds", [new("sesame seeds", Grams(30))])] }, Pantry).Value;
+        var draft = new DoughDraft(
+            "Rolls",
+            [new("flour", Grams(500)), new("water", Grams(300))],
+            [
+                new(PartKind.Filling, "", []),
+                new(PartKind.Topping, "Seeds", [new("moon dust", Grams(5))]),
+                new(PartKind.Wash, "Wash", [new("egg", Grams(50))], new(Minutes(-1), Minutes(0), Minutes(0))),
+            ]
+        );
+        Dough
+            .Create(draft, Pantry)
+            .Problems.Select(p => p.Field)
+            .ShouldBe(["parts[0].name", "parts[0].rows", "parts[1].rows[0].role", "parts[2].work"]);
+        var dough = Dough
+            .Create(draft with { Parts = [new(PartKind.Topping, "Seeds", [new("sesame seeds", Grams(30))])] }, Pantry)
+            .Value;
         dough.Allergens.ShouldBe(["sesame", "wheat/gluten"]);
         dough.Total.Grams.ShouldBe(800);
         dough.Scale(2).Parts[0].Total.Grams.ShouldBe(60);

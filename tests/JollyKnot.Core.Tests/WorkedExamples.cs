@@ -68,14 +68,29 @@ public sealed class WorkedExamples
     }
 
     [Theory]
-    [InlineData(20, .439), InlineData(24, .616), InlineData(27, .749), InlineData(32, .936), InlineData(36, 1), InlineData(1, 0), InlineData(47, 0)]
+    [
+        InlineData(20, .439),
+        InlineData(24, .616),
+        InlineData(27, .749),
+        InlineData(32, .936),
+        InlineData(36, 1),
+        InlineData(1, 0),
+        InlineData(47, 0)
+    ]
     public void Yeast_at_a_temperature(double celsius, double pace) => RiseModel.TemperatureFactor(celsius).ShouldBe(pace, .0006);
 
     [Theory]
     [InlineData(22, 28, 42.5), InlineData(19, 28, 46.6), InlineData(35, 28, 33.7), InlineData(28, 5, 79.2)]
     public void Rolls_doubled(double place, double dough, double minutes)
     {
-        var conditions = new RiseConditions(Grams(57), Share.FromPercent(1.25), Share.FromPercent(6.25), Share.FromPercent(1.8), Celsius(dough), Celsius(place));
+        var conditions = new RiseConditions(
+            Grams(57),
+            Share.FromPercent(1.25),
+            Share.FromPercent(6.25),
+            Share.FromPercent(1.8),
+            Celsius(dough),
+            Celsius(place)
+        );
         RiseModel.Simulate(conditions, Places.Counter, 1.2).TimeTo(1)!.Value.TotalMinutes.ShouldBe(minutes, .1);
     }
 

@@ -1,6 +1,7 @@
 // Many houses under one roof, for the browser tests: each with a port and a file of its own, and quick to open once the first is
 // warm. Their clocks stand until they are set.
-// Hears lines "open PORT key value key value", "set PORT time" and "close PORT" on the port it is given, and repeats each when done.
+// Hears lines "open PORT key value key value", "set PORT time" and "close PORT" on the port it is given, and repeats each when
+// done.
 using System.Collections.Concurrent;
 using System.Globalization;
 using System.Net;
@@ -31,7 +32,8 @@ internal sealed class House(IEnumerable<string[]> settings) : WebApplicationFact
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
         builder.UseEnvironment("Production");
-        foreach (var setting in settings) builder.UseSetting(setting[0], setting[1]);
+        foreach (var setting in settings)
+            builder.UseSetting(setting[0], setting[1]);
         builder.ConfigureTestServices(services => services.AddKeyedSingleton<TimeProvider>(HouseClock.Wall, wall));
     }
 }
@@ -47,7 +49,8 @@ internal static class Houses
         using var door = new TcpListener(IPAddress.Loopback, Number(args[0]));
         door.Start();
         Console.WriteLine("open");
-        while (true) _ = Hear(await door.AcceptTcpClientAsync());
+        while (true)
+            _ = Hear(await door.AcceptTcpClientAsync());
     }
 
     private static async Task Hear(TcpClient caller)

@@ -13,7 +13,11 @@ namespace JollyKnot.Recorder;
 internal static class Golden
 {
     private static readonly DateTimeOffset Begins = new(2026, 11, 28, 7, 40, 0, TimeSpan.Zero);
-    private static readonly JsonSerializerOptions Plain = new() { WriteIndented = true, Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    private static readonly JsonSerializerOptions Plain = new()
+    {
+        WriteIndented = true,
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
 
     // Which of the demo's doughs becomes a family; soft rolls where nothing is said.
     private static readonly Dictionary<string, int> DoughOf = new()
@@ -37,13 +41,26 @@ internal static class Golden
     };
 
     // A bake is left where the bench asks for each of these.
-    private static readonly string[] Stages = ["check-1", "take-out", "weigh-dough", "divide", "shape", "look-1", "oven-on", "load", "unload", "review"];
+    private static readonly string[] Stages =
+    [
+        "check-1",
+        "take-out",
+        "weigh-dough",
+        "divide",
+        "shape",
+        "look-1",
+        "oven-on",
+        "load",
+        "unload",
+        "review",
+    ];
 
     /// <summary>Writes the folder, and beside the data what this version shows of it.</summary>
     public static async Task Write(string folder)
     {
         Directory.CreateDirectory(folder);
-        if (Directory.EnumerateFileSystemEntries(folder).Any()) throw new InvalidOperationException($"{folder} is not empty.");
+        if (Directory.EnumerateFileSystemEntries(folder).Any())
+            throw new InvalidOperationException($"{folder} is not empty.");
         JsonObject shown;
         using (var house = new StillHouse(folder, Begins, demo: true))
         {
@@ -72,7 +89,8 @@ internal static class Golden
                     await new Player(house, dice, null).Play(bake, "shape");
                     await Tell(bake, Player.Of("stopped"));
                 }
-                else await new Player(house, dice, null).Play(bake);
+                else
+                    await new Player(house, dice, null).Play(bake);
             }
             await EditKitchen();
             foreach (var stage in Stages)
@@ -96,10 +114,19 @@ internal static class Golden
                 ["placeId"] = number % 3 == 0 ? "oven-light" : "counter",
                 ["cuts"] = number % 6 == 5 ? new JsonArray(cut, new JsonObject { ["each"] = 200 }) : new JsonArray(cut),
             };
-            if (number % 4 == 1) choice["ways"] = new JsonObject { ["cover"] = "damp-cloth", ["buttered"] = true, ["later"] = "held-cool" };
-            if (number % 4 == 2) choice["school"] = new JsonObject { ["bloom"] = true, ["holdBack"] = true };
-            if (number % 4 == 3) choice["after"] = new JsonObject { ["early"] = false, ["bulk"] = 2700 };
-            if (readyBy is { } by) choice["readyBy"] = by;
+            if (number % 4 == 1)
+                choice["ways"] = new JsonObject
+                {
+                    ["cover"] = "damp-cloth",
+                    ["buttered"] = true,
+                    ["later"] = "held-cool",
+                };
+            if (number % 4 == 2)
+                choice["school"] = new JsonObject { ["bloom"] = true, ["holdBack"] = true };
+            if (number % 4 == 3)
+                choice["after"] = new JsonObject { ["early"] = false, ["bulk"] = 2700 };
+            if (readyBy is { } by)
+                choice["readyBy"] = by;
             var layout = new JsonObject { ["doughId"] = DemoDough(DoughOf.GetValueOrDefault(family, 1)), ["choice"] = choice };
             await Must(house.Post("/api/bakes", new JsonObject { ["id"] = id, ["layout"] = layout }));
             return id;
@@ -110,39 +137,87 @@ internal static class Golden
         private async Task EditPantryAndDoughs()
         {
             await Must(house.Put("/api/pantry/cups", new { habit = "dipped", cups = "metric" }));
-            var rye = (await house.Get("/api/pantry")).Body["items"]!.AsArray().First(i => i!["ingredient"]!["name"]!.ToString() == "rye flour")!;
+            var rye = (await house.Get("/api/pantry")).Body["items"]!
+                .AsArray()
+                .First(i => i!["ingredient"]!["name"]!.ToString() == "rye flour")!;
             var own = rye["ingredient"]!.DeepClone().AsObject();
             own["thirst"] = .08;
-            await Must(house.Put("/api/pantry/ingredients", new JsonObject { ["ingredient"] = own, ["price"] = new JsonObject { ["pack"] = 1000, ["cost"] = 1.4 } }));
+            await Must(
+                house.Put(
+                    "/api/pantry/ingredients",
+                    new JsonObject
+                    {
+                        ["ingredient"] = own,
+                        ["price"] = new JsonObject { ["pack"] = 1000, ["cost"] = 1.4 },
+                    }
+                )
+            );
 
             var (spirals, gone) = (dice.Id(), dice.Id());
-            foreach (var cocoa in (int[])[20, 24, 28]) await Must(house.Put($"/api/doughs/{spirals}", Spirals(cocoa)));
+            foreach (var cocoa in (int[])[20, 24, 28])
+                await Must(house.Put($"/api/doughs/{spirals}", Spirals(cocoa)));
             await Must(house.Put($"/api/doughs/{gone}", Spirals(30)));
             await Must(house.Delete($"/api/doughs/{gone}"));
         }
 
-        private static JsonObject Spirals(int cocoa) => new()
-        {
-            ["name"] = $"Würfel-Spiralen {cocoa}",
-            ["rows"] = Rows(("plain flour", 500, false), ("whole milk", 300, false), ("honey", 30, false), ("salt", 9, false), ("instant yeast", 7, false), ("raisins", 60, true)),
-            ["parts"] = new JsonArray(
-                new JsonObject { ["kind"] = "filling", ["name"] = "cocoa filling", ["rows"] = Rows(("cocoa", cocoa, false), ("butter", 25, false)) },
-                new JsonObject { ["kind"] = "wash", ["name"] = "egg and milk", ["rows"] = Rows(("egg", 50, false)) }),
-            ["notes"] = "Roll it tighter.",
-            ["byHand"] = false,
-        };
+        private static JsonObject Spirals(int cocoa) =>
+            new()
+            {
+                ["name"] = $"Würfel-Spiralen {cocoa}",
+                ["rows"] = Rows(
+                    ("plain flour", 500, false),
+                    ("whole milk", 300, false),
+                    ("honey", 30, false),
+                    ("salt", 9, false),
+                    ("instant yeast", 7, false),
+                    ("raisins", 60, true)
+                ),
+                ["parts"] = new JsonArray(
+                    new JsonObject
+                    {
+                        ["kind"] = "filling",
+                        ["name"] = "cocoa filling",
+                        ["rows"] = Rows(("cocoa", cocoa, false), ("butter", 25, false)),
+                    },
+                    new JsonObject
+                    {
+                        ["kind"] = "wash",
+                        ["name"] = "egg and milk",
+                        ["rows"] = Rows(("egg", 50, false)),
+                    }
+                ),
+                ["notes"] = "Roll it tighter.",
+                ["byHand"] = false,
+            };
 
         private static JsonArray Rows(params (string Ingredient, int Grams, bool AtBeep)[] rows) =>
-            [.. rows.Select(r => (JsonNode)new JsonObject { ["ingredient"] = r.Ingredient, ["mass"] = r.Grams, ["atBeep"] = r.AtBeep })];
+            [
+                .. rows.Select(r =>
+                    (JsonNode)
+                        new JsonObject
+                        {
+                            ["ingredient"] = r.Ingredient,
+                            ["mass"] = r.Grams,
+                            ["atBeep"] = r.AtBeep,
+                        }
+                ),
+            ];
 
         private async Task EditKitchen()
         {
             var kitchen = (await house.Get("/api/kitchen/setup")).Body.AsObject();
             kitchen["awake"] = new JsonObject { ["from"] = 6 * 3600, ["to"] = 23 * 3600 };
-            kitchen["gone"] = new JsonArray(new JsonObject { ["from"] = house.Now.AddHours(30), ["to"] = house.Now.AddHours(31) });
+            kitchen["gone"] = new JsonArray(
+                new JsonObject { ["from"] = house.Now.AddHours(30), ["to"] = house.Now.AddHours(31) }
+            );
             kitchen["altitude"] = 450_000;
             kitchen["places"]!.AsArray()[0]!["trays"] = 1;
-            kitchen["units"] = new JsonObject { ["mass"] = "grams", ["temperature"] = "fahrenheit", ["length"] = "inches" };
+            kitchen["units"] = new JsonObject
+            {
+                ["mass"] = "grams",
+                ["temperature"] = "fahrenheit",
+                ["length"] = "inches",
+            };
             await Must(house.Put("/api/kitchen/setup", kitchen.DeepClone()));
             await Must(house.Put("/api/scale/auto", new { on = true }));
         }
@@ -154,10 +229,15 @@ internal static class Golden
         private async Task TellWhatIsMissing()
         {
             var told = new HashSet<string>();
-            foreach (var bake in await Bakes(house)) told.UnionWith((await Log(house, bake)).Select(e => e["event"]!["type"]!.ToString()));
-            var missing = typeof(BakeEvent).GetCustomAttributes<JsonDerivedTypeAttribute>()
-                .Select(a => (string)a.TypeDiscriminator!).Where(t => !told.Contains(t) && t != NewerRules).ToList();
-            if (missing.Count > 0) throw new InvalidOperationException($"No bake was told of {string.Join(", ", missing)}.");
+            foreach (var bake in await Bakes(house))
+                told.UnionWith((await Log(house, bake)).Select(e => e["event"]!["type"]!.ToString()));
+            var missing = typeof(BakeEvent)
+                .GetCustomAttributes<JsonDerivedTypeAttribute>()
+                .Select(a => (string)a.TypeDiscriminator!)
+                .Where(t => !told.Contains(t) && t != NewerRules)
+                .ToList();
+            if (missing.Count > 0)
+                throw new InvalidOperationException($"No bake was told of {string.Join(", ", missing)}.");
         }
 
         private async Task Tell(Guid bake, JsonObject told) =>
@@ -166,7 +246,8 @@ internal static class Golden
         private static async Task Must(Task<Reply> call)
         {
             var reply = await call;
-            if (!reply.Ok) throw new InvalidOperationException($"{reply.Status}: {reply.Body.ToJsonString()}");
+            if (!reply.Ok)
+                throw new InvalidOperationException($"{reply.Status}: {reply.Body.ToJsonString()}");
         }
     }
 
@@ -178,26 +259,45 @@ internal static class Golden
         {
             var (view, log) = ((await house.Get($"/api/bakes/{bake}")).Body, await Log(house, bake));
             var over = view["status"]!.ToString() is "finished" or "stopped";
-            bakes.Add(new JsonObject
-            {
-                ["id"] = bake,
-                ["title"] = view["title"]!.DeepClone(),
-                ["status"] = view["status"]!.DeepClone(),
-                ["position"] = view["position"]!.DeepClone(),
-                ["log"] = new JsonArray([.. log.Select(e => (JsonNode)$"{e["at"]} {e["event"]!["type"]} {(e["stands"]!.GetValue<bool>() ? e["text"] : "taken back")}")]),
-                ["page"] = over ? (await house.Get($"/api/logbook/{bake}")).Body.DeepClone() : null,
-                ["line"] = over ? (await house.Get("/api/logbook")).Body.AsArray().First(l => l!["id"]!.ToString() == bake.ToString())!.DeepClone() : null,
-                ["beat"] = view["beat"]?["step"]?.DeepClone(),
-            });
+            bakes.Add(
+                new JsonObject
+                {
+                    ["id"] = bake,
+                    ["title"] = view["title"]!.DeepClone(),
+                    ["status"] = view["status"]!.DeepClone(),
+                    ["position"] = view["position"]!.DeepClone(),
+                    ["log"] = new JsonArray([
+                        .. log.Select(e =>
+                            (JsonNode)
+                                $"{e["at"]} {e["event"]!["type"]} {(e["stands"]!.GetValue<bool>() ? e["text"] : "taken back")}"
+                        ),
+                    ]),
+                    ["page"] = over ? (await house.Get($"/api/logbook/{bake}")).Body.DeepClone() : null,
+                    ["line"] = over
+                        ? (await house.Get("/api/logbook"))
+                            .Body.AsArray()
+                            .First(l => l!["id"]!.ToString() == bake.ToString())!
+                            .DeepClone()
+                        : null,
+                    ["beat"] = view["beat"]?["step"]?.DeepClone(),
+                }
+            );
         }
         var doughs = new JsonArray();
         foreach (var dough in (await house.Get("/api/doughs/names")).Body.AsArray())
-            doughs.Add(new JsonObject
-            {
-                ["name"] = dough!["name"]!.DeepClone(),
-                ["versions"] = (await house.Get($"/api/doughs/{dough["id"]}/versions")).Body.AsArray().Count,
-            });
-        return new JsonObject { ["now"] = house.Now, ["bakes"] = bakes, ["doughs"] = doughs };
+            doughs.Add(
+                new JsonObject
+                {
+                    ["name"] = dough!["name"]!.DeepClone(),
+                    ["versions"] = (await house.Get($"/api/doughs/{dough["id"]}/versions")).Body.AsArray().Count,
+                }
+            );
+        return new JsonObject
+        {
+            ["now"] = house.Now,
+            ["bakes"] = bakes,
+            ["doughs"] = doughs,
+        };
     }
 
     private static async Task<List<Guid>> Bakes(StillHouse house)

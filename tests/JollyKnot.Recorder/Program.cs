@@ -7,7 +7,8 @@ namespace JollyKnot.Recorder;
 
 internal static class Recorder
 {
-    private const int Bakes = 300, Days = 60;
+    private const int Bakes = 300,
+        Days = 60;
 
     private static async Task<int> Main(string[] args)
     {
@@ -18,7 +19,11 @@ internal static class Recorder
                     await new Recording().Write(to, Number(counts, 0, Bakes), Number(counts, 1, Days));
                 return 0;
             case ["schemas", var folder]:
-                foreach (var kind in DocumentSchemas.In(typeof(Kinds).Assembly).Concat(DocumentSchemas.In(typeof(global::Program).Assembly)))
+                foreach (
+                    var kind in DocumentSchemas
+                        .In(typeof(Kinds).Assembly)
+                        .Concat(DocumentSchemas.In(typeof(global::Program).Assembly))
+                )
                     await File.WriteAllTextAsync(Path.Combine(folder, DocumentSchemas.FileOf(kind)), DocumentSchemas.Of(kind));
                 return 0;
             case ["golden", var folder]:

@@ -6,9 +6,15 @@ namespace JollyKnot.Recorder;
 
 internal sealed class Recording
 {
-    private const int BakesInAHouse = 6, MostTries = 12;
+    private const int BakesInAHouse = 6,
+        MostTries = 12;
     private static readonly DateTimeOffset Begins = new(2026, 11, 28, 7, 40, 0, TimeSpan.Zero);
-    private static readonly object Frame = new { width = 1200, slim = false, utcOffsetMinutes = 60 };
+    private static readonly object Frame = new
+    {
+        width = 1200,
+        slim = false,
+        utcOffsetMinutes = 60,
+    };
 
     // The demo's kitchen and doughs, for houses that have no other past.
     private JsonNode setup = new JsonObject();
@@ -18,7 +24,9 @@ internal sealed class Recording
     public async Task Write(TextWriter to, int bakes, int days)
     {
         await Learn();
-        var houses = Enumerable.Range(0, bakes).Chunk(BakesInAHouse)
+        var houses = Enumerable
+            .Range(0, bakes)
+            .Chunk(BakesInAHouse)
             .Select(some => (Func<Sheet, Task>)(sheet => Bakes(sheet, some)))
             .Concat(Enumerable.Range(0, days).Select(day => (Func<Sheet, Task>)(sheet => OneDay(sheet, day))))
             .ToList();
@@ -31,8 +39,10 @@ internal sealed class Recording
                 var own = new StringWriter();
                 await houses[i](new Sheet(own));
                 written[i] = own.ToString();
-            });
-        foreach (var text in written) await to.WriteAsync(text);
+            }
+        );
+        foreach (var text in written)
+            await to.WriteAsync(text);
     }
 
     private async Task Bakes(Sheet sheet, int[] numbers)
@@ -40,7 +50,8 @@ internal sealed class Recording
         using var data = new Folder();
         using var house = new StillHouse(data.Path, Begins.AddDays(numbers[0]));
         await Furnish(house);
-        foreach (var number in numbers) await Bake(house, sheet, number);
+        foreach (var number in numbers)
+            await Bake(house, sheet, number);
     }
 
     private async Task OneDay(Sheet sheet, int number)
@@ -71,7 +82,8 @@ internal sealed class Recording
         foreach (var (id, read) in doughs)
         {
             var kept = await house.Put($"/api/doughs/{id}", read["exact"]!.DeepClone());
-            if (!kept.Ok) throw new InvalidOperationException($"A demo dough was not kept: {kept.Body}");
+            if (!kept.Ok)
+                throw new InvalidOperationException($"A demo dough was not kept: {kept.Body}");
         }
     }
 
@@ -79,7 +91,8 @@ internal sealed class Recording
     {
         var dice = new Dice(number);
         sheet.Line($"# bake {number}");
-        if (await LaidOut(house, sheet, dice) is not { } layout) return;
+        if (await LaidOut(house, sheet, dice) is not { } layout)
+            return;
 
         layout.Remove("frame");
         var id = dice.Id();
@@ -108,7 +121,8 @@ internal sealed class Recording
                 sheet.Line($"  refused {laid.Status}: {Sheet.Text(laid.Body["problems"])}");
                 continue;
             }
-            foreach (var (name, value) in laid.Body.AsObject().Where(m => m.Key is not "steps")) sheet.Thing(name, value);
+            foreach (var (name, value) in laid.Body.AsObject().Where(m => m.Key is not "steps"))
+                sheet.Thing(name, value);
             sheet.Steps(laid.Body["steps"]!);
             return layout;
         }
@@ -124,24 +138,43 @@ internal sealed class Recording
         for (var tries = 8; tries > 0 && ids.Count < 3; tries--)
         {
             var choice = new Choices(kitchen, dice).Bake(house.Now, house.Now.AddMinutes(15 * dice.Between(14, 36)));
-            foreach (var night in (string[])["cold", "timer"]) choice.Remove(night);
-            var layout = new JsonObject { ["doughId"] = dice.Of(doughs).Id, ["choice"] = choice, ["scaleToFit"] = true };
+            foreach (var night in (string[])["cold", "timer"])
+                choice.Remove(night);
+            var layout = new JsonObject
+            {
+                ["doughId"] = dice.Of(doughs).Id,
+                ["choice"] = choice,
+                ["scaleToFit"] = true,
+            };
             var id = dice.Id();
             var kept = await house.Post("/api/bakes", new JsonObject { ["id"] = id, ["layout"] = layout });
             sheet.Line($"  {kept.Status} {Sheet.Text(choice)}");
-            if (kept.Ok) ids.Add(id);
+            if (kept.Ok)
+                ids.Add(id);
         }
         await Board(house, sheet, []);
         await house.Post("/api/day/arrange", new JsonObject());
         await Board(house, sheet, []);
-        await Board(house, sheet, [new JsonObject { ["bake"] = dice.Of(ids), ["kind"] = "place", ["id"] = dice.Of(kitchen["places"]!.AsArray())!["id"]!.DeepClone() }]);
+        await Board(
+            house,
+            sheet,
+            [
+                new JsonObject
+                {
+                    ["bake"] = dice.Of(ids),
+                    ["kind"] = "place",
+                    ["id"] = dice.Of(kitchen["places"]!.AsArray())!["id"]!.DeepClone(),
+                },
+            ]
+        );
 
         // An hour of it, as the one bench says it.
         for (var i = 0; i < 4; i++)
         {
             house.Pass(TimeSpan.FromMinutes(dice.Between(10, 50)));
             var today = (await house.Get("/api/today")).Body;
-            if (today["bakes"]!.AsArray().FirstOrDefault()?["beat"] is { } beat) sheet.Beat(beat, house.Now);
+            if (today["bakes"]!.AsArray().FirstOrDefault()?["beat"] is { } beat)
+                sheet.Beat(beat, house.Now);
             sheet.Thing("next", today["next"]);
         }
         await Board(house, sheet, []);
@@ -156,8 +189,10 @@ internal sealed class Recording
             await Task.Delay(20);
             day = await house.Post("/api/day", asked.DeepClone());
         }
-        if (!day.Ok) sheet.Line($"  refused {day.Status}: {Sheet.Text(day.Body["problems"])}");
+        if (!day.Ok)
+            sheet.Line($"  refused {day.Status}: {Sheet.Text(day.Body["problems"])}");
         else
-            foreach (var (name, value) in day.Body.AsObject()) sheet.Thing(name, value);
+            foreach (var (name, value) in day.Body.AsObject())
+                sheet.Thing(name, value);
     }
 }

@@ -14,7 +14,8 @@ internal sealed class Sheet(TextWriter to)
     /// <summary>A whole thing in one line.</summary>
     public void Thing(string name, JsonNode? thing)
     {
-        if (thing is not null) Line($"  {name}: {Text(thing)}");
+        if (thing is not null)
+            Line($"  {name}: {Text(thing)}");
     }
 
     /// <summary>The one thing now, as said, asked and warned of.</summary>
@@ -23,9 +24,14 @@ internal sealed class Sheet(TextWriter to)
         var phrase = beat["phrase"]!;
         var when = beat["isDue"]!.GetValue<bool>() ? "now" : $"at {Time(beat["due"]!)}";
         Line($"{now:HH:mm:ss} {beat["step"]} {when} [{beat["ending"]}] {beat["say"]}");
-        Line($"  {phrase["short"]} | {phrase["say"]} | {phrase["detail"]} | {phrase["button"]} | {Text(phrase["figure"])} | {Text(beat["expected"])}");
-        foreach (var answer in beat["answers"]!.AsArray()) Line($"  ? {Text(answer)}");
-        foreach (var caution in beat["cautions"]!.AsArray()) Line($"  ! {caution}");
+        Line(
+            $"  {phrase["short"]} | {phrase["say"]} | {phrase["detail"]} | {phrase["button"]} | {Text(phrase["figure"])} "
+                + $"| {Text(beat["expected"])}"
+        );
+        foreach (var answer in beat["answers"]!.AsArray())
+            Line($"  ? {Text(answer)}");
+        foreach (var caution in beat["cautions"]!.AsArray())
+            Line($"  ! {caution}");
     }
 
     /// <summary>Steps with their times.</summary>
@@ -35,17 +41,21 @@ internal sealed class Sheet(TextWriter to)
             Line($"  - {Time(step!["start"]!)}–{Time(step["end"]!)} {step["step"]} {step["state"]} {step["short"]}");
     }
 
-    public static string Text(JsonNode? node) => node switch
-    {
-        null => "-",
-        JsonArray list => $"[{string.Join(", ", list.Select(Text))}]",
-        JsonObject thing => $"{{{string.Join(", ", thing.Where(m => !TooLong.Contains(m.Key)).Select(m => $"{m.Key} {Text(m.Value)}"))}}}",
-        JsonValue value when value.TryGetValue<double>(out var number) => Rounded(number),
-        _ => node.ToString(),
-    };
+    public static string Text(JsonNode? node) =>
+        node switch
+        {
+            null => "-",
+            JsonArray list => $"[{string.Join(", ", list.Select(Text))}]",
+            JsonObject thing =>
+                $"{{{string.Join(", ", thing.Where(m => !TooLong.Contains(m.Key)).Select(m => $"{m.Key} {Text(m.Value)}"))}}}",
+            JsonValue value when value.TryGetValue<double>(out var number) => Rounded(number),
+            _ => node.ToString(),
+        };
 
     private static string Rounded(double number) => number.ToString("G6", CultureInfo.InvariantCulture);
 
     private static string Time(JsonNode at) =>
-        DateTimeOffset.Parse(at.ToString(), CultureInfo.InvariantCulture).UtcDateTime.ToString("dd HH:mm:ss", CultureInfo.InvariantCulture);
+        DateTimeOffset
+            .Parse(at.ToString(), CultureInfo.InvariantCulture)
+            .UtcDateTime.ToString("dd HH:mm:ss", CultureInfo.InvariantCulture);
 }

@@ -24,16 +24,17 @@ internal sealed class StillHouse : IDisposable
     public StillHouse(string folder, DateTimeOffset begins, bool demo = false)
     {
         wall = new FakeTimeProvider(begins);
-        factory = new WebApplicationFactory<global::Program>().WithWebHostBuilder(host => host
-            .UseSetting("data", folder)
-            .UseSetting("webroot", folder)
-            .UseSetting("demo", demo ? "true" : "false")
-            .UseSetting("port", "0")
-            .ConfigureTestServices(services =>
-            {
-                services.RemoveAll<HouseClock>();
-                services.AddSingleton(new HouseClock(1, wall, begins));
-            }));
+        factory = new WebApplicationFactory<global::Program>().WithWebHostBuilder(host =>
+            host.UseSetting("data", folder)
+                .UseSetting("webroot", folder)
+                .UseSetting("demo", demo ? "true" : "false")
+                .UseSetting("port", "0")
+                .ConfigureTestServices(services =>
+                {
+                    services.RemoveAll<HouseClock>();
+                    services.AddSingleton(new HouseClock(1, wall, begins));
+                })
+        );
         client = factory.CreateClient();
     }
 
@@ -41,7 +42,8 @@ internal sealed class StillHouse : IDisposable
 
     public void Pass(TimeSpan span)
     {
-        if (span > TimeSpan.Zero) wall.Advance(span);
+        if (span > TimeSpan.Zero)
+            wall.Advance(span);
     }
 
     public void PassUntil(DateTimeOffset at) => Pass(at - Now);
@@ -55,9 +57,16 @@ internal sealed class StillHouse : IDisposable
     public Task<Reply> Delete(string path) => Call(HttpMethod.Delete, path, null);
 
     /// <summary>Tells an event at the log's end.</summary>
-    public Task<Reply> Tell(Guid bake, Guid id, JsonNode view, JsonObject told) => Post(
-        $"/api/bakes/{bake}/events",
-        new JsonObject { ["id"] = id, ["basedOn"] = view["position"]!.DeepClone(), ["event"] = told });
+    public Task<Reply> Tell(Guid bake, Guid id, JsonNode view, JsonObject told) =>
+        Post(
+            $"/api/bakes/{bake}/events",
+            new JsonObject
+            {
+                ["id"] = id,
+                ["basedOn"] = view["position"]!.DeepClone(),
+                ["event"] = told,
+            }
+        );
 
     private async Task<Reply> Call(HttpMethod method, string path, object? body)
     {

@@ -6,7 +6,8 @@ namespace JollyKnot.Server.Tests;
 /// <summary>Whatever is sent: a clear answer that names the field, and nothing half written.</summary>
 public sealed class BadInput(House house) : IClassFixture<House>
 {
-    private const string Good = """{"name":"Good","rows":[{"ingredient":"plain flour","mass":500},{"ingredient":"water","mass":300}]}""";
+    private const string Good =
+        """{"name":"Good","rows":[{"ingredient":"plain flour","mass":500},{"ingredient":"water","mass":300}]}""";
 
     [Theory]
     [InlineData("""{"rows":[{"ingredient":"water","mass":-1}],"name":"x"}""", "rows[0].mass")]
@@ -32,12 +33,15 @@ public sealed class BadInput(House house) : IClassFixture<House>
     public async Task A_dough(string body, string field)
     {
         var before = (await house.Get("/api/doughs")).Body.ToJsonString();
-        foreach (var (method, path) in new[] { (HttpMethod.Put, $"/api/doughs/{Guid.NewGuid()}"), (HttpMethod.Post, "/api/formulas") })
+        foreach (
+            var (method, path) in new[] { (HttpMethod.Put, $"/api/doughs/{Guid.NewGuid()}"), (HttpMethod.Post, "/api/formulas") }
+        )
         {
             var (status, answer) = await house.Call(method, path, Json(body));
             status.ShouldBe(400, answer.ToJsonString());
             var fields = answer["problems"]!.AsArray().Select(p => (string)p!["field"]!).ToList();
-            if (field.Length > 0) fields.ShouldContain(f => f.EndsWith(field, StringComparison.Ordinal), answer.ToJsonString());
+            if (field.Length > 0)
+                fields.ShouldContain(f => f.EndsWith(field, StringComparison.Ordinal), answer.ToJsonString());
             ((string)answer["type"]!).ShouldStartWith("urn:jolly-knot:problem:");
         }
         (await house.Get("/api/doughs")).Body.ToJsonString().ShouldBe(before);
@@ -46,7 +50,11 @@ public sealed class BadInput(House house) : IClassFixture<House>
     [Fact]
     public async Task A_name_of_five_thousand_characters_and_a_body_of_fifty_megabytes()
     {
-        var (status, answer) = await house.Call(HttpMethod.Put, $"/api/doughs/{Guid.NewGuid()}", Json(Good.Replace("Good", new string('a', 5000), StringComparison.Ordinal)));
+        var (status, answer) = await house.Call(
+            HttpMethod.Put,
+            $"/api/doughs/{Guid.NewGuid()}",
+            Json(Good.Replace("Good", new string('a', 5000), StringComparison.Ordinal))
+        );
         (status, (string)answer["field"]!).ShouldBe((400, "name"));
         // The test host has no Kestrel and so no limit on bodies; the parser still refuses what is no dough.
         (await house.Call(HttpMethod.Post, "/api/formulas", Json(new string('[', 50_000_000)))).Status.ShouldBe(400);
@@ -65,7 +73,15 @@ public sealed class BadInput(House house) : IClassFixture<House>
     [InlineData("blue", "pan-roll", "counter", 16d, -400d, null, "heat")]
     [InlineData("blue", "pan-roll", "counter", 16d, 190d, "2001-01-01T00:00:00Z", "choice.readyBy")]
     [InlineData("white", "pan-roll", "counter", 16d, 190d, null, "choice.machineId")]
-    public async Task A_layout(string machine, string family, string place, double pieces, double heat, string? readyBy, string field)
+    public async Task A_layout(
+        string machine,
+        string family,
+        string place,
+        double pieces,
+        double heat,
+        string? readyBy,
+        string field
+    )
     {
         var body = House.Layout(choice: House.Choice(machine, family, place, pieces, heat, readyBy));
         var (status, answer) = await house.Post("/api/layouts", body);
@@ -101,7 +117,10 @@ public sealed class BadInput(House house) : IClassFixture<House>
     }
 
     [Theory]
-    [InlineData("/api/bakes/00000000-0000-0000-0000-000000000099"), InlineData("/api/doughs/00000000-0000-0000-0000-000000000099")]
+    [
+        InlineData("/api/bakes/00000000-0000-0000-0000-000000000099"),
+        InlineData("/api/doughs/00000000-0000-0000-0000-000000000099")
+    ]
     [InlineData("/api/logbook/00000000-0000-0000-0000-000000000099"), InlineData("/api/bakes/x"), InlineData("/api/nothing")]
     public async Task What_is_not_there(string path) => (await house.Get(path)).Status.ShouldBe(404);
 

@@ -47,7 +47,8 @@ public sealed class ClockTests
         var wall = new Wall();
         var clock = new HouseClock(1, wall, Noon);
         wall.HeldUp = TimeSpan.FromMinutes(20);
-        for (var i = 0; i < 5; i++) clock.GetUtcNow().ShouldBeLessThanOrEqualTo(wall.GetUtcNow());
+        for (var i = 0; i < 5; i++)
+            clock.GetUtcNow().ShouldBeLessThanOrEqualTo(wall.GetUtcNow());
     }
 
     // A wall clock that can be put anywhere while its counter goes on.
@@ -60,8 +61,11 @@ public sealed class ClockTests
         public TimeSpan HeldUp { get; set; }
 
         public void Pass(TimeSpan span) => (shows, counted) = (shows + span, counted + span);
+
         public void Put(DateTimeOffset to) => shows = to;
+
         public override DateTimeOffset GetUtcNow() => Read(shows);
+
         public override long GetTimestamp() => Read(counted).Ticks;
 
         private T Read<T>(T shown)

@@ -24,18 +24,23 @@ public sealed partial class GoldenTests
         {
             var id = (string)was!["id"]!;
             var bake = (await house.Get($"/api/bakes/{id}")).Body;
-            foreach (var same in (string[])["title", "status", "position"]) bake[same]!.ToJsonString().ShouldBe(was[same]!.ToJsonString(), $"{id} {same}");
-            if (was["beat"] is { } beat) ((string)bake["beat"]!["step"]!).ShouldBe((string)beat!);
+            foreach (var same in (string[])["title", "status", "position"])
+                bake[same]!.ToJsonString().ShouldBe(was[same]!.ToJsonString(), $"{id} {same}");
+            if (was["beat"] is { } beat)
+                ((string)bake["beat"]!["step"]!).ShouldBe((string)beat!);
             // What was told replays, entry by entry.
             var log = (await house.Get($"/api/bakes/{id}/log")).Body.AsArray();
             log.Select(Entry).ShouldBe(was["log"]!.AsArray().Select(e => (string)e!));
-            if (was["page"] is not { } page) continue;
+            if (was["page"] is not { } page)
+                continue;
             Timeless((await house.Get($"/api/logbook/{id}")).Body).ShouldBe(Timeless(page));
             lines[id]!.ToJsonString().ShouldBe(was["line"]!.ToJsonString());
         }
         foreach (var dough in shown["doughs"]!.AsArray())
         {
-            var found = (await house.Get($"/api/doughs?search={Uri.EscapeDataString((string)dough!["name"]!)}")).Body["doughs"]!.AsArray();
+            var found = (await house.Get($"/api/doughs?search={Uri.EscapeDataString((string)dough!["name"]!)}")).Body[
+                "doughs"
+            ]!.AsArray();
             var versions = (await house.Get($"/api/doughs/{found[0]!["id"]}/versions")).Body.AsArray();
             versions.Count.ShouldBe((int)dough["versions"]!);
         }
@@ -53,7 +58,10 @@ public sealed partial class GoldenTests
             var id = (Guid)open!["id"]!;
             for (var bake = open; bake!["beat"] is { } beat;)
             {
-                (await house.Tell(id, new { type = "step-skipped", step = (string)beat["step"]! })).Status.ShouldBe(200, $"{id} {beat["step"]}");
+                (await house.Tell(id, new { type = "step-skipped", step = (string)beat["step"]! })).Status.ShouldBe(
+                    200,
+                    $"{id} {beat["step"]}"
+                );
                 bake = (await house.Get($"/api/bakes/{id}")).Body;
             }
             ((string)(await house.Get($"/api/logbook/{id}")).Body["status"]!).ShouldBe("finished");
@@ -73,7 +81,12 @@ public sealed partial class GoldenTests
         var lines = (await house.Get("/api/logbook")).Body.ToJsonString();
         var id = (string)(await house.Get("/api/logbook")).Body[0]!["id"]!;
         var page = (await house.Get($"/api/logbook/{id}")).Body.ToJsonString();
-        var frame = new { width = 900, slim = false, utcOffsetMinutes = 60 };
+        var frame = new
+        {
+            width = 900,
+            slim = false,
+            utcOffsetMinutes = 60,
+        };
         var picture = (await house.Post($"/api/bakes/{id}/picture", frame)).Body.ToJsonString();
         // As if next year's rules made of the same log something else: half of it is missing.
         house.Reopen(db => db.Run("DELETE FROM Events WHERE lower(BakeId) = @0 AND Position > 9", id));
@@ -89,11 +102,23 @@ public sealed partial class GoldenTests
         var bake = await house.Bake(House.Choice(pieces: 4));
         foreach (var (note, kept) in new[] { ("First.", "First."), ("Wu\u0308rzig.", "Würzig.") })
         {
-            (await house.Tell(bake, new { type = "reviewed", step = "review", stars = 3, note })).Status.ShouldBe(200);
+            (
+                await house.Tell(
+                    bake,
+                    new
+                    {
+                        type = "reviewed",
+                        step = "review",
+                        stars = 3,
+                        note,
+                    }
+                )
+            ).Status.ShouldBe(200);
             var page = (await house.Get($"/api/logbook/{bake}")).Body;
             ((string)page["status"]!, (string)page["note"]!).ShouldBe(("finished", kept));
             var last = (int)(await house.Get($"/api/bakes/{bake}")).Body["position"]!;
-            if (note == "First.") (await house.Tell(bake, new { type = "undone", position = last })).Status.ShouldBe(200);
+            if (note == "First.")
+                (await house.Tell(bake, new { type = "undone", position = last })).Status.ShouldBe(200);
         }
         (await house.Get("/api/logbook")).Body.AsArray().Count(l => (string)l!["id"]! == $"{bake}").ShouldBe(1);
     }

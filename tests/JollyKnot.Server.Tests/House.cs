@@ -11,7 +11,8 @@ using Microsoft.Extensions.Time.Testing;
 
 namespace JollyKnot.Server.Tests;
 
-/// <summary>A server on a real file of its own, which can be closed and opened again on the same file. Its clock stands until it is set.</summary>
+/// <summary>A server on a real file of its own, which can be closed and opened again on the same file. Its clock stands until it
+/// is set.</summary>
 public sealed class House : IDisposable
 {
     // A Thursday; the demo's Saturday comes two days later.
@@ -21,9 +22,8 @@ public sealed class House : IDisposable
 
     private readonly (string Key, string Value)[] settings;
 
-    public House() : this([])
-    {
-    }
+    public House()
+        : this([]) { }
 
     /// <summary>A server started with these settings.</summary>
     public static House With(params (string Key, string Value)[] settings) => new(settings);
@@ -34,7 +34,8 @@ public sealed class House : IDisposable
     private House((string Key, string Value)[] settings, string? folder = null)
     {
         this.settings = settings;
-        if (folder is not null) System.IO.File.Copy(Path.Combine(folder, "jolly-knot.db"), File);
+        if (folder is not null)
+            System.IO.File.Copy(Path.Combine(folder, "jolly-knot.db"), File);
         factory = Open();
         Client = factory.CreateClient();
     }
@@ -70,21 +71,51 @@ public sealed class House : IDisposable
 
     public async Task<(int Status, JsonNode Body)> Call(HttpMethod method, string path, object? body = null)
     {
-        using var request = new HttpRequestMessage(method, path) { Content = body as HttpContent ?? (body is null ? null : JsonContent.Create(body)) };
+        using var request = new HttpRequestMessage(method, path)
+        {
+            Content = body as HttpContent ?? (body is null ? null : JsonContent.Create(body)),
+        };
         using var answer = await Client.SendAsync(request);
         var text = await answer.Content.ReadAsStringAsync();
         return ((int)answer.StatusCode, text.Length > 0 && text[0] is '{' or '[' ? JsonNode.Parse(text)! : new JsonObject());
     }
 
     public Task<(int Status, JsonNode Body)> Get(string path) => Call(HttpMethod.Get, path);
+
     public Task<(int Status, JsonNode Body)> Post(string path, object body) => Call(HttpMethod.Post, path, body);
 
-    public static object Layout(string dough = Rolls, object? choice = null) => new { doughId = dough, choice = choice ?? Choice() };
+    public static object Layout(string dough = Rolls, object? choice = null) =>
+        new { doughId = dough, choice = choice ?? Choice() };
 
-    public static object Choice(string machine = "blue", string family = "pan-roll", string place = "counter", double? pieces = null, double? heat = null, string? readyBy = null) =>
-        Cuts(machine, place, readyBy, new { familyId = family, pieces, heat });
+    public static object Choice(
+        string machine = "blue",
+        string family = "pan-roll",
+        string place = "counter",
+        double? pieces = null,
+        double? heat = null,
+        string? readyBy = null
+    ) =>
+        Cuts(
+            machine,
+            place,
+            readyBy,
+            new
+            {
+                familyId = family,
+                pieces,
+                heat,
+            }
+        );
 
-    public static object Cuts(string machine, string place, string? readyBy, params object[] cuts) => new { machineId = machine, ovenId = "wall", placeId = place, cuts, readyBy };
+    public static object Cuts(string machine, string place, string? readyBy, params object[] cuts) =>
+        new
+        {
+            machineId = machine,
+            ovenId = "wall",
+            placeId = place,
+            cuts,
+            readyBy,
+        };
 
     public async Task<Guid> Bake(object? choice = null)
     {
@@ -96,7 +127,15 @@ public sealed class House : IDisposable
     public async Task<(int Status, JsonNode Body)> Tell(Guid bake, object told)
     {
         var position = (int)(await Get($"/api/bakes/{bake}")).Body["position"]!;
-        return await Post($"/api/bakes/{bake}/events", new { id = Guid.NewGuid(), basedOn = position, @event = told });
+        return await Post(
+            $"/api/bakes/{bake}/events",
+            new
+            {
+                id = Guid.NewGuid(),
+                basedOn = position,
+                @event = told,
+            }
+        );
     }
 
     public void Dispose()
@@ -105,28 +144,34 @@ public sealed class House : IDisposable
         Directory.Delete(data, true);
     }
 
-    private WebApplicationFactory<Program> Open() => new WebApplicationFactory<Program>().WithWebHostBuilder(b =>
-    {
-        b.UseSetting("data", data).UseSetting("demo", "true").UseSetting("port", "0");
-        foreach (var (key, value) in settings) b.UseSetting(key, value);
-        b.ConfigureTestServices(s => s
-            .AddKeyedSingleton<TimeProvider>(HouseClock.Wall, wall)
-            .AddSingleton<IStartupFilter, FromElsewhere>());
-    });
+    private WebApplicationFactory<Program> Open() =>
+        new WebApplicationFactory<Program>().WithWebHostBuilder(b =>
+        {
+            b.UseSetting("data", data).UseSetting("demo", "true").UseSetting("port", "0");
+            foreach (var (key, value) in settings)
+                b.UseSetting(key, value);
+            b.ConfigureTestServices(s =>
+                s.AddKeyedSingleton<TimeProvider>(HouseClock.Wall, wall).AddSingleton<IStartupFilter, FromElsewhere>()
+            );
+        });
 
     /// <summary>Says in a header from which address a call comes.</summary>
     public const string From = "X-From";
 
     private sealed class FromElsewhere : IStartupFilter
     {
-        public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) => app =>
-        {
-            app.Use((context, then) =>
+        public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) =>
+            app =>
             {
-                if (context.Request.Headers.TryGetValue(From, out var from)) context.Connection.RemoteIpAddress = System.Net.IPAddress.Parse(from.ToString());
-                return then(context);
-            });
-            next(app);
-        };
+                app.Use(
+                    (context, then) =>
+                    {
+                        if (context.Request.Headers.TryGetValue(From, out var from))
+                            context.Connection.RemoteIpAddress = System.Net.IPAddress.Parse(from.ToString());
+                        return then(context);
+                    }
+                );
+                next(app);
+            };
     }
 }

@@ -10,7 +10,8 @@ namespace JollyKnot.Server.Tests;
 /// <summary>What screens hear without asking.</summary>
 public sealed class LiveTests : IAsyncLifetime
 {
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20), Settling = TimeSpan.FromSeconds(2);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20),
+        Settling = TimeSpan.FromSeconds(2);
     private readonly House house = new();
     private readonly Channel<Guid> changed = Channel.CreateUnbounded<Guid>();
     private readonly Channel<LiveReading> readings = Channel.CreateUnbounded<LiveReading>();
@@ -20,7 +21,8 @@ public sealed class LiveTests : IAsyncLifetime
     {
         line = new HubConnectionBuilder()
             .WithUrl(new Uri(house.Client.BaseAddress!, "live"), o => o.HttpMessageHandlerFactory = _ => house.Handler())
-            .AddJsonProtocol(o => Json.Configure(o.PayloadSerializerOptions)).Build();
+            .AddJsonProtocol(o => Json.Configure(o.PayloadSerializerOptions))
+            .Build();
         line.On<Guid>("BakeChanged", id => changed.Writer.TryWrite(id));
         line.On<LiveReading>("Scale", r => readings.Writer.TryWrite(r));
         await line.StartAsync();
@@ -47,7 +49,15 @@ public sealed class LiveTests : IAsyncLifetime
         var bake = await house.Bake();
         await Heard(bake);
         // Three seconds before the paddle should turn.
-        await house.Tell(bake, new { type = "step-done", step = "start-cycle", at = house.Now.AddMinutes(-21).AddSeconds(3) });
+        await house.Tell(
+            bake,
+            new
+            {
+                type = "step-done",
+                step = "start-cycle",
+                at = house.Now.AddMinutes(-21).AddSeconds(3),
+            }
+        );
         await Heard(bake);
         (await Calling(bake)).ShouldBeEmpty();
         house.Pass(TimeSpan.FromSeconds(3));
@@ -61,7 +71,15 @@ public sealed class LiveTests : IAsyncLifetime
     public async Task The_scale_is_streamed_and_judged_for_the_piece_that_is_wanted()
     {
         var bake = await house.Bake(House.Choice(pieces: 16));
-        await house.Tell(bake, new { type = "dough-weighed", step = "weigh-dough", mass = 911 });
+        await house.Tell(
+            bake,
+            new
+            {
+                type = "dough-weighed",
+                step = "weigh-dough",
+                mass = 911,
+            }
+        );
         await Put(63);
         var over = await Reading(r => r.Settled && r.Units == 63);
         (over.Bake, over.Verdict, over.Off).ShouldBe((bake, Verdict.PinchOff, 6));
@@ -86,7 +104,15 @@ public sealed class LiveTests : IAsyncLifetime
     public async Task Good_pieces_are_taken_by_themselves_stay_on_the_pan_and_are_trimmed()
     {
         var bake = await house.Bake(House.Choice(pieces: 16));
-        await house.Tell(bake, new { type = "dough-weighed", step = "weigh-dough", mass = 911 });
+        await house.Tell(
+            bake,
+            new
+            {
+                type = "dough-weighed",
+                step = "weigh-dough",
+                mass = 911,
+            }
+        );
         (await house.Call(HttpMethod.Put, "/api/scale/auto", new { on = true })).Status.ShouldBe(200);
         await Put(57);
         await Reading(r => r.Beside == 1);
@@ -98,7 +124,12 @@ public sealed class LiveTests : IAsyncLifetime
         (await Weighed(bake)).Count.ShouldBe(2);
         // Taken already, it is trimmed all the same: the last one is weighed anew.
         await Put(-12);
-        await Task.Run(async () => { while ((await Weighed(bake))[1] > 48) await Task.Delay(50); }).WaitAsync(Patience);
+        await Task.Run(async () =>
+            {
+                while ((await Weighed(bake))[1] > 48)
+                    await Task.Delay(50);
+            })
+            .WaitAsync(Patience);
         await house.Post("/api/scale/clear", new { });
         house.Pass(Settling);
         await Reading(r => r is { Beside: 0, Units: <= 1 });
@@ -109,12 +140,34 @@ public sealed class LiveTests : IAsyncLifetime
     public async Task A_scale_that_sends_garbage_stalls_or_shouts_harms_nothing()
     {
         var bake = await house.Bake(House.Choice(pieces: 16));
-        await house.Tell(bake, new { type = "dough-weighed", step = "weigh-dough", mass = 911 });
-        var (_, heard) = await Lines("57.2 g", "", "ERR", "NaN", "1e400 g", "-∞", "57,2", "\u0000\u0001", new string('9', 5000), "99999999 kg", "2.01 oz", "five g");
+        await house.Tell(
+            bake,
+            new
+            {
+                type = "dough-weighed",
+                step = "weigh-dough",
+                mass = 911,
+            }
+        );
+        var (_, heard) = await Lines(
+            "57.2 g",
+            "",
+            "ERR",
+            "NaN",
+            "1e400 g",
+            "-∞",
+            "57,2",
+            "\u0000\u0001",
+            new string('9', 5000),
+            "99999999 kg",
+            "2.01 oz",
+            "five g"
+        );
         ((int)heard["heard"]!, (int)heard["dropped"]!).ShouldBe((2, 10));
         (await Reading(r => r.Units == 57)).Bake.ShouldBe(bake);
         // A hundred readings a second, for a while.
-        for (var i = 0; i < 20; i++) await Lines([.. Enumerable.Range(0, 10).Select(n => $"{50 + (i * 10 + n) % 20} g")]);
+        for (var i = 0; i < 20; i++)
+            await Lines([.. Enumerable.Range(0, 10).Select(n => $"{50 + (i * 10 + n) % 20} g")]);
         await Lines("61 g");
         (await Reading(r => r is { Units: 61, Settled: false })).Verdict.ShouldBe(Verdict.PinchOff);
         // Silent: nothing is shown that is not known.
@@ -123,7 +176,8 @@ public sealed class LiveTests : IAsyncLifetime
         (await house.Get($"/api/bakes/{bake}")).Status.ShouldBe(200);
         (await Weighed(bake)).ShouldBeEmpty();
 
-        Task<(int Status, System.Text.Json.Nodes.JsonNode Body)> Lines(params string[] lines) => house.Call(HttpMethod.Post, "/api/scale/lines", new StringContent(string.Join('\n', lines)));
+        Task<(int Status, System.Text.Json.Nodes.JsonNode Body)> Lines(params string[] lines) =>
+            house.Call(HttpMethod.Post, "/api/scale/lines", new StringContent(string.Join('\n', lines)));
     }
 
     [Fact]
@@ -131,7 +185,15 @@ public sealed class LiveTests : IAsyncLifetime
     {
         var bake = await house.Bake(House.Choice(pieces: 16));
         await house.Tell(bake, new { type = "step-done", step = "start-cycle" });
-        await house.Tell(bake, new { type = "dough-taken-out", step = "take-out", feel = "right" });
+        await house.Tell(
+            bake,
+            new
+            {
+                type = "dough-taken-out",
+                step = "take-out",
+                feel = "right",
+            }
+        );
         await Put(412 + 911);
         var seen = await Reading(r => r is { Settled: true, Under: not null });
         seen.Under.ShouldBe("Bowl");
@@ -147,7 +209,12 @@ public sealed class LiveTests : IAsyncLifetime
     }
 
     private async Task<List<int>> Weighed(Guid bake) =>
-        [.. (await house.Get($"/api/bakes/{bake}?step=divide")).Body["station"]!["pieces"]!.AsArray().Select(p => (int?)p!["weighed"]).OfType<int>()];
+        [
+            .. (await house.Get($"/api/bakes/{bake}?step=divide")).Body["station"]!["pieces"]!
+                .AsArray()
+                .Select(p => (int?)p!["weighed"])
+                .OfType<int>(),
+        ];
 
     private async Task<List<string>> Calling(Guid bake) =>
         [.. (await house.Get($"/api/bakes/{bake}")).Body["calling"]!.AsArray().Select(c => c!["step"]!.ToString())];
@@ -162,6 +229,7 @@ public sealed class LiveTests : IAsyncLifetime
     {
         using var patience = new CancellationTokenSource(Patience);
         while (true)
-            if (await readings.Reader.ReadAsync(patience.Token) is var reading && wanted(reading)) return reading;
+            if (await readings.Reader.ReadAsync(patience.Token) is var reading && wanted(reading))
+                return reading;
     }
 }

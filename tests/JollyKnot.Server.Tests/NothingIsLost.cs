@@ -18,15 +18,34 @@ public sealed class NothingIsLost
         using var house = new House();
         var bake = await house.Bake();
         var (path, id) = ($"/api/bakes/{bake}/events", Guid.NewGuid());
-        object First(Guid as_) => new { id = as_, basedOn = 0, @event = new { type = "step-done", step = "paddle" } };
+        object First(Guid as_) =>
+            new
+            {
+                id = as_,
+                basedOn = 0,
+                @event = new { type = "step-done", step = "paddle" },
+            };
 
         // Many at once, half of them the same one again: one stands, the rest learn of it.
-        var answers = await Task.WhenAll(Enumerable.Range(0, 20).Select(i => house.Post(path, First(i % 2 == 0 ? id : Guid.NewGuid()))));
+        var answers = await Task.WhenAll(
+            Enumerable.Range(0, 20).Select(i => house.Post(path, First(i % 2 == 0 ? id : Guid.NewGuid())))
+        );
         answers.Count(a => a.Status == 200 && !(bool)a.Body["again"]!).ShouldBe(1);
         answers.ShouldAllBe(a => a.Status == 200 || a.Status == 409);
         answers.Where(a => a.Status == 409).ShouldAllBe(a => (int)a.Body["position"]! == 1);
 
-        foreach (var step in new[] { "weigh-in-2", "weigh-in-4" }) (await house.Tell(bake, new { type = "ingredient-weighed", step, mass = 50 })).Status.ShouldBe(200);
+        foreach (var step in new[] { "weigh-in-2", "weigh-in-4" })
+            (
+                await house.Tell(
+                    bake,
+                    new
+                    {
+                        type = "ingredient-weighed",
+                        step,
+                        mass = 50,
+                    }
+                )
+            ).Status.ShouldBe(200);
         var before = (await house.Get($"/api/bakes/{bake}/log")).Body.ToJsonString();
         house.Reopen();
         (await house.Get($"/api/bakes/{bake}/log")).Body.ToJsonString().ShouldBe(before);
@@ -39,7 +58,9 @@ public sealed class NothingIsLost
         await using var db = new SqliteConnection($"Data Source={house.File}");
         await db.OpenAsync();
         (await Scalar("PRAGMA journal_mode")).ShouldBe("wal");
-        (await Scalar("SELECT count(*) FROM (SELECT BakeId FROM Events GROUP BY BakeId HAVING max(Position) <> count(*))")).ShouldBe(0L);
+        (
+            await Scalar("SELECT count(*) FROM (SELECT BakeId FROM Events GROUP BY BakeId HAVING max(Position) <> count(*))")
+        ).ShouldBe(0L);
 
         async Task<object?> Scalar(string sql)
         {
@@ -57,19 +78,93 @@ public sealed class NothingIsLost
         var ago = house.Now.AddMinutes(-100);
         object[] story =
         [
-            new { type = "step-done", step = "paddle" }, new { type = "ingredient-weighed", step = "weigh-in-2", mass = 301.5 },
-            new { type = "step-done", step = "start-cycle", at = ago }, new { type = "step-skipped", step = "paddle-turns" },
-            new { type = "dough-checked", step = "check-1", feel = "sticky", water = 0, flour = 10 }, new { type = "dough-taken-out", step = "take-out", feel = "right" },
-            new { type = "dough-weighed", step = "weigh-dough", mass = 911 }, new { type = "part-weighed", number = 2, mass = 228 },
-            new { type = "arranged", notBefore = new { load = house.Now.AddHours(3) }, hotFrom = new { wall = 150 } },
-            new { type = "step-done", step = "start-proof" }, new { type = "alarms-hushed" }, new { type = "place-measured", proof = "start-proof", heat = 31 },
-            new { type = "proof-looked", step = "look-1", seen = "half" }, new { type = "step-done", step = "load", at = house.Ago(6) },
-            new { type = "probe-read", load = "load", core = 55 }, new { type = "reviewed", step = "review", stars = 4, note = "Good." },
-            new { type = "undone", position = 12 }, new { type = "stopped" },
+            new { type = "step-done", step = "paddle" },
+            new
+            {
+                type = "ingredient-weighed",
+                step = "weigh-in-2",
+                mass = 301.5,
+            },
+            new
+            {
+                type = "step-done",
+                step = "start-cycle",
+                at = ago,
+            },
+            new { type = "step-skipped", step = "paddle-turns" },
+            new
+            {
+                type = "dough-checked",
+                step = "check-1",
+                feel = "sticky",
+                water = 0,
+                flour = 10,
+            },
+            new
+            {
+                type = "dough-taken-out",
+                step = "take-out",
+                feel = "right",
+            },
+            new
+            {
+                type = "dough-weighed",
+                step = "weigh-dough",
+                mass = 911,
+            },
+            new
+            {
+                type = "part-weighed",
+                number = 2,
+                mass = 228,
+            },
+            new
+            {
+                type = "arranged",
+                notBefore = new { load = house.Now.AddHours(3) },
+                hotFrom = new { wall = 150 },
+            },
+            new { type = "step-done", step = "start-proof" },
+            new { type = "alarms-hushed" },
+            new
+            {
+                type = "place-measured",
+                proof = "start-proof",
+                heat = 31,
+            },
+            new
+            {
+                type = "proof-looked",
+                step = "look-1",
+                seen = "half",
+            },
+            new
+            {
+                type = "step-done",
+                step = "load",
+                at = house.Ago(6),
+            },
+            new
+            {
+                type = "probe-read",
+                load = "load",
+                core = 55,
+            },
+            new
+            {
+                type = "reviewed",
+                step = "review",
+                stars = 4,
+                note = "Good.",
+            },
+            new { type = "undone", position = 12 },
+            new { type = "stopped" },
         ];
         // Newer rules cannot be taken while there are none; that they can be taken back is a test of the core.
         var kinds = typeof(BakeEvent).GetCustomAttributes<JsonDerivedTypeAttribute>().Select(a => (string)a.TypeDiscriminator!);
-        kinds.Except(story.Select(told => told.GetType().GetProperty("type")!.GetValue(told) as string)).ShouldBe(["rules-taken"]);
+        kinds
+            .Except(story.Select(told => told.GetType().GetProperty("type")!.GetValue(told) as string))
+            .ShouldBe(["rules-taken"]);
         foreach (var told in story)
         {
             var before = await Timeless(house, bake);
@@ -81,9 +176,11 @@ public sealed class NothingIsLost
             (await Timeless(house, bake)).ShouldBe(before);
             (await house.Tell(bake, new { type = "undone", position = position + 1 })).Status.ShouldBe(200);
             (await Timeless(house, bake)).ShouldBe(after);
-            if (told.ToString()!.Contains("reviewed", StringComparison.Ordinal)) (await house.Tell(bake, new { type = "undone", position })).Status.ShouldBe(200);
+            if (told.ToString()!.Contains("reviewed", StringComparison.Ordinal))
+                (await house.Tell(bake, new { type = "undone", position })).Status.ShouldBe(200);
             // A taken back event of this story stays so: the next of it builds on the bake being open.
-            if (told.ToString()!.Contains("undone", StringComparison.Ordinal)) (await house.Get($"/api/bakes/{bake}")).Body["status"]!.ToString().ShouldBe("under-way");
+            if (told.ToString()!.Contains("undone", StringComparison.Ordinal))
+                (await house.Get($"/api/bakes/{bake}")).Body["status"]!.ToString().ShouldBe("under-way");
         }
     }
 
@@ -92,8 +189,17 @@ public sealed class NothingIsLost
     {
         var view = (await house.Get($"/api/bakes/{bake}")).Body;
         var figures = string.Concat(((string[])["proof", "inOven"]).Select(f => view[f]?.ToJsonString()));
-        var steps = view["steps"]!.AsArray().Select(s => $"{s!["step"]} {(s["state"]!.ToString() is "done" or "skipped" ? s["state"] + " " + s["end"] : "")}");
-        return string.Join('\n', steps.Append(view["status"]!.ToString()).Append(view["beat"]?["step"]?.ToString() ?? "").Append(view["station"]?["left"]?.ToString() ?? "").Append(figures));
+        var steps = view["steps"]!
+            .AsArray()
+            .Select(s => $"{s!["step"]} {(s["state"]!.ToString() is "done" or "skipped" ? s["state"] + " " + s["end"] : "")}");
+        return string.Join(
+            '\n',
+            steps
+                .Append(view["status"]!.ToString())
+                .Append(view["beat"]?["step"]?.ToString() ?? "")
+                .Append(view["station"]?["left"]?.ToString() ?? "")
+                .Append(figures)
+        );
     }
 
     [Fact]
@@ -101,7 +207,13 @@ public sealed class NothingIsLost
     {
         using var house = new House();
         var bake = await house.Bake();
-        (await house.Call(HttpMethod.Put, $"/api/doughs/{House.Rolls}", new { name = "Changed", rows = new object[] { new { ingredient = "plain flour", mass = 100 } } })).Status.ShouldBe(200);
+        (
+            await house.Call(
+                HttpMethod.Put,
+                $"/api/doughs/{House.Rolls}",
+                new { name = "Changed", rows = new object[] { new { ingredient = "plain flour", mass = 100 } } }
+            )
+        ).Status.ShouldBe(200);
         (await house.Get($"/api/bakes/{bake}")).Body["title"]!.ToString().ShouldBe("Workbench soft rolls");
         (await house.Call(HttpMethod.Delete, $"/api/doughs/{House.Rolls}")).Status.ShouldBe(204);
         Names((await house.Get("/api/doughs")).Body).ShouldNotContain("Changed");
@@ -116,7 +228,8 @@ public sealed class NothingIsLost
     {
         using var house = new House();
         var day = (await house.Get("/api/today")).Body["bakes"]!.AsArray();
-        day.Select(b => b!["title"]!.ToString()).ShouldBe(["Workbench soft rolls", "Spanner pretzels", "Three-wire plait", "Washer flatbreads"]);
+        day.Select(b => b!["title"]!.ToString())
+            .ShouldBe(["Workbench soft rolls", "Spanner pretzels", "Three-wire plait", "Washer flatbreads"]);
         // Egg and butter want to come to the room; the pretzels are rising.
         day.Select(b => b!["beat"]!["step"]!.ToString()).Take(2).ShouldBe(["fetch-out", "pot-on"]);
         (await house.Get("/api/logbook")).Body.AsArray().Count.ShouldBe(3);
@@ -130,7 +243,10 @@ public sealed class NothingIsLost
     {
         using var house = new House();
         Local().ShouldBe((DayOfWeek.Saturday, new TimeSpan(8, 40, 0)));
-        var wanted = (await house.Post("/api/day", new { })).Body["bakes"]!.AsArray().Select(b => (DateTimeOffset?)b!["wanted"]).OfType<DateTimeOffset>();
+        var wanted = (await house.Post("/api/day", new { })).Body["bakes"]!
+            .AsArray()
+            .Select(b => (DateTimeOffset?)b!["wanted"])
+            .OfType<DateTimeOffset>();
         wanted.Select(w => TimeZoneInfo.ConvertTime(w, TimeZoneInfo.Local).TimeOfDay.TotalHours).ShouldBe([12.5, 12.5, 15]);
 
         house.Pass(TimeSpan.FromHours(30));
@@ -145,7 +261,8 @@ public sealed class NothingIsLost
         Local().ShouldBe((DayOfWeek.Saturday, new TimeSpan(9, 40, 0)));
         ((int)(await house.Get($"/api/bakes/{bake}")).Body["position"]!).ShouldBeGreaterThan(0);
 
-        (DayOfWeek, TimeSpan) Local() => TimeZoneInfo.ConvertTime(house.Now, TimeZoneInfo.Local) is var now ? (now.DayOfWeek, now.TimeOfDay) : default;
+        (DayOfWeek, TimeSpan) Local() =>
+            TimeZoneInfo.ConvertTime(house.Now, TimeZoneInfo.Local) is var now ? (now.DayOfWeek, now.TimeOfDay) : default;
     }
 
     [Fact]
@@ -158,7 +275,8 @@ public sealed class NothingIsLost
         for (var i = 0; i < 28; i++)
         {
             time.Advance(TimeSpan.FromMilliseconds(50));
-            if (scale.Read() is { Settled: false, Mass: { } m }) seen.Add(m.WholeGrams);
+            if (scale.Read() is { Settled: false, Mass: { } m })
+                seen.Add(m.WholeGrams);
         }
         seen.Max().ShouldBeGreaterThan(201);
         seen[0].ShouldBeLessThan(100);

@@ -25,7 +25,8 @@ internal static class Sql
 #pragma warning disable CA2100 // Written in the tests.
         command.CommandText = text;
 #pragma warning restore CA2100
-        for (var i = 0; i < values.Length; i++) command.Parameters.AddWithValue($"@{i}", values[i]);
+        for (var i = 0; i < values.Length; i++)
+            command.Parameters.AddWithValue($"@{i}", values[i]);
         return command;
     }
 }

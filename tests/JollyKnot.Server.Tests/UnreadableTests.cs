@@ -18,7 +18,8 @@ public sealed class UnreadableTests : IDisposable
     private async Task EverythingElseWorks(int bakes)
     {
         (await house.Get("/api/today")).Body["bakes"]!.AsArray().Count.ShouldBe(bakes);
-        foreach (var path in (string[])["/health", "/api/logbook", "/api/doughs", "/api/kitchen", "/api/scale", "/api/day.ics"]) (await house.Get(path)).Status.ShouldBe(200, path);
+        foreach (var path in (string[])["/health", "/api/logbook", "/api/doughs", "/api/kitchen", "/api/scale", "/api/day.ics"])
+            (await house.Get(path)).Status.ShouldBe(200, path);
         (await house.Post("/api/day", new { })).Status.ShouldBe(200);
         (await house.Post("/api/layouts", House.Layout())).Status.ShouldBe(200);
         var other = await house.Bake();
@@ -28,7 +29,10 @@ public sealed class UnreadableTests : IDisposable
     // What is done to a bake under way behind the server's back, and what is said of it then.
     private static readonly (string Order, string Reason)[] Broken =
     [
-        (EventIs("""{"version":2,"document":{"type":"bread-sung-to","at":"2026-11-28T07:40:00Z"}}"""), "Event 1: It holds something this version does not know."),
+        (
+            EventIs("""{"version":2,"document":{"type":"bread-sung-to","at":"2026-11-28T07:40:00Z"}}"""),
+            "Event 1: It holds something this version does not know."
+        ),
         (EventIs("""{"version":99,"document":{"type":"stopped"}}"""), "Event 1: It was written by a newer Jolly Knot."),
         (PlanIs("json_set(Document, '$.version', 99)"), "It was written by a newer Jolly Knot."),
         (PlanIs("json_remove(Document, '$.document.spec.tools.oven')"), "It is damaged at spec.tools."),
@@ -37,7 +41,8 @@ public sealed class UnreadableTests : IDisposable
         (PlanIs("substr(Document, 1, length(Document) / 2)"), "It is damaged."),
     ];
 
-    private static string EventIs(string document) => $"UPDATE Events SET Document = '{document}' WHERE lower(BakeId) = @0 AND Position = 1";
+    private static string EventIs(string document) =>
+        $"UPDATE Events SET Document = '{document}' WHERE lower(BakeId) = @0 AND Position = 1";
 
     private static string PlanIs(string changed) => $"UPDATE Bakes SET Document = {changed} WHERE lower(Id) = @0";
 
@@ -53,7 +58,8 @@ public sealed class UnreadableTests : IDisposable
         }
         house.Reopen(db =>
         {
-            foreach (var (bake, (order, _)) in bakes.Zip(Broken)) db.Run(order, $"{bake}");
+            foreach (var (bake, (order, _)) in bakes.Zip(Broken))
+                db.Run(order, $"{bake}");
         });
 
         await EverythingElseWorks(before);
@@ -66,7 +72,17 @@ public sealed class UnreadableTests : IDisposable
             (status, (string)answer["type"]!).ShouldBe((409, "urn:jolly-knot:problem:set-aside"), order);
             ((string)answer["title"]!).ShouldEndWith(reason);
             // Who tells it something is told so, and nothing is written.
-            (await house.Post($"/api/bakes/{bake}/events", new { id = Guid.NewGuid(), basedOn = 1, @event = new { type = "stopped" } })).Status.ShouldBe(404);
+            (
+                await house.Post(
+                    $"/api/bakes/{bake}/events",
+                    new
+                    {
+                        id = Guid.NewGuid(),
+                        basedOn = 1,
+                        @event = new { type = "stopped" },
+                    }
+                )
+            ).Status.ShouldBe(404);
         }
     }
 
@@ -106,11 +122,20 @@ public sealed class UnreadableTests : IDisposable
             db.Run("INSERT INTO __EFMigrationsHistory VALUES ('29991231235959_Crumbs', '99.0')");
         }
         var before = await System.IO.File.ReadAllBytesAsync(file);
-        using var server = Process.Start(new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--data", data.Path, "--port", "0"]) { RedirectStandardError = true })!;
+        using var server = Process.Start(
+            new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "--data", data.Path, "--port", "0"])
+            {
+                RedirectStandardError = true,
+            }
+        )!;
         var said = await server.StandardError.ReadToEndAsync();
         await server.WaitForExitAsync();
         server.ExitCode.ShouldBe(1);
-        said.Trim().ShouldBe("This book was written by a newer Jolly Knot (29991231235959_Crumbs). Start that one, or put back a copy made before. Nothing was changed.");
+        said.Trim()
+            .ShouldBe(
+                "This book was written by a newer Jolly Knot (29991231235959_Crumbs). Start that one, or put back a "
+                    + "copy made before. Nothing was changed."
+            );
         (await System.IO.File.ReadAllBytesAsync(file)).ShouldBe(before);
     }
 
@@ -119,16 +144,33 @@ public sealed class UnreadableTests : IDisposable
     {
         var bake = await house.Bake();
         var path = $"/api/bakes/{bake}/events";
-        object Weighed(string step, double mass) => new { id = Guid.NewGuid(), basedOn = 0, @event = new { type = "ingredient-weighed", step, mass } };
+        object Weighed(string step, double mass) =>
+            new
+            {
+                id = Guid.NewGuid(),
+                basedOn = 0,
+                @event = new
+                {
+                    type = "ingredient-weighed",
+                    step,
+                    mass,
+                },
+            };
         // A page of version 1 says nothing of its version, and names the third thing in the pan by its place: the butter.
         using var told = await house.Client.PostAsJsonAsync(path, Weighed("weigh-3", 46.5));
         ((int)told.StatusCode).ShouldBe(200);
-        told.Headers.GetValues("Jolly-Knot-Version").Single().ShouldBe((string)(await house.Get("/openapi/v1.json")).Body["info"]!["version"]!);
+        told.Headers.GetValues("Jolly-Knot-Version")
+            .Single()
+            .ShouldBe((string)(await house.Get("/openapi/v1.json")).Body["info"]!["version"]!);
         var log = (await house.Get($"/api/bakes/{bake}/log")).Body[0]!;
         ((string)log["text"]!, (string)log["event"]!["step"]!).ShouldBe(("Weigh in butter: 47 g", "weigh-in-3"));
 
         // A page of this version is taken at its word; so is whoever writes what no version ever did.
-        using var now = new HttpRequestMessage(HttpMethod.Post, path) { Content = JsonContent.Create(Weighed("weigh-3", 46.5)), Headers = { { "Jolly-Knot-Version", "2" } } };
+        using var now = new HttpRequestMessage(HttpMethod.Post, path)
+        {
+            Content = JsonContent.Create(Weighed("weigh-3", 46.5)),
+            Headers = { { "Jolly-Knot-Version", "2" } },
+        };
         ((int)(await house.Client.SendAsync(now)).StatusCode).ShouldBe(409);
         foreach (var body in (string[])["[1]", "{", "", """{"event":{"step":7}}""", """{"id":1,"event":[]}"""])
         {

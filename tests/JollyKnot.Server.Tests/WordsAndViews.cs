@@ -1,4 +1,3 @@
-using JollyKnot.Server.Words;
 using System.Text.Json;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
@@ -8,6 +7,7 @@ using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
 using JollyKnot.Server.Demo;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Tests;
@@ -32,14 +32,40 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
 
     private static readonly System.Collections.Immutable.ImmutableArray<PartDraft> Parts =
     [
-        new(PartKind.Filling, "cheese", [new("hard cheese", Mass.FromGrams(80))]), new(PartKind.Topping, "fried leeks", [new("cooked leek", Mass.FromGrams(200))]),
-        new(PartKind.Butter, "garlic butter", [new("butter", Mass.FromGrams(40)), new("garlic", Mass.FromGrams(4))]), new(PartKind.Wash, "egg wash", [new("egg", Mass.FromGrams(20))]),
+        new(PartKind.Filling, "cheese", [new("hard cheese", Mass.FromGrams(80))]),
+        new(PartKind.Topping, "fried leeks", [new("cooked leek", Mass.FromGrams(200))]),
+        new(PartKind.Butter, "garlic butter", [new("butter", Mass.FromGrams(40)), new("garlic", Mass.FromGrams(4))]),
+        new(PartKind.Wash, "egg wash", [new("egg", Mass.FromGrams(20))]),
     ];
 
-    private static BakeSpec Spec(string family, string place, string machine, int pieces = 4) => BakeDecision.Of(
-        Dough.Create(new("Any", [new("plain flour", Mass.FromGrams(400)), new("water", Mass.FromGrams(240)), new("honey", Mass.FromGrams(10)), new("egg", Mass.FromGrams(20)),
-            new("salt", Mass.FromGrams(8)), new("yeast", Mass.FromGrams(4)), new("pumpkin seeds", Mass.FromGrams(20), AtBeep: true)], Parts)).Value,
-        new(machine, "wall", place) { Cuts = [new(family, pieces), new("pan-roll", 2, Mass.FromGrams(40)), new(Share: Share.FromPercent(10))] }, DemoWorld.Kitchen, Now).Value;
+    private static BakeSpec Spec(string family, string place, string machine, int pieces = 4) =>
+        BakeDecision
+            .Of(
+                Dough
+                    .Create(
+                        new(
+                            "Any",
+                            [
+                                new("plain flour", Mass.FromGrams(400)),
+                                new("water", Mass.FromGrams(240)),
+                                new("honey", Mass.FromGrams(10)),
+                                new("egg", Mass.FromGrams(20)),
+                                new("salt", Mass.FromGrams(8)),
+                                new("yeast", Mass.FromGrams(4)),
+                                new("pumpkin seeds", Mass.FromGrams(20), AtBeep: true),
+                            ],
+                            Parts
+                        )
+                    )
+                    .Value,
+                new(machine, "wall", place)
+                {
+                    Cuts = [new(family, pieces), new("pan-roll", 2, Mass.FromGrams(40)), new(Share: Share.FromPercent(10))],
+                },
+                DemoWorld.Kitchen,
+                Now
+            )
+            .Value;
 
     [Fact]
     public void Every_kind_of_step_has_words_and_no_words_are_left_over() =>
@@ -54,7 +80,8 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
         {
             var phrase = Voice.Of(step, spec);
             phrase.Short.ShouldNotBeNullOrWhiteSpace();
-            if (!step.IsBeat) continue;
+            if (!step.IsBeat)
+                continue;
             phrase.Say.ShouldMatch("[.?]$", $"{step.Id}");
             phrase.Button.ShouldNotBeNullOrWhiteSpace($"{step.Id}");
             foreach (var text in new[] { phrase.Short, phrase.Say, phrase.Detail, phrase.Button })
@@ -63,7 +90,8 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
                 text.ShouldNotMatch("NaN|∞|\\{|-\\d| 0 g|\\(\\)");
             }
         }
-        foreach (var caution in Enum.GetValues<Caution>()) Voice.Of(caution, spec).Length.ShouldBeInRange(10, 160);
+        foreach (var caution in Enum.GetValues<Caution>())
+            Voice.Of(caution, spec).Length.ShouldBeInRange(10, 160);
     }
 
     [Theory, MemberData(nameof(EverySort))]
@@ -73,10 +101,16 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
         var plan = Layout.Of(spec with { Wish = new(Now.AddHours(30)) }, Now).Plan;
         var back = JsonSerializer.Deserialize<BakePlan>(JsonSerializer.Serialize(plan, Json.Documents), Json.Documents)!;
         var log = new DemoPlayer(5, .95, false).Play(plan, plan.Start.AddHours(3), 5, "");
-        var logBack = new BakeLog([.. log.Entries.Select(e => new Entry(e.Position, JsonSerializer.Deserialize<BakeEvent>(JsonSerializer.Serialize(e.Event, Json.Documents), Json.Documents)!))]);
+        var logBack = new BakeLog([
+            .. log.Entries.Select(e => new Entry(
+                e.Position,
+                JsonSerializer.Deserialize<BakeEvent>(JsonSerializer.Serialize(e.Event, Json.Documents), Json.Documents)!
+            )),
+        ]);
         logBack.Entries.Select(e => e.Event).ShouldBe(log.Entries.Select(e => e.Event));
         var (one, two) = (BakeState.Of(plan, log, Now.AddHours(32)), BakeState.Of(back, logBack, Now.AddHours(32)));
-        two.Timetable.Slots.Select(s => (s.Step.Id, s.Start, s.End, s.State)).ShouldBe(one.Timetable.Slots.Select(s => (s.Step.Id, s.Start, s.End, s.State)));
+        two.Timetable.Slots.Select(s => (s.Step.Id, s.Start, s.End, s.State))
+            .ShouldBe(one.Timetable.Slots.Select(s => (s.Step.Id, s.Start, s.End, s.State)));
         two.Station.Pieces.ShouldBe(one.Station.Pieces);
     }
 
@@ -84,7 +118,8 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
     public void A_document_holds_what_was_decided_and_nothing_that_is_reckoned()
     {
         var text = JsonSerializer.Serialize(Layout.Of(Spec("pan-roll", "counter", "blue"), Now).Plan, Json.Documents);
-        foreach (var reckoned in new[] { "hydration\":0", "expectedDough", "cycleLength", "\"total\"" }) text.ShouldNotContain(reckoned);
+        foreach (var reckoned in new[] { "hydration\":0", "expectedDough", "cycleLength", "\"total\"" })
+            text.ShouldNotContain(reckoned);
     }
 
     [Fact]
@@ -98,8 +133,20 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
         ((double)body["cuts"]![0]!["bake"]!["likely"]!).ShouldBe(16.1 * 60, 6);
         // Yeast 1.25 %, sugar 6.25 %, salt 1.875 % over the heating oven, where nothing was learned yet.
         var rolls = DemoWorld.Doughs[0].Dough;
-        var doubled = RiseModel.Simulate(RiseConditions.Of(Formula.Of(rolls), Mass.FromGrams(56.56), Temperature.FromCelsius(19)), Places.Find("above-oven")!, 1).TimeTo(1)!.Value;
-        ((double)(await house.Post("/api/layouts", House.Layout(choice: House.Choice(place: "above-oven", pieces: 16)))).Body["cuts"]![0]!["bestProof"]!).ShouldBe(doubled.TotalSeconds, 20);
+        var doubled = RiseModel
+            .Simulate(
+                RiseConditions.Of(Formula.Of(rolls), Mass.FromGrams(56.56), Temperature.FromCelsius(19)),
+                Places.Find("above-oven")!,
+                1
+            )
+            .TimeTo(1)!
+            .Value;
+        (
+            (double)
+                (await house.Post("/api/layouts", House.Layout(choice: House.Choice(place: "above-oven", pieces: 16)))).Body[
+                    "cuts"
+                ]![0]!["bestProof"]!
+        ).ShouldBe(doubled.TotalSeconds, 20);
         // On the counter three bakes told that this kitchen is slower than the model's.
         ((double)body["cuts"]![0]!["bestProof"]!).ShouldBeGreaterThan(46.8 * 60 + 40);
         body["weighIn"]!.AsArray()[^1]!["running"]!.GetValue<double>().ShouldBe(920);
@@ -111,7 +158,12 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
     public async Task Scaled_to_fit_it_fits_and_the_bake_is_kept_so()
     {
         var choice = House.Choice("white", pieces: 12);
-        var layout = new { doughId = House.Rolls, choice, scaleToFit = true };
+        var layout = new
+        {
+            doughId = House.Rolls,
+            choice,
+            scaleToFit = true,
+        };
         ((double)(await house.Post("/api/layouts", layout)).Body["scaled"]!).ShouldBe(.826);
         var id = Guid.NewGuid();
         (await house.Post("/api/bakes", new { id, layout })).Status.ShouldBe(200);
@@ -141,7 +193,15 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
     {
         foreach (var width in new[] { -5, 200, 390, 1248, 99_999 })
         {
-            var (status, body) = await house.Post("/api/today/picture", new { width, slim = width < 600, utcOffsetMinutes = 60 });
+            var (status, body) = await house.Post(
+                "/api/today/picture",
+                new
+                {
+                    width,
+                    slim = width < 600,
+                    utcOffsetMinutes = 60,
+                }
+            );
             status.ShouldBe(200);
             ((double)body["width"]!).ShouldBe(Math.Clamp(width, 200, 4000));
             body["strands"]!.AsArray().ShouldNotBeEmpty();

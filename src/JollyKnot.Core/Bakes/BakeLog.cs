@@ -28,8 +28,10 @@ public sealed record BakeLog(ImmutableArray<Entry> Entries)
         var standing = new List<Entry>(Entries.Length);
         foreach (var entry in Entries.Reverse())
         {
-            if (undone.Contains(entry.Position)) continue;
-            if (entry.Event is Undone undo) undone.Add(undo.Position);
+            if (undone.Contains(entry.Position))
+                continue;
+            if (entry.Event is Undone undo)
+                undone.Add(undo.Position);
             standing.Add(entry);
         }
         standing.Reverse();

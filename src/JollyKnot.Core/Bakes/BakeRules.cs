@@ -21,9 +21,12 @@ public static class BakeRules
     {
         ArgumentNullException.ThrowIfNull(state);
         ArgumentNullException.ThrowIfNull(told);
-        if (TimeProblem(told.At, state.SoFar.Now) is { } wrongTime) return wrongTime;
-        if (told is Undone undo && !state.Log.Standing().Any(e => e.Position == undo.Position)) return new("nothing-to-undo", "position");
-        if (state.IsOver && !told.ReopensWhatIsOver) return new("bake-over", "");
+        if (TimeProblem(told.At, state.SoFar.Now) is { } wrongTime)
+            return wrongTime;
+        if (told is Undone undo && !state.Log.Standing().Any(e => e.Position == undo.Position))
+            return new("nothing-to-undo", "position");
+        if (state.IsOver && !told.ReopensWhatIsOver)
+            return new("bake-over", "");
         return told is StepEvent step ? Step(state, step) : told.Refused(state.Chain);
     }
 
@@ -35,8 +38,10 @@ public static class BakeRules
 
     private static Problem? Step(BakeState state, StepEvent told)
     {
-        if (state.Timetable[told.Step] is not { Step.IsBeat: true } slot) return new("unknown:step", "step");
-        if (slot.State is StepState.Done or StepState.Skipped) return new("already-done", "step");
+        if (state.Timetable[told.Step] is not { Step.IsBeat: true } slot)
+            return new("unknown:step", "step");
+        if (slot.State is StepState.Done or StepState.Skipped)
+            return new("already-done", "step");
         return told is StepSkipped ? null : slot.Step.Rule.Refuses(told);
     }
 }

@@ -13,10 +13,13 @@ public enum BakeStatus
 {
     /// <summary>Laid out; nothing has happened.</summary>
     Planned,
+
     /// <summary>Under way.</summary>
     UnderWay,
+
     /// <summary>Eaten and judged.</summary>
     Finished,
+
     /// <summary>Given up.</summary>
     Stopped,
 }
@@ -32,8 +35,16 @@ public enum BakeStatus
 /// <param name="Next">What comes after it, soonest first.</param>
 /// <param name="Calling">What is due, calls, and was not hushed since.</param>
 public sealed record BakeState(
-    BakePlan Plan, BakeLog Log, SoFar SoFar, ChainOfSteps Chain, Timetable Timetable,
-    BakeStatus Status, Slot? Now, ImmutableArray<Slot> Next, ImmutableArray<Slot> Calling)
+    BakePlan Plan,
+    BakeLog Log,
+    SoFar SoFar,
+    ChainOfSteps Chain,
+    Timetable Timetable,
+    BakeStatus Status,
+    Slot? Now,
+    ImmutableArray<Slot> Next,
+    ImmutableArray<Slot> Calling
+)
 {
     /// <summary>Finished or given up.</summary>
     public bool IsOver => Status is BakeStatus.Finished or BakeStatus.Stopped;
@@ -50,7 +61,8 @@ public sealed record BakeState(
         var chain = Scheduling.Chain.Of(plan.Spec, soFar);
         var table = Timetable.Of(chain.Steps, soFar, plan.Start);
         var standing = log.Standing();
-        var status = standing.Any(e => e.Event.GivesUp) ? BakeStatus.Stopped
+        var status =
+            standing.Any(e => e.Event.GivesUp) ? BakeStatus.Stopped
             : !table.Slots[^1].IsOpen ? BakeStatus.Finished
             : standing.Any(e => e.Event.Begins) ? BakeStatus.UnderWay
             : BakeStatus.Planned;
@@ -58,8 +70,7 @@ public sealed record BakeState(
         var hushed = standing.Where(e => e.Event is AlarmsHushed).Select(e => e.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
 
         // What is due comes before what is not, and a step the dough waits for before one beside it.
-        ImmutableArray<Slot> open = over ? [] : [.. table.Slots.Where(s => s.Step.IsBeat && s.IsOpen)
-            .OrderBy(s => s.Start)];
+        ImmutableArray<Slot> open = over ? [] : [.. table.Slots.Where(s => s.Step.IsBeat && s.IsOpen).OrderBy(s => s.Start)];
         ImmutableArray<Slot> calling = over ? [] : [.. open.Where(s => s.Step.Calls && s.Start <= now && s.Start > hushed)];
         return new(plan, log, soFar, chain, table, status, open.FirstOrDefault(), [.. open.Skip(1).Take(Announced)], calling);
     }
@@ -71,8 +82,15 @@ public sealed record BakeState(
     public Dose DoseFor(DoughFeel feel) => DoughCheck.For(feel, Plan.Spec.Formula.Flour);
 
     /// <summary>Steps that came after the bake was laid out, which it would have had its baker taken them over.</summary>
-    public ImmutableArray<Step> NewSteps => Rules == RuleBook.Version ? []
-        : [.. Scheduling.Chain.Of(Plan.Spec, SoFar with { RulesTaken = RuleBook.Version }).Steps.Where(s => s.IsBeat && Timetable[s.Id] is null)];
+    public ImmutableArray<Step> NewSteps =>
+        Rules == RuleBook.Version
+            ? []
+            :
+            [
+                .. Scheduling
+                    .Chain.Of(Plan.Spec, SoFar with { RulesTaken = RuleBook.Version })
+                    .Steps.Where(s => s.IsBeat && Timetable[s.Id] is null),
+            ];
 
     /// <summary>The rules whose steps it has.</summary>
     public int Rules => SoFar.RulesOf(Plan.Spec);
@@ -88,7 +106,10 @@ public sealed record BakeState(
     }
 
     /// <summary>When the machine began its cycle, by hand or by its timer; null before.</summary>
-    public DateTimeOffset? CycleBegan => SoFar.When(Milestone.Started) + (Plan.Spec.Handling.Timer ?? TimeSpan.Zero) is { } began && began <= SoFar.Now ? began : null;
+    public DateTimeOffset? CycleBegan =>
+        SoFar.When(Milestone.Started) + (Plan.Spec.Handling.Timer ?? TimeSpan.Zero) is { } began && began <= SoFar.Now
+            ? began
+            : null;
 
     /// <summary>The last thing told that still stands and can be taken back: the one an undo button means.</summary>
     public Entry? LastTold => Log.Standing().LastOrDefault(e => e.Event.IsTakenBackByButton);

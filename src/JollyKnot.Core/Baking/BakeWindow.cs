@@ -12,7 +12,14 @@ namespace JollyKnot.Core.Baking;
 public sealed record BakeWindow(TimeSpan FirstLook, TimeSpan Turn, TimeSpan Likely, TimeSpan Latest)
 {
     // Exponents and shares after bakers' reported times. Fitted.
-    private const double MassExponent = .3, Crowded = 1.12, LookEarly = .2, LookEarlyFarOff = .3, NeverUnder = .6, LatestOver = .25, FarOffDegrees = 20;
+    private const double MassExponent = .3,
+        Crowded = 1.12,
+        LookEarly = .2,
+        LookEarlyFarOff = .3,
+        NeverUnder = .6,
+        LatestOver = .25,
+        FarOffDegrees = 20;
+
     // The crust browns above this, °C.
     private const double CrustFrom = 90;
     private static readonly TimeSpan LookEarlyAtLeast = TimeSpan.FromMinutes(3);
@@ -31,16 +38,26 @@ public sealed record BakeWindow(TimeSpan FirstLook, TimeSpan Turn, TimeSpan Like
     /// <param name="piece">Its mass; over 0. Breads of set thickness do not depend on it.</param>
     /// <param name="heat">Oven temperature, at least <see cref="Coolest"/>.</param>
     /// <param name="fan">With the fan, which bakes like an oven somewhat hotter.</param>
-    /// <param name="touching">Set touching; as the family likes it when null. What usually stands apart then takes longer.</param>
+    /// <param name="touching">Set touching; as the family likes it when null. What usually stands apart then takes
+    /// longer.</param>
     /// <param name="pace">What this oven really needs over what is usual; over 0.</param>
-    public static BakeWindow For(Family family, Mass piece, Temperature heat, bool fan = false, bool? touching = null, double pace = 1)
+    public static BakeWindow For(
+        Family family,
+        Mass piece,
+        Temperature heat,
+        bool fan = false,
+        bool? touching = null,
+        double pace = 1
+    )
     {
         ArgumentNullException.ThrowIfNull(family);
         ArgumentOutOfRangeException.ThrowIfLessThan(heat.Celsius, Coolest.Celsius);
-        if (fan) heat = Temperature.FromCelsius(heat.Celsius + Oven.FanLowers);
+        if (fan)
+            heat = Temperature.FromCelsius(heat.Celsius + Oven.FanLowers);
         var reference = family.Bake;
         var size = family.Thickness is null ? Math.Pow(piece / family.Usual, MassExponent) : 1;
-        if (touching == true && !family.Touches) size *= Crowded;
+        if (touching == true && !family.Touches)
+            size *= Crowded;
         var likely = reference.Length * pace * size * (reference.Heat.Celsius - CrustFrom) / (heat.Celsius - CrustFrom);
         var farOff = Math.Abs(heat.Celsius - reference.Heat.Celsius) > FarOffDegrees;
         var early = Longer(likely * (farOff ? LookEarlyFarOff : LookEarly), LookEarlyAtLeast);

@@ -5,10 +5,13 @@ using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Baking;
 
-/// <summary>Series for the temperature in the middle of a body that was put into air of another temperature (Incropera and DeWitt, Fundamentals of Heat and Mass Transfer).</summary>
+/// <summary>Series for the temperature in the middle of a body that was put into air of another temperature (Incropera and
+/// DeWitt, Fundamentals of Heat and Mass Transfer).</summary>
 public static class Conduction
 {
-    private const int Terms = 8, Bisections = 60;
+    private const int Terms = 8,
+        Bisections = 60;
+
     // Sooner than this the middle feels nothing yet, and few terms would not say so.
     private const double Unfelt = .02;
     private static readonly ConcurrentDictionary<(Body, double), ImmutableArray<(double Zeta, double C)>> Known = new();
@@ -45,30 +48,39 @@ public static class Conduction
             for (var i = 0; i < Bisections; i++)
             {
                 var middle = (low + high) / 2;
-                if (Equation(body, middle, biot) < 0) low = middle; else high = middle;
+                if (Equation(body, middle, biot) < 0)
+                    low = middle;
+                else
+                    high = middle;
             }
             var z = (low + high) / 2;
-            roots.Add((z, body switch
-            {
-                Body.Slab => 4 * Math.Sin(z) / (2 * z + Math.Sin(2 * z)),
-                Body.Sphere => 4 * (Math.Sin(z) - z * Math.Cos(z)) / (2 * z - Math.Sin(2 * z)),
-                _ => 2 / z * J(1, z) / (J(0, z) * J(0, z) + J(1, z) * J(1, z)),
-            }));
+            roots.Add(
+                (
+                    z,
+                    body switch
+                    {
+                        Body.Slab => 4 * Math.Sin(z) / (2 * z + Math.Sin(2 * z)),
+                        Body.Sphere => 4 * (Math.Sin(z) - z * Math.Cos(z)) / (2 * z - Math.Sin(2 * z)),
+                        _ => 2 / z * J(1, z) / (J(0, z) * J(0, z) + J(1, z) * J(1, z)),
+                    }
+                )
+            );
         }
         return roots.ToImmutable();
     }
 
     // Below 0 before its root, over 0 after it.
-    private static double Equation(Body body, double z, double biot) => body switch
-    {
-        Body.Slab => z * Math.Tan(z) - biot,
-        Body.Sphere => 1 - z / Math.Tan(z) - biot,
-        _ => z * J(1, z) / J(0, z) - biot,
-    };
+    private static double Equation(Body body, double z, double biot) =>
+        body switch
+        {
+            Body.Slab => z * Math.Tan(z) - biot,
+            Body.Sphere => 1 - z / Math.Tan(z) - biot,
+            _ => z * J(1, z) / J(0, z) - biot,
+        };
 
     // Zeros of the Bessel functions, which bracket the cylinder's roots (Abramowitz and Stegun, table 9.5).
-    private static readonly double[]
-        J0Zeros = [2.404825558, 5.520078110, 8.653727913, 11.791534439, 14.930917708, 18.071063968, 21.211636630, 24.352471531],
+    private static readonly double[] J0Zeros =
+        [2.404825558, 5.520078110, 8.653727913, 11.791534439, 14.930917708, 18.071063968, 21.211636630, 24.352471531],
         J1Zeros = [3.831705970, 7.015586670, 10.173468135, 13.323691936, 16.470630051, 19.615858510, 22.760084381];
 
     // Bessel's integral by the midpoint rule, which is exact to rounding for a periodic integrand.

@@ -9,8 +9,10 @@ public enum DialMarks
 {
     /// <summary>Every 5 °C.</summary>
     Celsius5,
+
     /// <summary>Every 5 °F.</summary>
     Fahrenheit5,
+
     /// <summary>Every 25 °F.</summary>
     Fahrenheit25,
 }
@@ -26,7 +28,18 @@ public enum DialMarks
 /// <param name="Deep">Inner depth; null takes any.</param>
 /// <param name="Fan">The dial is used with the fan on: the same bread wants it lower.</param>
 /// <param name="Marks">The marks on its dial.</param>
-public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double DegreesPerMinute, double CoolsPerMinute = 4, int Racks = 1, bool Fan = false, Length? Wide = null, Length? Deep = null, DialMarks Marks = DialMarks.Celsius5)
+public sealed record Oven(
+    string Id,
+    string Name,
+    Band<Temperature> Dial,
+    double DegreesPerMinute,
+    double CoolsPerMinute = 4,
+    int Racks = 1,
+    bool Fan = false,
+    Length? Wide = null,
+    Length? Deep = null,
+    DialMarks Marks = DialMarks.Celsius5
+)
 {
     /// <summary>How much lower the dial stands with the fan for the same minutes, °C. Bakers' usage.</summary>
     public const double FanLowers = 15;
@@ -40,9 +53,13 @@ public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double
     /// <summary>The mark nearest to a temperature, on the dial.</summary>
     public Temperature Nearest(Temperature heat)
     {
-        if (Marks == DialMarks.Celsius5) return Kept(Temperature.FromCelsius(Math.Round(heat.Celsius / DialStep) * DialStep));
+        if (Marks == DialMarks.Celsius5)
+            return Kept(Temperature.FromCelsius(Math.Round(heat.Celsius / DialStep) * DialStep));
         return Kept(Temperature.FromFahrenheit(Math.Round(heat.Fahrenheit / DialStep) * DialStep));
-        Temperature Kept(Temperature mark) => mark > Dial.To ? Dial.To : mark < Dial.From ? Dial.From : mark;
+        Temperature Kept(Temperature mark) =>
+            mark > Dial.To ? Dial.To
+            : mark < Dial.From ? Dial.From
+            : mark;
     }
 
     /// <summary>Whether a tray or tin goes in, either way round.</summary>
@@ -53,9 +70,11 @@ public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double
         return Goes(tin.Length, tin.Width) || Goes(tin.Width, tin.Length);
     }
 
-    /// <summary>From one temperature to another with the oven empty: heating and settling, or cooling with the door ajar.</summary>
+    /// <summary>From one temperature to another with the oven empty: heating and settling, or cooling with the door
+    /// ajar.</summary>
     public TimeSpan Change(Temperature from, Temperature to) =>
-        to == from ? TimeSpan.Zero : to > from ? TimeSpan.FromMinutes((to.Celsius - from.Celsius) / DegreesPerMinute) + Settling / 2
+        to == from ? TimeSpan.Zero
+        : to > from ? TimeSpan.FromMinutes((to.Celsius - from.Celsius) / DegreesPerMinute) + Settling / 2
         : TimeSpan.FromMinutes((from.Celsius - to.Celsius) / AjarPerMinute);
 
     // Cooling with the door ajar, °C/min. Bakers' usage.
@@ -69,7 +88,9 @@ public sealed record Oven(string Id, string Name, Band<Temperature> Dial, double
     /// <param name="room">The kitchen.</param>
     /// <param name="stone">With a stone that has to be hot too.</param>
     public TimeSpan Preheat(Temperature heat, Temperature room, bool stone = false) =>
-        TimeSpan.FromMinutes(Math.Max(0, heat.Celsius - room.Celsius) / DegreesPerMinute) + Settling + (stone ? StoneHeats : TimeSpan.Zero);
+        TimeSpan.FromMinutes(Math.Max(0, heat.Celsius - room.Celsius) / DegreesPerMinute)
+        + Settling
+        + (stone ? StoneHeats : TimeSpan.Zero);
 
     /// <summary>Refuses a temperature the dial does not have.</summary>
     /// <returns>Null when the dial has it.</returns>

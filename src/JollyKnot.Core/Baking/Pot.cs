@@ -10,6 +10,7 @@ public enum PotSchool
 {
     /// <summary>Soda in the boiling pot, short.</summary>
     InThePot,
+
     /// <summary>A plain boil, longer, then a warm soda dip.</summary>
     DipAfterBoil,
 }
@@ -19,10 +20,13 @@ public enum PotAct
 {
     /// <summary>Into the pot.</summary>
     In,
+
     /// <summary>Turned.</summary>
     Turn,
+
     /// <summary>Into the warm dip.</summary>
     Dip,
+
     /// <summary>Out, drained, salted.</summary>
     Out,
 }
@@ -55,10 +59,13 @@ public sealed record Pot(string Id, string Name, Length Across, double Litres)
 
     // Fishing out, draining and salting one batch. Bakers' usage: drain 1 to 2 min, while the next batch boils.
     private static readonly TimeSpan Between = TimeSpan.FromSeconds(40);
+
     // Pieces must swim. Bakers' usage.
     private const double Crowding = .6;
+
     // Water kJ/l·K, part of the hob's heat that reaches the water. Fitted.
-    private const double Water = 4.2, Efficiency = .7;
+    private const double Water = 4.2,
+        Efficiency = .7;
 
     /// <summary>A common hob. Fitted.</summary>
     public static Power UsualHob { get; } = Power.FromWatts(1800);
@@ -99,12 +106,14 @@ public sealed record Pot(string Id, string Name, Length Across, double Litres)
             var now = Math.Min(left, atOnce);
             beats.Add(new(batch, now, PotAct.In, PerSide(school)));
             beats.Add(new(batch, now, PotAct.Turn, PerSide(school)));
-            if (school == PotSchool.DipAfterBoil) beats.Add(new(batch, now, PotAct.Dip, Dip));
+            if (school == PotSchool.DipAfterBoil)
+                beats.Add(new(batch, now, PotAct.Dip, Dip));
             beats.Add(new(batch, now, PotAct.Out, Between));
         }
         return beats.ToImmutable();
     }
 
     /// <summary>All batches, both sides.</summary>
-    public static TimeSpan BathLength(int batches, PotSchool school) => (PerSide(school) * 2 + Between + (school == PotSchool.DipAfterBoil ? Dip : TimeSpan.Zero)) * batches;
+    public static TimeSpan BathLength(int batches, PotSchool school) =>
+        (PerSide(school) * 2 + Between + (school == PotSchool.DipAfterBoil ? Dip : TimeSpan.Zero)) * batches;
 }

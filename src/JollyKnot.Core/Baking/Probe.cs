@@ -25,7 +25,8 @@ public static class Probe
     public static TimeSpan Apart { get; } = TimeSpan.FromMinutes(2);
 
     // No middle warms faster than this, °C a minute, nor cools by more than a slip of place.
-    private const double Fastest = 25, Slip = 4;
+    private const double Fastest = 25,
+        Slip = 4;
 
     // A reading that would be warmer than this in °F may have been one.
     private static readonly Temperature WarmKitchen = Temperature.FromCelsius(20);
@@ -38,22 +39,31 @@ public static class Probe
     private const double Standstill = -1e-4;
 
     /// <summary>
-    /// When the middle will have reached a temperature, counted from going in. A piece that is known follows its own curve, faster or slower
-    /// as the readings say; of one that is not, the gap to the boiling point is taken to close exponentially. Null while there are no two
+    /// When the middle will have reached a temperature, counted from going in. A piece that is known follows its own curve,
+    /// faster or slower
+    /// as the readings say; of one that is not, the gap to the boiling point is taken to close exponentially. Null while there
+    /// are no two
     /// readings over <see cref="From"/>, <see cref="Apart"/>, with the later one warmer.
     /// </summary>
     /// <param name="readings">In order.</param>
     /// <param name="wanted">What it should reach.</param>
     /// <param name="boils">Where water boils here.</param>
     /// <param name="known">The piece and its oven; null when nobody knows.</param>
-    public static TimeSpan? Done(IReadOnlyList<ProbeReading> readings, Temperature wanted, Temperature boils, PieceInOven? known = null)
+    public static TimeSpan? Done(
+        IReadOnlyList<ProbeReading> readings,
+        Temperature wanted,
+        Temperature boils,
+        PieceInOven? known = null
+    )
     {
         ArgumentNullException.ThrowIfNull(readings);
-        if (readings.Count > 0 && readings[^1].Core >= wanted) return readings.First(r => r.Core >= wanted).After;
+        if (readings.Count > 0 && readings[^1].Core >= wanted)
+            return readings.First(r => r.Core >= wanted).After;
 
         var top = boils.Celsius + 1;
         var used = readings.Where(r => r.Core >= From && r.Core.Celsius < top).ToList();
-        if (used.Count < 2 || used[^1].After - used[0].After < Apart) return null;
+        if (used.Count < 2 || used[^1].After - used[0].After < Apart)
+            return null;
 
         var reckoned = known is null ? null : CoreHeat.TimeTo(known.Body, known.Air, known.Fan, wanted, boils);
         return reckoned is { } time ? time / PaceOf(used, known!, boils) : WhenTheGapCloses(used, wanted, top);
@@ -66,8 +76,10 @@ public static class Probe
         for (var i = 0; i < Halvings; i++)
         {
             var pace = Math.Sqrt(slow * fast);
-            if (IsTooSlow(pace)) slow = pace;
-            else fast = pace;
+            if (IsTooSlow(pace))
+                slow = pace;
+            else
+                fast = pace;
         }
         return slow;
 
@@ -104,10 +116,13 @@ public static class Probe
                 ? new("over-boiling:fahrenheit", "core", reading.Core, core, asFahrenheit)
                 : new("over-boiling", "core", reading.Core);
         }
-        if (core < 0) return new("too-cold", "core");
-        if (before.Count == 0) return null;
+        if (core < 0)
+            return new("too-cold", "core");
+        if (before.Count == 0)
+            return null;
         var (last, minutes) = (before[^1], (reading.After - before[^1].After).TotalMinutes);
-        if (core < last.Core.Celsius - Slip) return new("falling", "core", last.Core);
+        if (core < last.Core.Celsius - Slip)
+            return new("falling", "core", last.Core);
         return core > last.Core.Celsius + Slip + Fastest * Math.Max(0, minutes)
             ? new("jumping", "core", last.Core, reading.Core, minutes)
             : null;

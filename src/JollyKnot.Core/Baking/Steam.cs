@@ -8,10 +8,13 @@ public enum Steam
 {
     /// <summary>None.</summary>
     None,
+
     /// <summary>Hot water poured into a hot empty tray below.</summary>
     Tray,
+
     /// <summary>The same over porous stones.</summary>
     Stones,
+
     /// <summary>Sprayed at loading and again in the first half.</summary>
     Mist,
 }
@@ -19,7 +22,8 @@ public enum Steam
 /// <summary>Steam in time.</summary>
 public static class Steaming
 {
-    // Sprayed again at these shares of the bake; the first spray is at loading. Bakers' usage: one to four times in the first half.
+    // Sprayed again at these shares of the bake; the first spray is at loading. Bakers' usage: one to four times in the first
+    // half.
     private static readonly ImmutableArray<double> MistsAt = [.15, .3];
 
     /// <summary>A cup of water for the tray, mL. Bakers' usage.</summary>

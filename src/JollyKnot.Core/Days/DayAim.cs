@@ -9,8 +9,10 @@ internal enum GoodFor
 {
     /// <summary>What the baker wants, and bread that is not spoilt.</summary>
     Wish,
+
     /// <summary>Bread as good as it can be.</summary>
     Bread,
+
     /// <summary>The household.</summary>
     House,
 }
@@ -20,10 +22,11 @@ internal abstract class DayAim
 {
     /// <summary>Every aim, the most important first. A new one is one line here.</summary>
     public static ImmutableArray<DayAim> All { get; } =
-        [new AtPins(), new NotLate(), new NotOver(), new NotUnder(), new Fresh(), new NoWaiting(), new ShortDay(), new LittleHeat()];
+    [new AtPins(), new NotLate(), new NotOver(), new NotUnder(), new Fresh(), new NoWaiting(), new ShortDay(), new LittleHeat()];
 
     /// <summary>The place of an aim among them.</summary>
-    public static class Place<T> where T : DayAim
+    public static class Place<T>
+        where T : DayAim
     {
         /// <summary>0 for the first.</summary>
         public static int Is { get; } = All.IndexOf(All.OfType<T>().Single());
@@ -45,7 +48,8 @@ internal abstract class DayAim
     protected static int Ready(DayBlocks day, int[] starts, int bake)
     {
         var ready = int.MinValue;
-        foreach (var cool in day.Ready[bake]) ready = Math.Max(ready, starts[cool.Block] + cool.Minutes);
+        foreach (var cool in day.Ready[bake])
+            ready = Math.Max(ready, starts[cool.Block] + cool.Minutes);
         return ready;
     }
 
@@ -56,7 +60,8 @@ internal abstract class DayAim
     {
         var sum = 0;
         for (var bake = 0; bake < day.Ready.Length; bake++)
-            if (day.Wanted[bake] is { } wanted) sum += Math.Max(0, figure(wanted, bake));
+            if (day.Wanted[bake] is { } wanted)
+                sum += Math.Max(0, figure(wanted, bake));
         return sum;
     }
 }
@@ -70,7 +75,9 @@ internal sealed class AtPins : DayAim
         Enumerable.Range(0, starts.Length).Sum(i => day.Blocks[i].Pin is { } pin ? Math.Abs(starts[i] - pin) : 0);
 
     public override LinearExpr In(DayModel day) =>
-        LinearExpr.Sum(day.Blocks.Select((b, i) => (b.Pin, i)).Where(b => b.Pin is not null).SelectMany(b => day.Off(b.i, b.Pin!.Value)));
+        LinearExpr.Sum(
+            day.Blocks.Select((b, i) => (b.Pin, i)).Where(b => b.Pin is not null).SelectMany(b => day.Off(b.i, b.Pin!.Value))
+        );
 }
 
 /// <summary>Bread is ready when it is wanted.</summary>
@@ -88,9 +95,11 @@ internal sealed class NotOver : DayAim
 {
     public override GoodFor For => GoodFor.Wish;
 
-    public override int Figure(DayBlocks day, int[] starts) => day.Proofs.Sum(p => Math.Max(0, starts[p.To] - starts[p.From] - p.Late));
+    public override int Figure(DayBlocks day, int[] starts) =>
+        day.Proofs.Sum(p => Math.Max(0, starts[p.To] - starts[p.From] - p.Late));
 
-    public override LinearExpr In(DayModel day) => LinearExpr.Sum(day.Proofs.Select(p => day.Over(day.At(p.To) - day.At(p.From) - p.Late, "over")));
+    public override LinearExpr In(DayModel day) =>
+        LinearExpr.Sum(day.Proofs.Select(p => day.Over(day.At(p.To) - day.At(p.From) - p.Late, "over")));
 }
 
 /// <summary>Dough goes in no sooner than at its best.</summary>
@@ -98,9 +107,11 @@ internal sealed class NotUnder : DayAim
 {
     public override GoodFor For => GoodFor.Bread;
 
-    public override int Figure(DayBlocks day, int[] starts) => day.Proofs.Sum(p => Math.Max(0, p.Best - (starts[p.To] - starts[p.From])));
+    public override int Figure(DayBlocks day, int[] starts) =>
+        day.Proofs.Sum(p => Math.Max(0, p.Best - (starts[p.To] - starts[p.From])));
 
-    public override LinearExpr In(DayModel day) => LinearExpr.Sum(day.Proofs.Select(p => day.Over(day.At(p.From) - day.At(p.To) + p.Best, "under")));
+    public override LinearExpr In(DayModel day) =>
+        LinearExpr.Sum(day.Proofs.Select(p => day.Over(day.At(p.From) - day.At(p.To) + p.Best, "under")));
 }
 
 /// <summary>Bread is cool no longer than it may be before it is wanted.</summary>
@@ -133,7 +144,11 @@ internal sealed class ShortDay : DayAim
 
     public override int Figure(DayBlocks day, int[] starts)
     {
-        var last = Enumerable.Range(0, day.Ready.Length).Select(bake => Math.Max(Ready(day, starts, bake), day.Wanted[bake] ?? 0)).Append(0).Max();
+        var last = Enumerable
+            .Range(0, day.Ready.Length)
+            .Select(bake => Math.Max(Ready(day, starts, bake), day.Wanted[bake] ?? 0))
+            .Append(0)
+            .Max();
         var toDo = Enumerable.Range(0, day.Blocks.Length).Where(b => day.Blocks[b].Fixed is null).Select(b => starts[b]);
         return last - toDo.DefaultIfEmpty(last).Min();
     }
@@ -141,7 +156,8 @@ internal sealed class ShortDay : DayAim
     public override LinearExpr In(DayModel day) => day.Last - day.Begin;
 }
 
-/// <summary>Ovens are not on for nothing: each load heats from cold, or from when the one before came out, whichever is shorter.</summary>
+/// <summary>Ovens are not on for nothing: each load heats from cold, or from when the one before came out, whichever is
+/// shorter.</summary>
 internal sealed class LittleHeat : DayAim
 {
     public override GoodFor For => GoodFor.House;
@@ -150,7 +166,8 @@ internal sealed class LittleHeat : DayAim
     {
         var sum = 0;
         for (var load = 0; load < day.Stays.Length; load++)
-            if (day.Stays[load] is { Heat: not null } stay && day.Blocks[stay.From].Fixed is null) sum += HeatsFor(day, starts, load);
+            if (day.Stays[load] is { Heat: not null } stay && day.Blocks[stay.From].Fixed is null)
+                sum += HeatsFor(day, starts, load);
         return sum;
     }
 
@@ -158,7 +175,8 @@ internal sealed class LittleHeat : DayAim
     {
         var least = day.Stays[load].FromCold;
         for (var other = 0; other < day.Stays.Length; other++)
-            if (other != load && day.Stays[other].Heat is not null) least = Math.Min(least, AfterOther(day, starts, load, other));
+            if (other != load && day.Stays[other].Heat is not null)
+                least = Math.Min(least, AfterOther(day, starts, load, other));
         return least;
     }
 
@@ -167,10 +185,12 @@ internal sealed class LittleHeat : DayAim
     {
         var (stay, before) = (day.Stays[load], day.Stays[other]);
         var (goesIn, wentIn) = (starts[stay.From] + stay.In, starts[before.From] + before.In);
-        if (before.Oven.Id != stay.Oven.Id || (wentIn, other).CompareTo((goesIn, load)) >= 0) return stay.FromCold;
+        if (before.Oven.Id != stay.Oven.Id || (wentIn, other).CompareTo((goesIn, load)) >= 0)
+            return stay.FromCold;
         var cameOut = before.From == before.Out ? starts[before.From] + day.Blocks[before.From].Minutes : starts[before.Out] + 1;
         return Math.Max(0, goesIn - cameOut);
     }
 
-    public override LinearExpr In(DayModel day) => LinearExpr.Sum(day.Ovens.SelectMany(o => day.Heating([.. o.Where(s => s.Heat is not null)])));
+    public override LinearExpr In(DayModel day) =>
+        LinearExpr.Sum(day.Ovens.SelectMany(o => day.Heating([.. o.Where(s => s.Heat is not null)])));
 }

@@ -33,18 +33,22 @@ public sealed class DayAims : IComparable<DayAims>, IEquatable<DayAims>
     internal static DayAims Of(DayBlocks day, int[] starts)
     {
         var figures = ImmutableArray.CreateBuilder<int>(DayAim.All.Length);
-        foreach (var aim in DayAim.All) figures.Add(aim.Figure(day, starts));
+        foreach (var aim in DayAim.All)
+            figures.Add(aim.Figure(day, starts));
         return new(figures.MoveToImmutable());
     }
 
-    private int Of<T>() where T : DayAim => Figures[DayAim.Place<T>.Is];
+    private int Of<T>()
+        where T : DayAim => Figures[DayAim.Place<T>.Is];
 
     /// <inheritdoc/>
     public int CompareTo(DayAims? other)
     {
-        if (other is null) return 1;
+        if (other is null)
+            return 1;
         for (var i = 0; i < Figures.Length; i++)
-            if (Figures[i] != other.Figures[i]) return Figures[i].CompareTo(other.Figures[i]);
+            if (Figures[i] != other.Figures[i])
+                return Figures[i].CompareTo(other.Figures[i]);
         return 0;
     }
 

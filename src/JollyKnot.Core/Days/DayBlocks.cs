@@ -24,8 +24,17 @@ internal sealed record BlockWait(int Block, int Least);
 /// <param name="From">Not before this minute.</param>
 /// <param name="Pin">The minute the baker wants it at; null anywhere.</param>
 internal sealed record Block(
-    int Bake, ImmutableArray<StepId> Steps, bool InTime, int Minutes, bool Hands, ImmutableArray<BlockWait> Waits,
-    int? Patience, int? Fixed, int From, int? Pin);
+    int Bake,
+    ImmutableArray<StepId> Steps,
+    bool InTime,
+    int Minutes,
+    bool Hands,
+    ImmutableArray<BlockWait> Waits,
+    int? Patience,
+    int? Fixed,
+    int From,
+    int? Pin
+);
 
 /// <summary>What an oven holds for a while.</summary>
 /// <param name="Bake">Which bake.</param>
@@ -38,13 +47,23 @@ internal sealed record Block(
 /// <param name="FromCold">Minutes from switching the oven on to going in; 0 for dough that proofs.</param>
 /// <param name="Room">The kitchen.</param>
 internal sealed record OvenStay(
-    int Bake, Oven Oven, int From, int In, int Out, Temperature? Heat, int Racks, int FromCold, Temperature Room);
+    int Bake,
+    Oven Oven,
+    int From,
+    int In,
+    int Out,
+    Temperature? Heat,
+    int Racks,
+    int FromCold,
+    Temperature Room
+);
 
 /// <summary>A proof between two blocks.</summary>
 /// <param name="Batch">Which batch.</param>
 /// <param name="From">The block that ends with setting it to proof.</param>
 /// <param name="To">The block that ends it.</param>
-/// <param name="Early">Minutes from the start of <paramref name="From"/> to the start of <paramref name="To"/> when it can go in.</param>
+/// <param name="Early">Minutes from the start of <paramref name="From"/> to the start of <paramref name="To"/> when it can go
+/// in.</param>
 /// <param name="Best">The same at its best.</param>
 /// <param name="Late">The same when it begins to be over.</param>
 internal sealed record ProofSpan(int Bake, int Batch, int From, int To, int Early, int Best, int Late);
@@ -86,10 +105,18 @@ internal sealed record Shut(int From, int To);
 /// <param name="Quiet">When no machine may run.</param>
 /// <param name="Away">When there are no hands.</param>
 internal sealed record DayBlocks(
-    DateTimeOffset Zero, ImmutableArray<Block> Blocks, ImmutableArray<OvenStay> Stays, ImmutableArray<ProofSpan> Proofs,
-    ImmutableArray<MachineStay> Machines, ImmutableArray<PlaceStay> Rooms,
-    ImmutableArray<ImmutableArray<CoolAt>> Ready, ImmutableArray<int?> Wanted, ImmutableArray<int?> Fresh,
-    ImmutableArray<Shut> Quiet, ImmutableArray<Shut> Away)
+    DateTimeOffset Zero,
+    ImmutableArray<Block> Blocks,
+    ImmutableArray<OvenStay> Stays,
+    ImmutableArray<ProofSpan> Proofs,
+    ImmutableArray<MachineStay> Machines,
+    ImmutableArray<PlaceStay> Rooms,
+    ImmutableArray<ImmutableArray<CoolAt>> Ready,
+    ImmutableArray<int?> Wanted,
+    ImmutableArray<int?> Fresh,
+    ImmutableArray<Shut> Quiet,
+    ImmutableArray<Shut> Away
+)
 {
     /// <summary>The minute that minutes are counted from.</summary>
     public static DateTimeOffset ZeroOf(DateTimeOffset now) => new(now.Ticks - now.Ticks % TimeSpan.TicksPerMinute, now.Offset);
@@ -101,7 +128,8 @@ internal sealed record DayBlocks(
     public static DayBlocks Of(ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed closed)
     {
         var cutter = new DayCutter(ZeroOf(now));
-        for (var i = 0; i < bakes.Length; i++) cutter.Add(i, bakes[i]);
+        for (var i = 0; i < bakes.Length; i++)
+            cutter.Add(i, bakes[i]);
         return cutter.Made(bakes, closed);
     }
 }

@@ -11,26 +11,37 @@ public enum DayTrouble
 {
     /// <summary>Hands are wanted in two places.</summary>
     Hands,
+
     /// <summary>Hands are wanted while there are none.</summary>
     Away,
+
     /// <summary>A machine is wanted by two doughs.</summary>
     Machine,
+
     /// <summary>A machine runs when none may.</summary>
     Quiet,
+
     /// <summary>An oven is wanted at two temperatures, or has no time to get from one to the other.</summary>
     OvenHeat,
+
     /// <summary>An oven has too few racks.</summary>
     Racks,
+
     /// <summary>A place holds too few trays.</summary>
     Place,
+
     /// <summary>Dough proofs in an oven that heats or is hot.</summary>
     DoughInOven,
+
     /// <summary>What the baker pinned cannot be then.</summary>
     Pinned,
+
     /// <summary>Dough is past its window.</summary>
     Over,
+
     /// <summary>Later than wanted.</summary>
     Late,
+
     /// <summary>Cool for longer than it may be before it is wanted.</summary>
     Stale,
 }
@@ -54,8 +65,18 @@ public static class DayCheck
     // A new rule is one line here.
     private static readonly ImmutableArray<DayRule> Rules =
     [
-        new OnePairOfHands(), new SomebodyThere(), new OneDoughInAMachine(), new QuietHours(), new OneHeatInAnOven(), new RacksEnough(), new RoomEnough(),
-        new NoDoughInAHotOven(), new AtItsPin(), new NotOverProofed(), new InTime(), new FreshEnough(),
+        new OnePairOfHands(),
+        new SomebodyThere(),
+        new OneDoughInAMachine(),
+        new QuietHours(),
+        new OneHeatInAnOven(),
+        new RacksEnough(),
+        new RoomEnough(),
+        new NoDoughInAHotOven(),
+        new AtItsPin(),
+        new NotOverProofed(),
+        new InTime(),
+        new FreshEnough(),
     ];
 
     /// <summary>Everything wrong with a day from now on.</summary>
@@ -103,7 +124,12 @@ internal sealed class DaySeen
     {
         (Bakes, Now, Closed) = (bakes, now, closed);
         Tables = [.. bakes.Select(b => b.Timetable)];
-        Open = [.. Tables.SelectMany((t, i) => t.Slots.Where(s => s.IsOpen && s.End > now).Select(s => new Span(i, s, s.Start, s.End)))];
+        Open =
+        [
+            .. Tables.SelectMany(
+                (t, i) => t.Slots.Where(s => s.IsOpen && s.End > now).Select(s => new Span(i, s, s.Start, s.End))
+            ),
+        ];
         Machines = [.. bakes.Select(MachineOf).OfType<InMachine>()];
         Ovens = [.. Batches().Select(BakedOf).OfType<Baked>()];
         Proofs = [.. Batches().Select(ProofedOf).OfType<ProofedInOven>()];
@@ -129,7 +155,8 @@ internal sealed class DaySeen
     public ImmutableArray<Standing> Rooms { get; }
 
     /// <summary>Ovens that are switched on and heat.</summary>
-    public IEnumerable<Span> Heats => Open.Where(s => s.Slot.Step is { Length.Ticks: > 0 } step && step.Is(Milestone.Hot) && OvenOf(s) is not null);
+    public IEnumerable<Span> Heats =>
+        Open.Where(s => s.Slot.Step is { Length.Ticks: > 0 } step && step.Is(Milestone.Hot) && OvenOf(s) is not null);
 
     /// <summary>The oven a step keeps busy; null for none.</summary>
     public static string? OvenOf(Span span) => span.Slot.Step.Occupies.FirstOrDefault(r => r.Kind == ResourceKind.Oven)?.Id;
@@ -139,7 +166,8 @@ internal sealed class DaySeen
 
     private InMachine? MachineOf(DayBake bake, int index)
     {
-        if (bake.Spec.Machine.ByHand || Tables[index].At(Milestone.OutOfMachine) is not { IsOpen: true } takeOut) return null;
+        if (bake.Spec.Machine.ByHand || Tables[index].At(Milestone.OutOfMachine) is not { IsOpen: true } takeOut)
+            return null;
         var first = Tables[index].Slots.First(s => s.Step.Holds == Lane.Machine);
         return new(bake.Spec.Machine.Id, new(index, takeOut, first.Start, takeOut.End + Emptying));
     }
@@ -147,16 +175,20 @@ internal sealed class DaySeen
     private Baked? BakedOf((int Bake, Forecast Of) batch)
     {
         var (bake, of) = batch;
-        if (of.Bread.OnGriddle || Tables[bake].At(Milestone.Baking, of.Batch.Index) is not { } bakes) return null;
-        if (Tables[bake].At(Milestone.Out, of.Batch.Index) is not { IsOpen: true } unload) return null;
+        if (of.Bread.OnGriddle || Tables[bake].At(Milestone.Baking, of.Batch.Index) is not { } bakes)
+            return null;
+        if (Tables[bake].At(Milestone.Out, of.Batch.Index) is not { IsOpen: true } unload)
+            return null;
         return new(Bakes[bake].Spec.OvenOf(of.Bread), of.Bread, new(bake, bakes, bakes.Start, unload.Start));
     }
 
     private ProofedInOven? ProofedOf((int Bake, Forecast Of) batch)
     {
         var (bake, of) = batch;
-        if (of.Batch.Index > 0 || of.Proof.OutOfOven is null || Tables[bake].At(Milestone.Proving, 0) is not { } proof) return null;
-        if (Tables[bake].At(Milestone.OvenCleared) is not { IsOpen: true } cleared) return null;
+        if (of.Batch.Index > 0 || of.Proof.OutOfOven is null || Tables[bake].At(Milestone.Proving, 0) is not { } proof)
+            return null;
+        if (Tables[bake].At(Milestone.OvenCleared) is not { IsOpen: true } cleared)
+            return null;
         return new(Bakes[bake].Spec.Oven.Id, new(bake, proof, proof.Start, cleared.Start));
     }
 
@@ -164,7 +196,10 @@ internal sealed class DaySeen
     {
         var (bake, of) = batch;
         var (table, spec) = (Tables[bake], Bakes[bake].Spec);
-        if (spec.Place.InOven || table.At(Milestone.Proving, of.Batch.Index) is not { Step.EndedBy: { } by } stands) return null;
-        return table[by] is { IsOpen: true } leaves ? new(spec.Place, of.Bread.Racks, new(bake, stands, stands.Start, leaves.Start)) : null;
+        if (spec.Place.InOven || table.At(Milestone.Proving, of.Batch.Index) is not { Step.EndedBy: { } by } stands)
+            return null;
+        return table[by] is { IsOpen: true } leaves
+            ? new(spec.Place, of.Bread.Racks, new(bake, stands, stands.Start, leaves.Start))
+            : null;
     }
 }

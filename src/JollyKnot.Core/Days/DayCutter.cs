@@ -24,12 +24,20 @@ internal sealed class DayCutter(DateTimeOffset zero)
     /// <summary>The day, when all its bakes are cut.</summary>
     /// <param name="bakes">The bakes.</param>
     /// <param name="closed">When hands and machines are not to be had.</param>
-    public DayBlocks Made(ImmutableArray<DayBake> bakes, Closed closed) => new(
-        zero, [.. blocks], [.. stays], [.. proofs], [.. machines], [.. rooms], [.. ready],
-        [.. bakes.Select(b => b.Spec.ReadyBy is { } by ? (int?)Floor(by - zero) : null)],
-        [.. bakes.Select(b => b.Spec.Wish.Fresh is { } fresh ? (int?)Ceiling(fresh) : null)],
-        [.. closed.Machines.Where(b => b.To > zero).Select(Minutes)],
-        [.. closed.Hands.Where(b => b.To > zero).Select(Minutes)]);
+    public DayBlocks Made(ImmutableArray<DayBake> bakes, Closed closed) =>
+        new(
+            zero,
+            [.. blocks],
+            [.. stays],
+            [.. proofs],
+            [.. machines],
+            [.. rooms],
+            [.. ready],
+            [.. bakes.Select(b => b.Spec.ReadyBy is { } by ? (int?)Floor(by - zero) : null)],
+            [.. bakes.Select(b => b.Spec.Wish.Fresh is { } fresh ? (int?)Ceiling(fresh) : null)],
+            [.. closed.Machines.Where(b => b.To > zero).Select(Minutes)],
+            [.. closed.Hands.Where(b => b.To > zero).Select(Minutes)]
+        );
 
     private Shut Minutes(TimeBand band) => new(Floor(band.From - zero), Ceiling(band.To - zero));
 
@@ -39,10 +47,12 @@ internal sealed class DayCutter(DateTimeOffset zero)
     public void Add(int bake, DayBake of)
     {
         var cut = new BakeCut(this, bake, of);
-        foreach (var group in cut.Groups()) blocks.Add(cut.BlockOf(group));
+        foreach (var group in cut.Groups())
+            blocks.Add(cut.BlockOf(group));
         cut.HoldBackForSideJobs();
         cut.Machine();
-        foreach (var forecast in of.Chain.Batches) cut.Batch(forecast);
+        foreach (var forecast in of.Chain.Batches)
+            cut.Batch(forecast);
         ready.Add(cut.CoolAt());
     }
 
@@ -69,8 +79,10 @@ internal sealed class DayCutter(DateTimeOffset zero)
         {
             var groups = new List<List<Step>>();
             foreach (var step in of.Chain.Steps.Where(TakesHands))
-                if (JoinedTo(groups, step) is { } group) group.Add(step);
-                else groups.Add([step]);
+                if (JoinedTo(groups, step) is { } group)
+                    group.Add(step);
+                else
+                    groups.Add([step]);
             return groups;
         }
 
@@ -79,9 +91,11 @@ internal sealed class DayCutter(DateTimeOffset zero)
 
         private static List<Step>? JoinedTo(List<List<Step>> groups, Step step)
         {
-            if (step.Rule.BeginsAnew(step) || step.InTimeFor is not null) return null;
+            if (step.Rule.BeginsAnew(step) || step.InTimeFor is not null)
+                return null;
             // The first link is the dough's own way.
-            if (step.After is not [{ Edge: Edge.End, Lag.Ticks: 0 } own, ..]) return null;
+            if (step.After is not [{ Edge: Edge.End, Lag.Ticks: 0 } own, ..])
+                return null;
             return groups.FirstOrDefault(g => g[^1].Id == own.Step);
         }
 
@@ -96,7 +110,8 @@ internal sealed class DayCutter(DateTimeOffset zero)
             if (begun is { } minute)
             {
                 var began = day.zero + TimeSpan.FromMinutes(minute);
-                foreach (var slot in slots) at[slot.Step.Id] = new(index, slot.Start - began, slot.End - began);
+                foreach (var slot in slots)
+                    at[slot.Step.Id] = new(index, slot.Start - began, slot.End - began);
                 length = slots.Max(s => s.End) - began;
             }
             return new(
@@ -109,7 +124,8 @@ internal sealed class DayCutter(DateTimeOffset zero)
                 (int?)group[0].Rule.Patience?.TotalMinutes,
                 begun,
                 Math.Max(0, group.Max(NotBefore)),
-                begun is null ? PinOf(group) : null);
+                begun is null ? PinOf(group) : null
+            );
         }
 
         // Each beat after the one before; yeast blooms between two beats of one block.
@@ -136,10 +152,11 @@ internal sealed class DayCutter(DateTimeOffset zero)
         private ImmutableArray<BlockWait> WaitsOf(List<Step> group)
         {
             var own = group.Select(s => s.Id).ToHashSet();
-            var behind = group.SelectMany(s => s.After
-                .Where(l => !own.Contains(l.Step))
-                .SelectMany(l => BehindOf(l, []))
-                .Select(b => b with { Lag = b.Lag - at[s.Id].Start }));
+            var behind = group.SelectMany(s =>
+                s.After.Where(l => !own.Contains(l.Step))
+                    .SelectMany(l => BehindOf(l, []))
+                    .Select(b => b with { Lag = b.Lag - at[s.Id].Start })
+            );
             return [.. behind.GroupBy(b => b.Block).Select(g => new BlockWait(g.Key, Ceiling(g.Max(b => b.Lag))))];
         }
 
@@ -153,31 +170,40 @@ internal sealed class DayCutter(DateTimeOffset zero)
         private int? PinOf(List<Step> group)
         {
             var pins = of.SoFar.Arranged.Pins;
-            if (group.FirstOrDefault(s => pins.ContainsKey(s.Id)) is not { Id: var pinned }) return null;
+            if (group.FirstOrDefault(s => pins.ContainsKey(s.Id)) is not { Id: var pinned })
+                return null;
             return Floor(pins[pinned] - day.zero - at[pinned].Start);
         }
 
         // The blocks behind a link, through the stretches between, with the time from the block's start.
         private IEnumerable<Behind> BehindOf(Link link, ImmutableHashSet<Link> seen)
         {
-            if (seen.Contains(link with { Lag = default })) yield break;
+            if (seen.Contains(link with { Lag = default }))
+                yield break;
             seen = seen.Add(link with { Lag = default });
             if (at.TryGetValue(link.Step, out var beat))
             {
                 yield return new(beat.Block, (link.Edge == Edge.Start ? beat.Start : beat.End) + link.Lag);
                 yield break;
             }
-            if (!steps.TryGetValue(link.Step, out var stretch)) yield break;
+            if (!steps.TryGetValue(link.Step, out var stretch))
+                yield break;
             var through = (link.Edge == Edge.End ? stretch.Length : TimeSpan.Zero) + link.Lag;
-            foreach (var behind in stretch.After.SelectMany(l => BehindOf(l, seen))) yield return behind with { Lag = behind.Lag + through };
+            foreach (var behind in stretch.After.SelectMany(l => BehindOf(l, seen)))
+                yield return behind with
+                {
+                    Lag = behind.Lag + through,
+                };
         }
 
         // What a link asks of the clock: heating that was begun ends when it ends; heating that was not begins now.
         private TimeSpan FromNow(Link link)
         {
-            if (at.ContainsKey(link.Step) || !steps.TryGetValue(link.Step, out var step) || step.InTimeFor is null) return TimeSpan.Zero;
+            if (at.ContainsKey(link.Step) || !steps.TryGetValue(link.Step, out var step) || step.InTimeFor is null)
+                return TimeSpan.Zero;
             var slot = table[step.Id]!;
-            if (slot.State is StepState.Done or StepState.Passed or StepState.Skipped) return slot.End - day.zero + link.Lag;
+            if (slot.State is StepState.Done or StepState.Passed or StepState.Skipped)
+                return slot.End - day.zero + link.Lag;
             var before = step.After.Select(FromNow).DefaultIfEmpty(TimeSpan.Zero).Max();
             return before + step.Length + link.Lag;
         }
@@ -187,8 +213,17 @@ internal sealed class DayCutter(DateTimeOffset zero)
         {
             foreach (var job in of.Chain.Steps.Where(s => s.Rule.IsSideJob))
             {
-                if (!at.TryGetValue(job.Id, out var made) || job.InTimeFor is not { } wanted || !at.TryGetValue(wanted, out var target)) continue;
-                var cools = of.Chain.Steps.Where(s => s.After.Any(l => l.Step == job.Id)).Select(s => s.Length).Append(TimeSpan.Zero).Max();
+                if (
+                    !at.TryGetValue(job.Id, out var made)
+                    || job.InTimeFor is not { } wanted
+                    || !at.TryGetValue(wanted, out var target)
+                )
+                    continue;
+                var cools = of
+                    .Chain.Steps.Where(s => s.After.Any(l => l.Step == job.Id))
+                    .Select(s => s.Length)
+                    .Append(TimeSpan.Zero)
+                    .Max();
                 var block = day.blocks[target.Block];
                 var wait = new BlockWait(made.Block, Ceiling(made.End + cools - target.Start));
                 day.blocks[target.Block] = block with { Waits = block.Waits.Add(wait) };
@@ -199,11 +234,14 @@ internal sealed class DayCutter(DateTimeOffset zero)
         public void Machine()
         {
             var takeOut = of.Chain.At(Milestone.OutOfMachine)!;
-            if (Spec.Machine.ByHand || of.SoFar.When(takeOut.Id) is not null) return;
+            if (Spec.Machine.ByHand || of.SoFar.When(takeOut.Id) is not null)
+                return;
             var first = of.Chain.Steps.First(s => at.ContainsKey(s.Id) && s.Holds == Lane.Machine).Id;
             var silent = table.At(Milestone.Cycle)!.Start - table[first]!.Start;
             var (from, to) = (at[first], at[takeOut.Id]);
-            day.machines.Add(new(Spec.Machine.Id, from.Block, to.Block, Ceiling(to.Start + takeOut.Length) + Emptying, Floor(silent)));
+            day.machines.Add(
+                new(Spec.Machine.Id, from.Block, to.Block, Ceiling(to.Start + takeOut.Length) + Emptying, Floor(silent))
+            );
         }
 
         private Beat? BeatAt(Milestone milestone, int batch) =>
@@ -213,22 +251,26 @@ internal sealed class DayCutter(DateTimeOffset zero)
 
         /// <summary>When all is cool.</summary>
         public ImmutableArray<CoolAt> CoolAt() =>
-        [
-            .. of.Chain.Batches
-                .Select(f => (Out: BeatAt(Milestone.Out, f.Batch.Index)!, f.Bread.Family.Cooling))
-                .Select(b => new CoolAt(b.Out.Block, Ceiling(b.Out.End + b.Cooling))),
-        ];
+            [
+                .. of
+                    .Chain.Batches.Select(f => (Out: BeatAt(Milestone.Out, f.Batch.Index)!, f.Bread.Family.Cooling))
+                    .Select(b => new CoolAt(b.Out.Block, Ceiling(b.Out.End + b.Cooling))),
+            ];
 
         /// <summary>Where a batch stands and bakes, as far as that is still to come.</summary>
         public void Batch(Forecast forecast)
         {
             var batch = forecast.Batch.Index;
-            if (IsBehind(Milestone.Out, batch)) return;
+            if (IsBehind(Milestone.Out, batch))
+                return;
             var proof = BeatAt(Milestone.SetToProof, batch)!;
             var (load, unload) = (BeatAt(Milestone.In, batch)!, BeatAt(Milestone.Out, batch)!);
-            if (!forecast.Bread.OnGriddle) Bakes(forecast.Bread, load, unload);
-            if (forecast.Proof.OutOfOven is not null && !IsBehind(Milestone.OvenCleared, 0) && batch == 0) ProofsInOven(proof);
-            if (IsBehind(Milestone.In, batch)) return;
+            if (!forecast.Bread.OnGriddle)
+                Bakes(forecast.Bread, load, unload);
+            if (forecast.Proof.OutOfOven is not null && !IsBehind(Milestone.OvenCleared, 0) && batch == 0)
+                ProofsInOven(proof);
+            if (IsBehind(Milestone.In, batch))
+                return;
             StandsAtPlace(forecast, load);
             Proofs(forecast, proof, load);
         }
@@ -237,25 +279,33 @@ internal sealed class DayCutter(DateTimeOffset zero)
         {
             var oven = Spec.OvenOf(bread);
             var fromCold = Ceiling(oven.Preheat(bread.Heat, Spec.Room, bread.Pan?.IsStone == true)) + 1;
-            day.stays.Add(new(bake, oven, load.Block, Floor(load.Start), unload.Block, bread.Heat, bread.Racks, fromCold, Spec.Room));
+            day.stays.Add(
+                new(bake, oven, load.Block, Floor(load.Start), unload.Block, bread.Heat, bread.Racks, fromCold, Spec.Room)
+            );
         }
 
         private void ProofsInOven(Beat proof)
         {
             var cleared = BeatAt(Milestone.OvenCleared, 0)!;
-            day.stays.Add(new(bake, Spec.Oven, proof.Block, Floor(proof.Start), cleared.Block, null, Spec.Oven.Racks, 0, Spec.Room));
+            day.stays.Add(
+                new(bake, Spec.Oven, proof.Block, Floor(proof.Start), cleared.Block, null, Spec.Oven.Racks, 0, Spec.Room)
+            );
         }
 
         private void StandsAtPlace(Forecast forecast, Beat load)
         {
-            if (Spec.Place is not { InOven: false, Trays: { } holds }) return;
+            if (Spec.Place is not { InOven: false, Trays: { } holds })
+                return;
             var set = BeatAt(forecast.Cold is null ? Milestone.SetToProof : Milestone.OutOfCold, forecast.Batch.Index)!;
-            day.rooms.Add(new(Spec.Place.Id, holds, set.Block, Ceiling(set.End), load.Block, Math.Min(forecast.Bread.Racks, holds)));
+            day.rooms.Add(
+                new(Spec.Place.Id, holds, set.Block, Ceiling(set.End), load.Block, Math.Min(forecast.Bread.Racks, holds))
+            );
         }
 
         private void Proofs(Forecast forecast, Beat proof, Beat load)
         {
-            if (forecast.Proof.Window is not { } window) return;
+            if (forecast.Proof.Window is not { } window)
+                return;
             var best = day.blocks[load.Block].Waits.Where(w => w.Block == proof.Block).Select(w => w.Least).Append(0).Max();
             // What stands in the oven or the cold has its own end.
             var proves = of.Chain.At(Milestone.Proving, forecast.Batch.Index)!;

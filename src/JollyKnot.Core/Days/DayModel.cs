@@ -33,24 +33,39 @@ internal sealed class DayModel
     public DayModel(DayBlocks day, int[] first, int[]? only = null, bool hurt = false)
     {
         (this.day, this.first) = (day, first);
-        horizon = Enumerable.Range(0, day.Blocks.Length).Select(b => first[b] + day.Blocks[b].Minutes)
-            .Concat(day.Ready.SelectMany(r => r).Select(r => first[r.Block] + r.Minutes)).Concat(day.Wanted.Select(w => w ?? 0)).Max() + Beyond;
-        free = [.. day.Blocks.Select((b, i) => b.Fixed is null && only?.Contains(b.Bake) != false ? Var(Math.Min(b.From, horizon), horizon, $"s{i}") : null)];
+        horizon =
+            Enumerable
+                .Range(0, day.Blocks.Length)
+                .Select(b => first[b] + day.Blocks[b].Minutes)
+                .Concat(day.Ready.SelectMany(r => r).Select(r => first[r.Block] + r.Minutes))
+                .Concat(day.Wanted.Select(w => w ?? 0))
+                .Max() + Beyond;
+        free =
+        [
+            .. day.Blocks.Select(
+                (b, i) =>
+                    b.Fixed is null && only?.Contains(b.Bake) != false ? Var(Math.Min(b.From, horizon), horizon, $"s{i}") : null
+            ),
+        ];
         at = [.. free.Select((v, i) => v is null ? LinearExpr.Constant(first[i]) : LinearExpr.Affine(v, 1, 0))];
 
-        for (var b = 0; b < day.Blocks.Length; b++) Order(b);
+        for (var b = 0; b < day.Blocks.Length; b++)
+            Order(b);
         Hands(first);
         foreach (var machine in day.Machines.GroupBy(m => m.Machine))
             model.AddNoOverlap(machine.Select(m => Between(at[m.From], at[m.To] + m.After, "m")));
         if (!day.Quiet.IsEmpty)
-            foreach (var m in day.Machines) model.AddNoOverlap(Closed(day.Quiet).Append(Between(at[m.From] + m.Silent, at[m.To], "q")));
+            foreach (var m in day.Machines)
+                model.AddNoOverlap(Closed(day.Quiet).Append(Between(at[m.From] + m.Silent, at[m.To], "q")));
         foreach (var place in day.Rooms.GroupBy(r => r.Place).Where(p => p.Sum(r => r.Trays) > p.First().Holds))
         {
             var room = model.AddCumulative(place.First().Holds);
-            foreach (var stay in place) room.AddDemand(Between(at[stay.From] + stay.In, at[stay.To], "p"), stay.Trays);
+            foreach (var stay in place)
+                room.AddDemand(Between(at[stay.From] + stay.In, at[stay.To], "p"), stay.Trays);
         }
         Ovens = [.. day.Stays.GroupBy(s => s.Oven.Id).Select(o => o.ToArray())];
-        foreach (var stays in Ovens) Oven(stays);
+        foreach (var stays in Ovens)
+            Oven(stays);
 
         Last = Var(0, horizon, "last");
         Begin = Last;
@@ -85,15 +100,24 @@ internal sealed class DayModel
     /// <summary>When a block begins.</summary>
     public LinearExpr At(int block) => at[block];
 
-    public (int[] Starts, bool Proven) Solve(int[] first, int?[]? before, double effort, Action<int[]>? better, CancellationToken until)
+    public (int[] Starts, bool Proven) Solve(
+        int[] first,
+        int?[]? before,
+        double effort,
+        Action<int[]>? better,
+        CancellationToken until
+    )
     {
         // A few bakes are found quicker than they are prepared.
         var prepared = goals.Count > 3 ? "" : "cp_model_probing_level:0 max_presolve_iterations:1";
         var (starts, proven, solved) = (first, true, false);
-        for (var b = 0; b < free.Length; b++) if (free[b] is { } v) model.AddHint(v, first[b]);
+        for (var b = 0; b < free.Length; b++)
+            if (free[b] is { } v)
+                model.AddHint(v, first[b]);
         foreach (var (aim, figure) in before is null ? goals : goals.Append(new(Moved(before), _ => int.MaxValue)))
         {
-            if (until.IsCancellationRequested) return (starts, false);
+            if (until.IsCancellationRequested)
+                return (starts, false);
             // What is at nothing is as good as it can be.
             if (solved && figure(DayAims.Of(day, starts)) == 0)
             {
@@ -101,16 +125,25 @@ internal sealed class DayModel
                 continue;
             }
             model.Minimize(aim);
-            var solver = new CpSolver { StringParameters = string.Create(CultureInfo.InvariantCulture, $"num_workers:1 linearization_level:0 max_deterministic_time:{effort:0.0###} {prepared}") };
+            var solver = new CpSolver
+            {
+                StringParameters = string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"num_workers:1 linearization_level:0 max_deterministic_time:{effort:0.0###} {prepared}"
+                ),
+            };
             var status = solver.Solve(model);
-            if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible)) return (starts, false);
+            if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible))
+                return (starts, false);
             (solved, proven) = (true, proven && status == CpSolverStatus.Optimal);
             starts = [.. free.Select((v, b) => v is null ? first[b] : (int)solver.Value(v))];
             better?.Invoke(starts);
-            // The figure is reckoned from the plan, not read from the solver's floating point; and the whole plan is the next aim's hint.
+            // The figure is reckoned from the plan, not read from the solver's floating point; and the whole plan is the next
+            // aim's hint.
             model.Add(aim <= solver.Value(aim));
             model.ClearHints();
-            foreach (var v in all) model.AddHint(v, solver.Value(v));
+            foreach (var v in all)
+                model.AddHint(v, solver.Value(v));
         }
         return (starts, proven);
     }
@@ -133,9 +166,12 @@ internal sealed class DayModel
     {
         var block = day.Blocks[b];
         foreach (var wait in block.Waits)
-            if (free[b] is not null || free[wait.Block] is not null) model.Add(at[b] >= at[wait.Block] + Least(b, wait));
-        if (free[b] is null || block.Pin is not null || block.Patience is not { } patience || block.Waits.IsEmpty) return;
-        if (block.Waits.Length == 1 && block.From == 0) model.Add(at[b] <= at[block.Waits[0].Block] + block.Waits[0].Least + patience);
+            if (free[b] is not null || free[wait.Block] is not null)
+                model.Add(at[b] >= at[wait.Block] + Least(b, wait));
+        if (free[b] is null || block.Pin is not null || block.Patience is not { } patience || block.Waits.IsEmpty)
+            return;
+        if (block.Waits.Length == 1 && block.From == 0)
+            model.Add(at[b] <= at[block.Waits[0].Block] + block.Waits[0].Least + patience);
         else
         {
             var soonest = Var(-10_000, horizon, $"e{b}");
@@ -145,21 +181,29 @@ internal sealed class DayModel
     }
 
     // A proof may be cut short.
-    private int Least(int b, BlockWait wait) => day.Proofs.FirstOrDefault(p => p.To == b && p.From == wait.Block) is { } proof ? Math.Min(wait.Least, proof.Early) : wait.Least;
+    private int Least(int b, BlockWait wait) =>
+        day.Proofs.FirstOrDefault(p => p.To == b && p.From == wait.Block) is { } proof
+            ? Math.Min(wait.Least, proof.Early)
+            : wait.Least;
 
     private void Hands(int[] first)
     {
         var busy = new List<IntervalVar>();
         for (var b = 0; b < day.Blocks.Length; b++)
-            if (day.Blocks[b].Hands && (free[b] is not null || first[b] + day.Blocks[b].Minutes > 0)) busy.Add(model.NewFixedSizeIntervalVar(at[b], day.Blocks[b].Minutes, $"h{b}"));
+            if (day.Blocks[b].Hands && (free[b] is not null || first[b] + day.Blocks[b].Minutes > 0))
+                busy.Add(model.NewFixedSizeIntervalVar(at[b], day.Blocks[b].Minutes, $"h{b}"));
         model.AddNoOverlap(busy.Concat(Closed(day.Away)));
     }
 
     private IEnumerable<IntervalVar> Closed(IEnumerable<Shut> bands) =>
-        bands.Where(b => b.To > b.From && b.From < horizon).Select(b => model.NewFixedSizeIntervalVar(LinearExpr.Constant(b.From), b.To - b.From, "shut"));
+        bands
+            .Where(b => b.To > b.From && b.From < horizon)
+            .Select(b => model.NewFixedSizeIntervalVar(LinearExpr.Constant(b.From), b.To - b.From, "shut"));
 
     private LinearExpr In(OvenStay s) => at[s.From] + s.In;
+
     private LinearExpr Out(OvenStay s) => s.From == s.Out ? at[s.From] + day.Blocks[s.From].Minutes : at[s.Out] + 1;
+
     private bool Moves(OvenStay s) => free[s.From] is not null || free[s.Out] is not null;
 
     private void Oven(OvenStay[] stays)
@@ -168,16 +212,23 @@ internal sealed class DayModel
             for (var k = i + 1; k < stays.Length; k++)
             {
                 var (a, b) = (stays[i], stays[k]);
-                if ((a.Heat is not null && a.Heat == b.Heat) || !(Moves(a) || Moves(b))) continue;
+                if ((a.Heat is not null && a.Heat == b.Heat) || !(Moves(a) || Moves(b)))
+                    continue;
                 // Times between hold to the triangle rule, so pairs are enough.
                 var order = Flag($"o{i}.{k}");
                 model.Add(Out(a) + DayBuilder.Between(a, b) <= In(b)).OnlyEnforceIf(order);
                 model.Add(Out(b) + DayBuilder.Between(b, a) <= In(a)).OnlyEnforceIf(order.Not());
             }
-        foreach (var heat in stays.Where(s => s.Heat is not null).GroupBy(s => s.Heat).Where(g => g.Sum(s => s.Racks) > g.First().Oven.Racks))
+        foreach (
+            var heat in stays
+                .Where(s => s.Heat is not null)
+                .GroupBy(s => s.Heat)
+                .Where(g => g.Sum(s => s.Racks) > g.First().Oven.Racks)
+        )
         {
             var racks = model.AddCumulative(heat.First().Oven.Racks);
-            foreach (var stay in heat) racks.AddDemand(Between(In(stay), Out(stay), "r"), Math.Min(stay.Racks, stay.Oven.Racks));
+            foreach (var stay in heat)
+                racks.AddDemand(Between(In(stay), Out(stay), "r"), Math.Min(stay.Racks, stay.Oven.Racks));
         }
     }
 
@@ -192,29 +243,37 @@ internal sealed class DayModel
             {
                 Lates.Add(Over(ready - wanted, "late"));
                 Waits.Add(Over(wanted - ready, "wait"));
-                if (day.Fresh[i] is { } fresh) Stales.Add(Over(wanted - fresh - ready, "stale"));
+                if (day.Fresh[i] is { } fresh)
+                    Stales.Add(Over(wanted - fresh - ready, "stale"));
                 model.Add(Last >= wanted);
             }
-            else Waits.Add(ready);
+            else
+                Waits.Add(ready);
             model.Add(Last >= ready);
         }
         Begin = Var(0, horizon, "begin");
         for (var b = 0; b < free.Length; b++)
-            if (day.Blocks[b].Fixed is null) model.Add(Begin <= at[b]);
+            if (day.Blocks[b].Fixed is null)
+                model.Add(Begin <= at[b]);
     }
 
     // Each aim by itself; or those of a kind together, the worse of them weighing more than minutes of the next ever add up to.
     private List<Goal> Goals(bool together, bool hurt)
     {
-        if (!together && !hurt) return [.. DayAim.All.Select((aim, i) => new Goal(aim.In(this), aims => aims.Figures[i]))];
-        var kinds = DayAim.All.Select((aim, i) => (Aim: aim, Place: i)).Where(a => !hurt || a.Aim.For == GoodFor.Wish).GroupBy(a => a.Aim.For);
+        if (!together && !hurt)
+            return [.. DayAim.All.Select((aim, i) => new Goal(aim.In(this), aims => aims.Figures[i]))];
+        var kinds = DayAim
+            .All.Select((aim, i) => (Aim: aim, Place: i))
+            .Where(a => !hurt || a.Aim.For == GoodFor.Wish)
+            .GroupBy(a => a.Aim.For);
         return [.. kinds.Select(kind => Together([.. kind.Select(a => a.Aim)], [.. kind.Select(a => a.Place)]))];
     }
 
     private Goal Together(DayAim[] aims, int[] places)
     {
         LinearExpr sum = LinearExpr.Constant(0);
-        foreach (var aim in aims) sum = sum * Worse + aim.In(this);
+        foreach (var aim in aims)
+            sum = sum * Worse + aim.In(this);
         return new(sum, day => places.Sum(p => day.Figures[p]));
     }
 
@@ -223,16 +282,23 @@ internal sealed class DayModel
     {
         for (var i = 0; i < stays.Length; i++)
         {
-            if (day.Blocks[stays[i].From].Fixed is not null) continue;
+            if (day.Blocks[stays[i].From].Fixed is not null)
+                continue;
             var heats = Var(0, stays[i].FromCold, $"heat{i}");
             var cold = Flag($"cold{i}");
             model.Add(heats >= stays[i].FromCold).OnlyEnforceIf(cold);
             var ways = new List<ILiteral> { cold };
             for (var k = 0; k < stays.Length; k++)
             {
-                if (k == i) continue;
+                if (k == i)
+                    continue;
                 // Fixed against fixed is known.
-                if (!Moves(stays[i]) && !Moves(stays[k]) && first[stays[k].From] + stays[k].In > first[stays[i].From] + stays[i].In) continue;
+                if (
+                    !Moves(stays[i])
+                    && !Moves(stays[k])
+                    && first[stays[k].From] + stays[k].In > first[stays[i].From] + stays[i].In
+                )
+                    continue;
                 var hot = Flag($"hot{i}.{k}");
                 model.Add(In(stays[k]) + (k < i ? 0 : 1) <= In(stays[i])).OnlyEnforceIf(hot);
                 model.Add(heats >= In(stays[i]) - Out(stays[k])).OnlyEnforceIf(hot);
@@ -244,7 +310,12 @@ internal sealed class DayModel
     }
 
     private LinearExpr Moved(int?[] before) =>
-        LinearExpr.Sum(Enumerable.Range(0, free.Length).Where(b => free[b] is not null && before[b] is not null).SelectMany(b => Off(b, before[b]!.Value)));
+        LinearExpr.Sum(
+            Enumerable
+                .Range(0, free.Length)
+                .Where(b => free[b] is not null && before[b] is not null)
+                .SelectMany(b => Off(b, before[b]!.Value))
+        );
 
     /// <summary>How far a block is from this minute.</summary>
     public IntVar[] Off(int b, int from) => [Over(at[b] - from, "later"), Over(from - at[b], "sooner")];

@@ -12,7 +12,8 @@ namespace JollyKnot.Core.Days;
 /// <param name="Proven">No day is better.</param>
 public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bool Proven = false)
 {
-    /// <summary>Deterministic seconds spent on each aim when a day is improved. After measured days: three doughs are proven in less.</summary>
+    /// <summary>Deterministic seconds spent on each aim when a day is improved. After measured days: three doughs are proven in
+    /// less.</summary>
     public const double UsualEffort = .6;
 
     // Of a large day so many parts are tried for the first plan: about a second for twelve tight doughs. After measured days.
@@ -37,34 +38,61 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
         return Of(day, DaySolver.InParts(day) && !roughly ? DaySolver.Hurry(day, starts, PartsAtFirst) : starts, bakes, false);
     }
 
-    /// <summary>Lays a day out as well as can be found: aim after aim, and what need not move stays. The same day with the same effort gives the same plan.</summary>
+    /// <summary>Lays a day out as well as can be found: aim after aim, and what need not move stays. The same day with the same
+    /// effort gives the same plan.</summary>
     /// <param name="bakes">The bakes.</param>
     /// <param name="now">The time now.</param>
     /// <param name="closed">When hands and machines are not to be had; never when null.</param>
     /// <param name="effort">Deterministic seconds for each aim; over 0.</param>
     /// <param name="first">The plan of the same day, laid out at once; laid out anew when null.</param>
-    /// <param name="better">Told of each plan that is better than the one before, while a large day is improved part by part; null when only the last counts.</param>
+    /// <param name="better">Told of each plan that is better than the one before, while a large day is improved part by part;
+    /// null when only the last counts.</param>
     /// <param name="until">Stops improving; what was found until then is given.</param>
     public static DayPlan Best(
-        ImmutableArray<DayBake> bakes, DateTimeOffset now, Closed? closed = null, double effort = UsualEffort, DayPlan? first = null, Action<DayPlan>? better = null, CancellationToken until = default)
+        ImmutableArray<DayBake> bakes,
+        DateTimeOffset now,
+        Closed? closed = null,
+        double effort = UsualEffort,
+        DayPlan? first = null,
+        Action<DayPlan>? better = null,
+        CancellationToken until = default
+    )
     {
         first ??= Of(bakes, now, closed);
         var day = DayBlocks.Of(bakes, now, closed ?? Closed.Never);
         // Where each block is held now.
-        var before = day.Blocks.Select(b => bakes[b.Bake].SoFar.Arranged.NotBefore.TryGetValue(b.Steps[0], out var at) ? (int?)(at - day.Zero).TotalMinutes : null).ToArray();
-        var (starts, proven) = DaySolver.Improve(day, [.. first.Starts], before.Any(b => b is not null) ? before : null, effort, better is null ? null : s => better(Of(day, s, bakes, false)), until);
+        var before = day
+            .Blocks.Select(b =>
+                bakes[b.Bake].SoFar.Arranged.NotBefore.TryGetValue(b.Steps[0], out var at)
+                    ? (int?)(at - day.Zero).TotalMinutes
+                    : null
+            )
+            .ToArray();
+        var (starts, proven) = DaySolver.Improve(
+            day,
+            [.. first.Starts],
+            before.Any(b => b is not null) ? before : null,
+            effort,
+            better is null ? null : s => better(Of(day, s, bakes, false)),
+            until
+        );
         return DayAims.Of(day, starts) > first.Aims ? first : Of(day, starts, bakes, proven);
     }
 
     private static DayPlan Of(DayBlocks day, int[] starts, ImmutableArray<DayBake> bakes, bool proven) =>
-        new([.. bakes.Select((b, i) => ArrangementOf(day, starts, b, i))], DayAims.Of(day, starts), proven) { Starts = [.. starts] };
+        new([.. bakes.Select((b, i) => ArrangementOf(day, starts, b, i))], DayAims.Of(day, starts), proven)
+        {
+            Starts = [.. starts],
+        };
 
     private static Arrangement ArrangementOf(DayBlocks day, int[] starts, DayBake of, int bake)
     {
         var held = ImmutableDictionary.CreateBuilder<StepId, DateTimeOffset>();
         for (var b = 0; b < day.Blocks.Length; b++)
-            if (day.Blocks[b] is { Fixed: null } block && block.Bake == bake) held[block.Steps[0]] = day.Zero.AddMinutes(starts[b]);
-        var until = day.Proofs.Where(p => p.Bake == bake && starts[p.To] - starts[p.From] < p.Best && day.Blocks[p.To].Fixed is null)
+            if (day.Blocks[b] is { Fixed: null } block && block.Bake == bake)
+                held[block.Steps[0]] = day.Zero.AddMinutes(starts[b]);
+        var until = day
+            .Proofs.Where(p => p.Bake == bake && starts[p.To] - starts[p.From] < p.Best && day.Blocks[p.To].Fixed is null)
             .ToImmutableDictionary(p => of.Chain.At(Milestone.Proving, p.Batch)!.Id, p => day.Zero.AddMinutes(starts[p.To]));
         var hot = ImmutableDictionary.CreateBuilder<string, Temperature>();
         foreach (var own in day.Stays.Where(s => s.Bake == bake && s.Heat is not null).GroupBy(s => s.Oven.Id))
@@ -72,9 +100,17 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
             var first = own.MinBy(s => starts[s.From])!;
             var goesIn = starts[first.From] + first.In;
             // Hot when another went in before and came out no longer ago than it takes to heat from cold.
-            var before = day.Stays.Where(s => s.Bake != bake && s.Oven.Id == own.Key && s.Heat is not null && (starts[s.From] + s.In, s.Bake).CompareTo((goesIn, bake)) < 0 && starts[s.Out] + 1 >= goesIn - first.FromCold)
+            var before = day
+                .Stays.Where(s =>
+                    s.Bake != bake
+                    && s.Oven.Id == own.Key
+                    && s.Heat is not null
+                    && (starts[s.From] + s.In, s.Bake).CompareTo((goesIn, bake)) < 0
+                    && starts[s.Out] + 1 >= goesIn - first.FromCold
+                )
                 .MaxBy(s => starts[s.Out]);
-            if (before is not null) hot[own.Key] = before.Heat!.Value;
+            if (before is not null)
+                hot[own.Key] = before.Heat!.Value;
         }
         return new(held.ToImmutable(), hot.ToImmutable()) { Pins = of.SoFar.Arranged.Pins, Until = until };
     }

@@ -18,12 +18,14 @@ internal abstract class DayRule
     protected static DayFinding? Both(DayTrouble trouble, Span one, Span other, TimeSpan by) =>
         by > Grain ? new(trouble, one.Bake, one.Step, other.Bake, other.Step, by) : null;
 
-    protected static DayFinding? Overlap(DayTrouble trouble, Span one, Span other) => Both(trouble, one, other, one.Shares(other.From, other.To));
+    protected static DayFinding? Overlap(DayTrouble trouble, Span one, Span other) =>
+        Both(trouble, one, other, one.Shares(other.From, other.To));
 
     protected static IEnumerable<(T, T)> Pairs<T>(IReadOnlyList<T> of)
     {
         for (var i = 0; i < of.Count; i++)
-            for (var k = i + 1; k < of.Count; k++) yield return (of[i], of[k]);
+            for (var k = i + 1; k < of.Count; k++)
+                yield return (of[i], of[k]);
     }
 }
 
@@ -40,7 +42,8 @@ internal sealed class OnePairOfHands : DayRule
 internal sealed class SomebodyThere : DayRule
 {
     public override IEnumerable<DayFinding> Find(DaySeen day) =>
-        OnePairOfHands.Hands(day)
+        OnePairOfHands
+            .Hands(day)
             .SelectMany(h => day.Closed.Hands.Select(a => Alone(DayTrouble.Away, h.Bake, h.Step, h.Shares(a.From, a.To))))
             .OfType<DayFinding>();
 }
@@ -49,15 +52,18 @@ internal sealed class SomebodyThere : DayRule
 internal sealed class OneDoughInAMachine : DayRule
 {
     public override IEnumerable<DayFinding> Find(DaySeen day) =>
-        Pairs(day.Machines).Where(p => p.Item1.Machine == p.Item2.Machine)
-            .Select(p => Overlap(DayTrouble.Machine, p.Item1.Span, p.Item2.Span)).OfType<DayFinding>();
+        Pairs(day.Machines)
+            .Where(p => p.Item1.Machine == p.Item2.Machine)
+            .Select(p => Overlap(DayTrouble.Machine, p.Item1.Span, p.Item2.Span))
+            .OfType<DayFinding>();
 }
 
 /// <summary>No machine runs when none may.</summary>
 internal sealed class QuietHours : DayRule
 {
     public override IEnumerable<DayFinding> Find(DaySeen day) =>
-        day.Machines.Select(m => m.Span)
+        day
+            .Machines.Select(m => m.Span)
             .Select(m => m with { From = day.Tables[m.Bake].At(Milestone.Cycle)!.Start, To = m.Slot.Start })
             .SelectMany(m => day.Closed.Machines.Select(q => Alone(DayTrouble.Quiet, m.Bake, m.Step, m.Shares(q.From, q.To))))
             .OfType<DayFinding>();
@@ -70,13 +76,20 @@ internal sealed class OneHeatInAnOven : DayRule
     {
         foreach (var (one, next) in Pairs([.. day.Ovens.OrderBy(o => o.Span.From)]))
         {
-            if (one.Oven.Id != next.Oven.Id || one.Bread.Heat == next.Bread.Heat) continue;
+            if (one.Oven.Id != next.Oven.Id || one.Bread.Heat == next.Bread.Heat)
+                continue;
             var missing = one.Span.To + one.Oven.Change(one.Bread.Heat, next.Bread.Heat) - next.Span.From;
-            if (Both(DayTrouble.OvenHeat, one.Span, next.Span, missing) is { } found) yield return found;
+            if (Both(DayTrouble.OvenHeat, one.Span, next.Span, missing) is { } found)
+                yield return found;
         }
         foreach (var heat in day.Heats)
-            foreach (var other in day.Ovens.Where(o => o.Span.Bake != heat.Bake && o.Oven.Id == DaySeen.OvenOf(heat) && o.Bread.Heat != heat.Slot.Step.About?.Heat))
-                if (Overlap(DayTrouble.OvenHeat, heat, other.Span) is { } found) yield return found;
+            foreach (
+                var other in day.Ovens.Where(o =>
+                    o.Span.Bake != heat.Bake && o.Oven.Id == DaySeen.OvenOf(heat) && o.Bread.Heat != heat.Slot.Step.About?.Heat
+                )
+            )
+                if (Overlap(DayTrouble.OvenHeat, heat, other.Span) is { } found)
+                    yield return found;
     }
 }
 
@@ -87,9 +100,16 @@ internal sealed class RacksEnough : DayRule
     {
         foreach (var one in day.Ovens)
         {
-            var with = day.Ovens.Where(o => o.Oven.Id == one.Oven.Id && o.Bread.Heat == one.Bread.Heat
-                && o.Span.From <= one.Span.From && o.Span.To > one.Span.From + Grain).ToList();
-            if (with.Count < 2 || with.Sum(o => o.Bread.Racks) <= one.Oven.Racks) continue;
+            var with = day
+                .Ovens.Where(o =>
+                    o.Oven.Id == one.Oven.Id
+                    && o.Bread.Heat == one.Bread.Heat
+                    && o.Span.From <= one.Span.From
+                    && o.Span.To > one.Span.From + Grain
+                )
+                .ToList();
+            if (with.Count < 2 || with.Sum(o => o.Bread.Racks) <= one.Oven.Racks)
+                continue;
             var first = with[0].Span;
             yield return new(DayTrouble.Racks, one.Span.Bake, one.Span.Step, first.Bake, first.Step, one.Span.To - one.Span.From);
         }
@@ -103,8 +123,11 @@ internal sealed class RoomEnough : DayRule
     {
         foreach (var one in day.Rooms.Where(r => r.Place.Trays is not null))
         {
-            var with = day.Rooms.Where(r => r.Place.Id == one.Place.Id && r.Span.From <= one.Span.From && r.Span.To > one.Span.From + Grain).ToList();
-            if (with.Count < 2 || with.Sum(r => r.Trays) <= one.Place.Trays) continue;
+            var with = day
+                .Rooms.Where(r => r.Place.Id == one.Place.Id && r.Span.From <= one.Span.From && r.Span.To > one.Span.From + Grain)
+                .ToList();
+            if (with.Count < 2 || with.Sum(r => r.Trays) <= one.Place.Trays)
+                continue;
             var first = with.First(r => r.Span != one.Span).Span;
             yield return new(DayTrouble.Place, one.Span.Bake, one.Span.Step, first.Bake, first.Step, one.Span.To - one.Span.From);
         }
@@ -118,11 +141,15 @@ internal sealed class NoDoughInAHotOven : DayRule
     {
         foreach (var proof in day.Proofs)
         {
-            var hot = day.Heats.Where(h => DaySeen.OvenOf(h) == proof.Oven).Concat(day.Ovens.Where(o => o.Oven.Id == proof.Oven).Select(o => o.Span));
-            foreach (var found in hot.Select(h => Overlap(DayTrouble.DoughInOven, proof.Span, h)).OfType<DayFinding>()) yield return found;
+            var hot = day
+                .Heats.Where(h => DaySeen.OvenOf(h) == proof.Oven)
+                .Concat(day.Ovens.Where(o => o.Oven.Id == proof.Oven).Select(o => o.Span));
+            foreach (var found in hot.Select(h => Overlap(DayTrouble.DoughInOven, proof.Span, h)).OfType<DayFinding>())
+                yield return found;
         }
         foreach (var (one, other) in Pairs(day.Proofs).Where(p => p.Item1.Oven == p.Item2.Oven))
-            if (Overlap(DayTrouble.DoughInOven, one.Span, other.Span) is { } found) yield return found;
+            if (Overlap(DayTrouble.DoughInOven, one.Span, other.Span) is { } found)
+                yield return found;
     }
 }
 
@@ -133,7 +160,10 @@ internal sealed class AtItsPin : DayRule
     {
         for (var bake = 0; bake < day.Bakes.Length; bake++)
             foreach (var (step, at) in day.Bakes[bake].SoFar.Arranged.Pins.Where(p => p.Value > day.Now))
-                if (day.Tables[bake][step] is { IsOpen: true } slot && Alone(DayTrouble.Pinned, bake, step, (slot.Start - at).Duration()) is { } found)
+                if (
+                    day.Tables[bake][step] is { IsOpen: true } slot
+                    && Alone(DayTrouble.Pinned, bake, step, (slot.Start - at).Duration()) is { } found
+                )
                     yield return found;
     }
 }
@@ -146,9 +176,12 @@ internal sealed class NotOverProofed : DayRule
         foreach (var (bake, of) in day.Batches())
         {
             var (table, batch) = (day.Tables[bake], of.Batch.Index);
-            if (of.Proof.Window is not { } window || table.At(Milestone.SetToProof, batch) is not { } set) continue;
-            if (table.At(Milestone.In, batch) is not { IsOpen: true } load) continue;
-            if (Alone(DayTrouble.Over, bake, load.Step.Id, load.Start - set.End - window.Late) is { } found) yield return found;
+            if (of.Proof.Window is not { } window || table.At(Milestone.SetToProof, batch) is not { } set)
+                continue;
+            if (table.At(Milestone.In, batch) is not { IsOpen: true } load)
+                continue;
+            if (Alone(DayTrouble.Over, bake, load.Step.Id, load.Start - set.End - window.Late) is { } found)
+                yield return found;
         }
     }
 }
@@ -157,13 +190,26 @@ internal sealed class NotOverProofed : DayRule
 internal sealed class InTime : DayRule
 {
     public override IEnumerable<DayFinding> Find(DaySeen day) =>
-        day.Bakes.Select((b, i) => Alone(DayTrouble.Late, i, day.Tables[i].Slots[^1].Step.Id, day.Tables[i].Ready - b.Spec.ReadyBy)).OfType<DayFinding>();
+        day
+            .Bakes.Select(
+                (b, i) => Alone(DayTrouble.Late, i, day.Tables[i].Slots[^1].Step.Id, day.Tables[i].Ready - b.Spec.ReadyBy)
+            )
+            .OfType<DayFinding>();
 }
 
 /// <summary>Bread is as fresh as it is wanted.</summary>
 internal sealed class FreshEnough : DayRule
 {
     public override IEnumerable<DayFinding> Find(DaySeen day) =>
-        day.Bakes.Select((b, i) => Alone(DayTrouble.Stale, i, day.Tables[i].Slots[^1].Step.Id, b.Spec.ReadyBy - day.Tables[i].Ready - b.Spec.Wish.Fresh))
+        day
+            .Bakes.Select(
+                (b, i) =>
+                    Alone(
+                        DayTrouble.Stale,
+                        i,
+                        day.Tables[i].Slots[^1].Step.Id,
+                        b.Spec.ReadyBy - day.Tables[i].Ready - b.Spec.Wish.Fresh
+                    )
+            )
             .OfType<DayFinding>();
 }

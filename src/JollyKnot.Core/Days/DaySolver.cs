@@ -7,8 +7,10 @@ internal static class DaySolver
 {
     // More bakes than this are improved a few at a time, with so much effort each. After measured days.
     public const int Whole = 6;
-    private const int AtATime = 5, Anyhow = 60;
+    private const int AtATime = 5,
+        Anyhow = 60;
     private const double EffortForSome = .02;
+
     /// <summary>Whether a day is improved a few bakes at a time.</summary>
     /// <param name="day">The day.</param>
     public static bool InParts(DayBlocks day) => Open(day).Count > Whole;
@@ -22,18 +24,34 @@ internal static class DaySolver
     /// <param name="effort">Deterministic seconds for each aim; over 0. The same effort gives the same plan.</param>
     /// <param name="better">Told of better starts on the way.</param>
     /// <param name="until">Stops it; what was found until then is given.</param>
-    public static (int[] Starts, bool Proven) Improve(DayBlocks day, int[] first, int?[]? before, double effort, Action<int[]>? better, CancellationToken until) =>
-        InParts(day) ? (PartByPart(day, first, before, int.MaxValue, better, until), false) : new DayModel(day, first).Solve(first, before, effort, better, until);
+    public static (int[] Starts, bool Proven) Improve(
+        DayBlocks day,
+        int[] first,
+        int?[]? before,
+        double effort,
+        Action<int[]>? better,
+        CancellationToken until
+    ) =>
+        InParts(day)
+            ? (PartByPart(day, first, before, int.MaxValue, better, until), false)
+            : new DayModel(day, first).Solve(first, before, effort, better, until);
 
-    /// <summary>Better starts of a large day: so many parts of it are tried, and only what spoils bread or keeps people waiting counts.</summary>
+    /// <summary>Better starts of a large day: so many parts of it are tried, and only what spoils bread or keeps people waiting
+    /// counts.</summary>
     /// <param name="day">The day.</param>
     /// <param name="first">Starts that keep every rule.</param>
     /// <param name="parts">How many parts; over 0. The same number gives the same plan.</param>
     public static int[] Hurry(DayBlocks day, int[] first, int parts) => PartByPart(day, first, null, parts, null, default, true);
 
     private static int[] PartByPart(
-        DayBlocks day, int[] starts, int?[]? before, int parts, Action<int[]>? better, CancellationToken until, bool onlyHurt = false) =>
-        new Parts(day, starts, before, better, until).Improved(parts, onlyHurt);
+        DayBlocks day,
+        int[] starts,
+        int?[]? before,
+        int parts,
+        Action<int[]>? better,
+        CancellationToken until,
+        bool onlyHurt = false
+    ) => new Parts(day, starts, before, better, until).Improved(parts, onlyHurt);
 
     // A large day, a few of its bakes at a time.
     private sealed class Parts(DayBlocks day, int[] starts, int?[]? before, Action<int[]>? better, CancellationToken until)
@@ -52,7 +70,8 @@ internal static class DaySolver
                 helped = false;
                 foreach (var part in All(onlyHurt))
                 {
-                    if (parts-- <= 0 || until.IsCancellationRequested) break;
+                    if (parts-- <= 0 || until.IsCancellationRequested)
+                        break;
                     helped |= Helps(part);
                 }
             }
@@ -61,9 +80,16 @@ internal static class DaySolver
 
         private bool Helps(Part part)
         {
-            var (found, _) = new DayModel(day, starts, part.Free, part.OnlyHurt).Solve(starts, before, EffortForSome, null, until);
+            var (found, _) = new DayModel(day, starts, part.Free, part.OnlyHurt).Solve(
+                starts,
+                before,
+                EffortForSome,
+                null,
+                until
+            );
             var then = DayAims.Of(day, found);
-            if (then >= best) return false;
+            if (then >= best)
+                return false;
             (starts, best) = (found, then);
             better?.Invoke(starts);
             return true;
@@ -77,16 +103,23 @@ internal static class DaySolver
         {
             foreach (var late in open.Where(i => LateBy(i) > 0).OrderByDescending(LateBy).ToList())
             {
-                var beside = Neighbours().Where(w => w.Contains(late)).Concat(Any(Anyhow / 10).Select(c => c.Append(late).Distinct().ToArray()));
-                foreach (var some in beside) yield return new(some, true);
+                var beside = Neighbours()
+                    .Where(w => w.Contains(late))
+                    .Concat(Any(Anyhow / 10).Select(c => c.Append(late).Distinct().ToArray()));
+                foreach (var some in beside)
+                    yield return new(some, true);
             }
-            if (onlyHurt) yield break;
-            foreach (var some in Neighbours().Concat(Any(Anyhow))) yield return new(some, false);
+            if (onlyHurt)
+                yield break;
+            foreach (var some in Neighbours().Concat(Any(Anyhow)))
+                yield return new(some, false);
         }
 
-        private int LateBy(int bake) => day.Wanted[bake] is { } wanted ? day.Ready[bake].Max(r => starts[r.Block] + r.Minutes) - wanted : 0;
+        private int LateBy(int bake) =>
+            day.Wanted[bake] is { } wanted ? day.Ready[bake].Max(r => starts[r.Block] + r.Minutes) - wanted : 0;
 
-        private int Begins(int bake) => Enumerable.Range(0, starts.Length).Where(b => day.Blocks[b].Bake == bake).Min(b => starts[b]);
+        private int Begins(int bake) =>
+            Enumerable.Range(0, starts.Length).Where(b => day.Blocks[b].Bake == bake).Min(b => starts[b]);
 
         // Those that begin one after the other.
         private List<int[]> Neighbours()

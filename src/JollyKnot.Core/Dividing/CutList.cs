@@ -4,7 +4,8 @@ using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Core.Dividing;
 
-/// <summary>One line of a cut list as said. A number and a weight are pinned; a number alone lets the weight follow; a weight alone lets the number follow; neither is the rest.</summary>
+/// <summary>One line of a cut list as said. A number and a weight are pinned; a number alone lets the weight follow; a weight
+/// alone lets the number follow; neither is the rest.</summary>
 /// <param name="Pieces">How many; 1 or more.</param>
 /// <param name="Each">How heavy each; over 0.</param>
 /// <param name="Usual">The usual weight of one, for what is not said; over 0. Null for a share kept in one lump.</param>
@@ -38,26 +39,36 @@ public static class CutList
         for (var i = 0; i < lines.Length; i++)
         {
             var line = lines[i];
-            if (line.Pieces is < 1) return Refuse("pieces:at-least-one", i, "pieces");
-            if (line.Each is { Grams: <= 0 }) return Refuse("not-positive", i, "each");
-            if (line.Share is { Fraction: <= 0 or >= 1 }) return Refuse("out-of-range:share", i, "share");
-            if (line.Share is { } share) Take(i, new(1, dough * share.Fraction, false));
-            else if (line is { Pieces: { } n, Each: { } each }) Take(i, new(n, each, true));
-            else if (line is { Usual: null, Each: { } lump }) Take(i, new(1, lump, true));
+            if (line.Pieces is < 1)
+                return Refuse("pieces:at-least-one", i, "pieces");
+            if (line.Each is { Grams: <= 0 })
+                return Refuse("not-positive", i, "each");
+            if (line.Share is { Fraction: <= 0 or >= 1 })
+                return Refuse("out-of-range:share", i, "share");
+            if (line.Share is { } share)
+                Take(i, new(1, dough * share.Fraction, false));
+            else if (line is { Pieces: { } n, Each: { } each })
+                Take(i, new(n, each, true));
+            else if (line is { Usual: null, Each: { } lump })
+                Take(i, new(1, lump, true));
             else if (line.Pieces is null)
             {
-                if (rest is not null) return Refuse("two-rests", i, "");
+                if (rest is not null)
+                    return Refuse("two-rests", i, "");
                 rest = i;
             }
         }
         // With a line that takes the rest, the others have their usual weight; without, they share what is left.
         var open = Enumerable.Range(0, lines.Length).Where(i => made[i] is null && i != rest).ToList();
         Problem TooMuch() => new("too-much", "cuts", dough - left, dough);
-        if (left.Grams <= 0 && (rest is not null || open.Count > 0)) return TooMuch();
+        if (left.Grams <= 0 && (rest is not null || open.Count > 0))
+            return TooMuch();
         var usual = open.Sum(i => lines[i].Pieces!.Value * (lines[i].Usual ?? dough).Grams);
         var factor = rest is not null || usual <= 0 ? 1 : left.Grams / usual;
-        foreach (var i in open) Take(i, new(lines[i].Pieces!.Value, (lines[i].Usual ?? dough) * factor, false));
-        if (left.Grams < -Off * dough.Grams || (left.Grams <= 0 && rest is not null)) return TooMuch();
+        foreach (var i in open)
+            Take(i, new(lines[i].Pieces!.Value, (lines[i].Usual ?? dough) * factor, false));
+        if (left.Grams < -Off * dough.Grams || (left.Grams <= 0 && rest is not null))
+            return TooMuch();
         if (rest is { } r)
         {
             var (wanted, lump) = (lines[r].Each ?? lines[r].Usual ?? left, lines[r].Usual is null);

@@ -16,7 +16,8 @@ public sealed record LostTare(Ballast Ballast, Mass Net)
     // As near as this the reading, or what is left of it, is what was expected. Ours.
     private const double Near = .2;
 
-    /// <summary>What explains a reading that is far over what was expected; null when nothing does, or nothing needs to.</summary>
+    /// <summary>What explains a reading that is far over what was expected; null when nothing does, or nothing needs
+    /// to.</summary>
     /// <param name="reading">What the scale shows.</param>
     /// <param name="expected">What was to be weighed; over 0.</param>
     /// <param name="known">What may stand there.</param>
@@ -24,7 +25,8 @@ public sealed record LostTare(Ballast Ballast, Mass Net)
     {
         ArgumentNullException.ThrowIfNull(known);
         double Off(Mass mass) => Math.Abs(mass / expected - 1);
-        if (expected <= Mass.Zero || reading <= expected || Off(reading) <= Near) return null;
+        if (expected <= Mass.Zero || reading <= expected || Off(reading) <= Near)
+            return null;
         return known.Select(b => new LostTare(b, reading - b.Mass)).Where(l => Off(l.Net) <= Near).MinBy(l => Off(l.Net));
     }
 }

@@ -30,7 +30,8 @@ public sealed record OnPan(ImmutableArray<Laid> Pieces)
     /// <param name="reading">Whole units.</param>
     /// <param name="target">What the next piece should weigh.</param>
     /// <param name="crumbs">Differences under this are crumbs.</param>
-    public bool AreTrimmings(int reading, int target, int crumbs) => !Pieces.IsEmpty && New(reading) >= crumbs && New(reading) < target * TrimmingsUpTo.Fraction;
+    public bool AreTrimmings(int reading, int target, int crumbs) =>
+        !Pieces.IsEmpty && New(reading) >= crumbs && New(reading) < target * TrimmingsUpTo.Fraction;
 
     /// <summary>A piece was taken: it lies on the pan if its weight came from there.</summary>
     /// <param name="number">Its number.</param>
@@ -40,7 +41,8 @@ public sealed record OnPan(ImmutableArray<Laid> Pieces)
     public OnPan Took(int number, int units, int? reading, int crumbs)
     {
         var others = new OnPan([.. Pieces.Where(p => p.Number != number)]);
-        if (reading is not { } shown || Math.Abs(others.New(shown) - units) > crumbs) return Pieces.Any(p => p.Number == number) ? others : this;
+        if (reading is not { } shown || Math.Abs(others.New(shown) - units) > crumbs)
+            return Pieces.Any(p => p.Number == number) ? others : this;
         return new([.. others.Pieces.TakeLast(Most - 1), new(number, units)]);
     }
 
@@ -50,16 +52,24 @@ public sealed record OnPan(ImmutableArray<Laid> Pieces)
     /// <returns>The pan now, and the last piece with its new weight when dough was pinched off it.</returns>
     public (OnPan Pan, Laid? Trimmed) Settled(int reading, int crumbs)
     {
-        if (Pieces.IsEmpty || reading < crumbs) return (Empty, null);
+        if (Pieces.IsEmpty || reading < crumbs)
+            return (Empty, null);
         var less = -New(reading);
-        if (less < crumbs) return (this, null);
+        if (less < crumbs)
+            return (this, null);
         // What stays is the largest group that weighs what the scale shows.
-        var stays = Enumerable.Range(1, (1 << Pieces.Length) - 1)
+        var stays = Enumerable
+            .Range(1, (1 << Pieces.Length) - 1)
             .Select(set => Pieces.Where((_, i) => (set & 1 << i) != 0).ToImmutableArray())
-            .Where(group => Math.Abs(group.Sum(p => p.Units) - reading) <= crumbs).OrderByDescending(group => group.Length).ThenBy(group => Math.Abs(group.Sum(p => p.Units) - reading)).FirstOrDefault();
-        if (!stays.IsDefaultOrEmpty) return (new(stays), null);
+            .Where(group => Math.Abs(group.Sum(p => p.Units) - reading) <= crumbs)
+            .OrderByDescending(group => group.Length)
+            .ThenBy(group => Math.Abs(group.Sum(p => p.Units) - reading))
+            .FirstOrDefault();
+        if (!stays.IsDefaultOrEmpty)
+            return (new(stays), null);
         var last = Pieces[^1];
-        if (less > last.Units / 2) return (Empty, null);
+        if (less > last.Units / 2)
+            return (Empty, null);
         var trimmed = last with { Units = last.Units - less };
         return (new([.. Pieces[..^1], trimmed]), trimmed);
     }

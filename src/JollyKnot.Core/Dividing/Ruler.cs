@@ -7,7 +7,8 @@ namespace JollyKnot.Core.Dividing;
 /// <summary>Cutting an even log by ruler.</summary>
 public static class Ruler
 {
-    /// <summary>Where to cut, from the log's left end: after every piece, in proportion to the targets; the last mark is the log's end.</summary>
+    /// <summary>Where to cut, from the log's left end: after every piece, in proportion to the targets; the last mark is the
+    /// log's end.</summary>
     /// <param name="log">The log's length.</param>
     /// <param name="targets">Whole units, at least one over 0.</param>
     public static ImmutableArray<Length> Marks(Length log, IReadOnlyList<int> targets)
@@ -49,9 +50,16 @@ public sealed record EyeCut(int Pieces, Share Share, ImmutableArray<EyeCut> Part
 
         EyeCut Build(int n, double part)
         {
-            if (n == 1) return strands == 1 ? new(1, Share.FromFraction(part), [], true, cut) : Line(strands, 1, part, cut);
+            if (n == 1)
+                return strands == 1 ? new(1, Share.FromFraction(part), [], true, cut) : Line(strands, 1, part, cut);
             var sizes = Targets.Equal(n, best[n].Way);
-            return new(n * strands, Share.FromFraction(part), [.. sizes.Select(s => Build(s, part * s / n))], n % best[n].Way == 0, cut);
+            return new(
+                n * strands,
+                Share.FromFraction(part),
+                [.. sizes.Select(s => Build(s, part * s / n))],
+                n % best[n].Way == 0,
+                cut
+            );
         }
     }
 
@@ -65,8 +73,13 @@ public sealed record EyeCut(int Pieces, Share Share, ImmutableArray<EyeCut> Part
             foreach (var way in Ways.Where(w => w <= n))
             {
                 var sizes = Targets.Equal(n, way).Distinct().ToList();
-                var found = (Way: way, Uneven: (n % way == 0 ? 0 : 1) + sizes.Sum(s => best[s].Uneven), Levels: 1 + sizes.Max(s => best[s].Levels));
-                if ((found.Uneven, found.Levels).CompareTo((best[n].Uneven, best[n].Levels)) < 0) best[n] = found;
+                var found = (
+                    Way: way,
+                    Uneven: (n % way == 0 ? 0 : 1) + sizes.Sum(s => best[s].Uneven),
+                    Levels: 1 + sizes.Max(s => best[s].Levels)
+                );
+                if ((found.Uneven, found.Levels).CompareTo((best[n].Uneven, best[n].Levels)) < 0)
+                    best[n] = found;
             }
         }
         return best;

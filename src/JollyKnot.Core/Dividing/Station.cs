@@ -9,10 +9,13 @@ public enum Verdict
 {
     /// <summary>Nothing on the pan yet.</summary>
     Empty,
+
     /// <summary>Under the target: add dough.</summary>
     Add,
+
     /// <summary>Inside the tolerance: leave it alone.</summary>
     Good,
+
     /// <summary>Over the target: pinch some off.</summary>
     PinchOff,
 }
@@ -29,7 +32,10 @@ public sealed record Tolerance(Mass Least, Share Part)
     /// <param name="target">Whole units.</param>
     /// <param name="step">What one unit weighs.</param>
     public int At(int target, Mass step) =>
-        Math.Max((int)Math.Round(Least / step, MidpointRounding.AwayFromZero), (int)Math.Round(target * Part.Fraction, MidpointRounding.AwayFromZero));
+        Math.Max(
+            (int)Math.Round(Least / step, MidpointRounding.AwayFromZero),
+            (int)Math.Round(target * Part.Fraction, MidpointRounding.AwayFromZero)
+        );
 }
 
 /// <summary>What one cut asks of the station.</summary>
@@ -56,7 +62,8 @@ public sealed record Piece(int Number, int Cut, int Of, int Strand, int Target, 
     public Verdict Judge(int units, int crumbs) =>
         units < crumbs ? Verdict.Empty
         : Math.Abs(units - Target) <= Tolerance ? Verdict.Good
-        : units < Target ? Verdict.Add : Verdict.PinchOff;
+        : units < Target ? Verdict.Add
+        : Verdict.PinchOff;
 }
 
 /// <summary>The state of dividing by scale, in whole scale units: no fraction of a unit is ever made up or lost.</summary>
@@ -83,7 +90,8 @@ public sealed record Station(int Dough, Mass Step, ImmutableArray<Piece> Pieces)
     /// <summary>A mass in whole units of a step.</summary>
     public static int UnitsOf(Mass mass, Mass step) => (int)Math.Round(mass / step, MidpointRounding.AwayFromZero);
 
-    /// <summary>The weight of each piece of each cut, so that all together are the dough: pinned cuts keep theirs, the others share the rest in proportion; where that leaves nothing, all share.</summary>
+    /// <summary>The weight of each piece of each cut, so that all together are the dough: pinned cuts keep theirs, the others
+    /// share the rest in proportion; where that leaves nothing, all share.</summary>
     /// <param name="dough">Whole units; 0 or more.</param>
     /// <param name="groups">At least one.</param>
     public static ImmutableArray<ImmutableArray<int>> PieceTargets(int dough, ImmutableArray<Group> groups)
@@ -93,16 +101,32 @@ public sealed record Station(int Dough, Mass Step, ImmutableArray<Piece> Pieces)
         var sharing = groups.SelectMany(g => Enumerable.Repeat(holds && g.Pinned ? 0 : g.Each, g.Pieces)).ToArray();
         var shared = Targets.Share(holds ? dough - pinned : dough, sharing);
         var at = 0;
-        return [.. groups.Select(g => Enumerable.Range(0, g.Pieces).Select(_ => (Share: shared[at++], g.Each)).Select(p => holds && g.Pinned ? p.Each : p.Share).ToImmutableArray())];
+        return
+        [
+            .. groups.Select(g =>
+                Enumerable
+                    .Range(0, g.Pieces)
+                    .Select(_ => (Share: shared[at++], g.Each))
+                    .Select(p => holds && g.Pinned ? p.Each : p.Share)
+                    .ToImmutableArray()
+            ),
+        ];
     }
 
-    /// <summary>The station, with what is weighed so far. Targets of what is left share out what is left, so that no error piles up on the last piece; strands still open share what their own piece lacks.</summary>
+    /// <summary>The station, with what is weighed so far. Targets of what is left share out what is left, so that no error piles
+    /// up on the last piece; strands still open share what their own piece lacks.</summary>
     /// <param name="dough">The whole dough in whole units; 0 or more.</param>
     /// <param name="step">What one unit weighs.</param>
     /// <param name="groups">At least one.</param>
     /// <param name="weighed">Piece or strand number to whole units.</param>
     /// <param name="tolerance">What is left alone; the usual when null.</param>
-    public static Station For(int dough, Mass step, ImmutableArray<Group> groups, IReadOnlyDictionary<int, int> weighed, Tolerance? tolerance = null)
+    public static Station For(
+        int dough,
+        Mass step,
+        ImmutableArray<Group> groups,
+        IReadOnlyDictionary<int, int> weighed,
+        Tolerance? tolerance = null
+    )
     {
         ArgumentNullException.ThrowIfNull(weighed);
         tolerance ??= Tolerance.Usual;
@@ -122,10 +146,18 @@ public sealed record Station(int Dough, Mass Step, ImmutableArray<Piece> Pieces)
         var pool = left + open.Sum(p => Weighed(p.First, p.Strands));
         var kept = open.Where(p => p.Pinned).Sum(p => p.Planned);
         var holds = open.Any(p => !p.Pinned) && kept < pool;
-        var shares = open.Count == 0 ? [] : Targets.Share(holds ? pool - kept : pool, [.. open.Select(p => holds && p.Pinned ? 0 : Math.Max(1, p.Planned))]);
-        var lacks = open.Select((p, i) => Math.Max(0, (holds && p.Pinned ? p.Planned : shares[i]) - Weighed(p.First, p.Strands))).ToArray();
+        var shares =
+            open.Count == 0
+                ? []
+                : Targets.Share(
+                    holds ? pool - kept : pool,
+                    [.. open.Select(p => holds && p.Pinned ? 0 : Math.Max(1, p.Planned))]
+                );
+        var lacks = open.Select((p, i) => Math.Max(0, (holds && p.Pinned ? p.Planned : shares[i]) - Weighed(p.First, p.Strands)))
+            .ToArray();
         // A piece that holds too much already must not make up dough for the others.
-        if (open.Count > 0 && lacks.Sum() != left) lacks = [.. Targets.Share(left, lacks)];
+        if (open.Count > 0 && lacks.Sum() != left)
+            lacks = [.. Targets.Share(left, lacks)];
 
         var made = ImmutableArray.CreateBuilder<Piece>(number - 1);
         foreach (var piece in pieces)
@@ -138,7 +170,16 @@ public sealed record Station(int Dough, Mass Step, ImmutableArray<Piece> Pieces)
             {
                 var isWeighed = weighed.TryGetValue(piece.First + s, out var units);
                 var target = isWeighed ? targets[s] : running[next++];
-                var one = new Piece(piece.First + s, piece.Cut, piece.Of, s + 1, target, tolerance.At(target, step), isWeighed ? units : null, Verdict.Empty);
+                var one = new Piece(
+                    piece.First + s,
+                    piece.Cut,
+                    piece.Of,
+                    s + 1,
+                    target,
+                    tolerance.At(target, step),
+                    isWeighed ? units : null,
+                    Verdict.Empty
+                );
                 made.Add(isWeighed ? one with { Verdict = one.Judge(units, 1) } : one);
             }
         }
@@ -159,7 +200,8 @@ public sealed record Evenness(int Lightest, int Heaviest, Share Variation)
     public static Evenness? Of(IReadOnlyCollection<int> units)
     {
         ArgumentNullException.ThrowIfNull(units);
-        if (units.Count == 0) return null;
+        if (units.Count == 0)
+            return null;
         var mean = units.Average();
         var deviation = Math.Sqrt(units.Average(g => (g - mean) * (g - mean)));
         return new(units.Min(), units.Max(), Share.FromFraction(mean > 0 ? deviation / mean : 0));

@@ -18,7 +18,8 @@ public static class Targets
         return [.. Enumerable.Range(0, parts).Select(i => i < over ? each + 1 : each)];
     }
 
-    /// <summary>Parts in proportion to their weights, by the largest remainder; the earlier of equal remainders gets the unit.</summary>
+    /// <summary>Parts in proportion to their weights, by the largest remainder; the earlier of equal remainders gets the
+    /// unit.</summary>
     /// <param name="whole">What there is, whole scale units; 0 or more.</param>
     /// <param name="weights">At least one; 0 or more each. All 0 shares equally.</param>
     public static ImmutableArray<int> Share(int whole, IReadOnlyList<int> weights)
@@ -26,10 +27,12 @@ public static class Targets
         ArgumentNullException.ThrowIfNull(weights);
         ArgumentOutOfRangeException.ThrowIfNegative(whole);
         var sum = weights.Sum(w => (long)w);
-        if (sum == 0) return Equal(whole, weights.Count);
+        if (sum == 0)
+            return Equal(whole, weights.Count);
         var parts = weights.Select(w => (int)(whole * (long)w / sum)).ToArray();
         var over = whole - parts.Sum();
-        foreach (var i in Enumerable.Range(0, parts.Length).OrderByDescending(i => whole * (long)weights[i] % sum).Take(over)) parts[i]++;
+        foreach (var i in Enumerable.Range(0, parts.Length).OrderByDescending(i => whole * (long)weights[i] % sum).Take(over))
+            parts[i]++;
         return [.. parts];
     }
 

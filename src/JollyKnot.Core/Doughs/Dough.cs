@@ -21,11 +21,18 @@ public sealed record RowDraft(string Ingredient, Mass Mass, Role? Role = null, b
 
 /// <summary>A dough as a baker types it.</summary>
 /// <param name="Name">The name; see <see cref="PlainText.CheckName"/>.</param>
-/// <param name="Rows">1 to <see cref="Dough.MostRows"/> rows, each from <see cref="Dough.LightestRow"/> to <see cref="Dough.HeaviestRow"/>, one of them flour.</param>
+/// <param name="Rows">1 to <see cref="Dough.MostRows"/> rows, each from <see cref="Dough.LightestRow"/> to <see
+/// cref="Dough.HeaviestRow"/>, one of them flour.</param>
 /// <param name="Parts">Fillings and the like; none when null.</param>
 /// <param name="ByHand">Mixed by hand instead of by a machine.</param>
 /// <param name="Notes">Method and whatever else is worth keeping; none when null.</param>
-public sealed record DoughDraft(string Name, ImmutableArray<RowDraft> Rows, ImmutableArray<PartDraft>? Parts = null, bool ByHand = false, string? Notes = null);
+public sealed record DoughDraft(
+    string Name,
+    ImmutableArray<RowDraft> Rows,
+    ImmutableArray<PartDraft>? Parts = null,
+    bool ByHand = false,
+    string? Notes = null
+);
 
 /// <summary>A dough that can be weighed in.</summary>
 public sealed record Dough
@@ -48,7 +55,14 @@ public sealed record Dough
     /// <summary>The longest a part's work may take.</summary>
     public static TimeSpan LongestWork { get; } = TimeSpan.FromHours(24);
 
-    private static readonly ImmutableArray<string> Caustics = ["lye", "food grade lye", "lye solution", "caustic soda", "sodium hydroxide"];
+    private static readonly ImmutableArray<string> Caustics =
+    [
+        "lye",
+        "food grade lye",
+        "lye solution",
+        "caustic soda",
+        "sodium hydroxide",
+    ];
 
     [JsonConstructor]
     private Dough(string name, ImmutableArray<DoughRow> rows, ImmutableArray<Part> parts, bool byHand, string notes) =>
@@ -87,29 +101,42 @@ public sealed record Dough
         ArgumentNullException.ThrowIfNull(draft);
         pantry ??= HouseholdPantry.Plain;
         var problems = ImmutableArray.CreateBuilder<Problem>();
-        if (PlainText.CheckName(draft.Name, "name") is { } badName) problems.Add(badName);
-        if (PlainText.CheckNote(draft.Notes ?? "", "notes", LongestNotes) is { } badNotes) problems.Add(badNotes);
+        if (PlainText.CheckName(draft.Name, "name") is { } badName)
+            problems.Add(badName);
+        if (PlainText.CheckNote(draft.Notes ?? "", "notes", LongestNotes) is { } badNotes)
+            problems.Add(badNotes);
         var rows = RowsOf(draft.Rows, "rows", "empty:dough", pantry, problems);
         var drafts = draft.Parts ?? [];
-        if (drafts.Length > MostParts) problems.Add(new("too-many:parts", "parts", drafts.Length, MostParts));
+        if (drafts.Length > MostParts)
+            problems.Add(new("too-many:parts", "parts", drafts.Length, MostParts));
         var parts = drafts.Take(MostParts).Select((p, i) => PartOf(p, $"parts[{i}]", pantry, problems)).ToList();
         if (problems.Count == 0 && !rows.Any(r => r.Ingredient.Role == Role.Flour || r.Ingredient.FlourInside > 0))
             problems.Add(new("no-flour", "rows"));
-        return problems.Count > 0 ? problems.ToImmutable() : new Dough(PlainText.AsName(draft.Name), rows, [.. parts.Select(p => p!)], draft.ByHand, PlainText.AsNote(draft.Notes ?? "").Trim());
+        return problems.Count > 0
+            ? problems.ToImmutable()
+            : new Dough(
+                PlainText.AsName(draft.Name),
+                rows,
+                [.. parts.Select(p => p!)],
+                draft.ByHand,
+                PlainText.AsNote(draft.Notes ?? "").Trim()
+            );
     }
 
     /// <summary>Honey inside, or on it: not for babies.</summary>
     public bool HasHoney => Everything.Any(r => r.Ingredient.IsHoney);
 
     /// <summary>Filled or topped with what spoils.</summary>
-    public bool Spoils => Parts.Any(p => p.Kind is PartKind.Filling or PartKind.Topping && p.Rows.Any(r => r.Ingredient.Perishable));
+    public bool Spoils =>
+        Parts.Any(p => p.Kind is PartKind.Filling or PartKind.Topping && p.Rows.Any(r => r.Ingredient.Perishable));
 
     /// <summary>The same dough, every row so many times; parts too, so that they still fit its pieces.</summary>
     /// <param name="factor">Over 0.</param>
     public Dough Scale(double factor)
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(factor);
-        ImmutableArray<DoughRow> Scaled(ImmutableArray<DoughRow> rows) => [.. rows.Select(r => r with { Mass = r.Mass * factor })];
+        ImmutableArray<DoughRow> Scaled(ImmutableArray<DoughRow> rows) =>
+            [.. rows.Select(r => r with { Mass = r.Mass * factor })];
         return new(Name, Scaled(Rows), [.. Parts.Select(p => p with { Rows = Scaled(p.Rows) })], ByHand, Notes);
     }
 
@@ -120,12 +147,24 @@ public sealed record Dough
     /// <summary>As a baker would type it.</summary>
     public DoughDraft ToDraft()
     {
-        static ImmutableArray<RowDraft> Drafts(ImmutableArray<DoughRow> rows) => [.. rows.Select(r => new RowDraft(r.Ingredient.Name, r.Mass, r.Ingredient.Role, r.AtBeep))];
-        return new(Name, Drafts(Rows), [.. Parts.Select(p => new PartDraft(p.Kind, p.Name, Drafts(p.Rows), p.Work))], ByHand, Notes);
+        static ImmutableArray<RowDraft> Drafts(ImmutableArray<DoughRow> rows) =>
+            [.. rows.Select(r => new RowDraft(r.Ingredient.Name, r.Mass, r.Ingredient.Role, r.AtBeep))];
+        return new(
+            Name,
+            Drafts(Rows),
+            [.. Parts.Select(p => new PartDraft(p.Kind, p.Name, Drafts(p.Rows), p.Work))],
+            ByHand,
+            Notes
+        );
     }
 
     private static ImmutableArray<DoughRow> RowsOf(
-        ImmutableArray<RowDraft> rows, string field, string whenEmpty, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
+        ImmutableArray<RowDraft> rows,
+        string field,
+        string whenEmpty,
+        HouseholdPantry pantry,
+        ImmutableArray<Problem>.Builder problems
+    )
     {
         if (rows.IsDefaultOrEmpty)
         {
@@ -144,24 +183,38 @@ public sealed record Dough
 
     private static Part? PartOf(PartDraft part, string at, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
     {
-        if (PlainText.CheckName(part?.Name, $"{at}.name") is { } badName) problems.Add(badName);
-        if (part is null) return null;
-        if (!Enum.IsDefined(part.Kind)) problems.Add(new("unknown:answer", $"{at}.kind"));
+        if (PlainText.CheckName(part?.Name, $"{at}.name") is { } badName)
+            problems.Add(badName);
+        if (part is null)
+            return null;
+        if (!Enum.IsDefined(part.Kind))
+            problems.Add(new("unknown:answer", $"{at}.kind"));
         var work = part.Work ?? PartWork.Usual(part.Kind);
         if (new[] { work.Hands, work.Hob, work.Cool }.Any(t => t < TimeSpan.Zero || t > LongestWork))
             problems.Add(new("out-of-range:between", $"{at}.work", TimeSpan.Zero, LongestWork));
-        return new(part.Kind, PlainText.AsName(part.Name ?? ""), RowsOf(part.Rows, $"{at}.rows", "empty:part", pantry, problems), work);
+        return new(
+            part.Kind,
+            PlainText.AsName(part.Name ?? ""),
+            RowsOf(part.Rows, $"{at}.rows", "empty:part", pantry, problems),
+            work
+        );
     }
 
     private static DoughRow? Row(RowDraft? row, string at, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
     {
         var before = problems.Count;
-        if (PlainText.CheckName(row?.Ingredient, $"{at}.ingredient") is { } badName) problems.Add(badName);
-        if (row is null) return null;
-        if (row.Mass <= Mass.Zero) problems.Add(new("not-positive", $"{at}.mass"));
-        else if (row.Mass < LightestRow) problems.Add(new("too-light", $"{at}.mass", LightestRow));
-        else if (row.Mass > HeaviestRow) problems.Add(new("too-heavy:row", $"{at}.mass", row.Mass, HeaviestRow));
-        if (problems.Count > before) return null;
+        if (PlainText.CheckName(row?.Ingredient, $"{at}.ingredient") is { } badName)
+            problems.Add(badName);
+        if (row is null)
+            return null;
+        if (row.Mass <= Mass.Zero)
+            problems.Add(new("not-positive", $"{at}.mass"));
+        else if (row.Mass < LightestRow)
+            problems.Add(new("too-light", $"{at}.mass", LightestRow));
+        else if (row.Mass > HeaviestRow)
+            problems.Add(new("too-heavy:row", $"{at}.mass", row.Mass, HeaviestRow));
+        if (problems.Count > before)
+            return null;
 
         var name = PlainText.AsName(row.Ingredient);
         if (Caustics.Contains(Phrase.Of(name)))
@@ -180,6 +233,10 @@ public sealed record Dough
             problems.Add(new("unknown-role", $"{at}.role"));
             return null;
         }
-        return new(known is not null && (row.Role is null || row.Role == known.Role) ? known : Ingredient.Own(name, row.Role!.Value), row.Mass, row.AtBeep);
+        return new(
+            known is not null && (row.Role is null || row.Role == known.Role) ? known : Ingredient.Own(name, row.Role!.Value),
+            row.Mass,
+            row.AtBeep
+        );
     }
 }

@@ -9,12 +9,16 @@ public enum DoughFeel
 {
     /// <summary>Ragged, flour left in the corners.</summary>
     Ragged,
+
     /// <summary>Stiff, knocks against the pan.</summary>
     Stiff,
+
     /// <summary>A ball, slightly tacky, leaves finger and walls clean.</summary>
     Right,
+
     /// <summary>Sticks to the finger, smears.</summary>
     Sticky,
+
     /// <summary>Pools round the paddle.</summary>
     Pooling,
 }
@@ -33,14 +37,19 @@ public enum Slip
 {
     /// <summary>A liquid was left out.</summary>
     ForgottenLiquid,
+
     /// <summary>Flour was left out, or a liquid went in twice.</summary>
     ForgottenFlour,
+
     /// <summary>Cups were dipped into the flour, which packs it.</summary>
     DippedCups,
+
     /// <summary>Something gave up more water than reckoned.</summary>
     WetAddIn,
+
     /// <summary>A flour that drinks more, or less, than the usual one.</summary>
     OtherFlour,
+
     /// <summary>A flour that drinks late has not drunk yet.</summary>
     DrinksLate,
 }
@@ -66,7 +75,8 @@ public static class DoughCheck
     public static TimeSpan Last { get; } = TimeSpan.FromMinutes(12);
 
     // Between doses: white flour, and flours that drink late. Bakers' usage.
-    private static readonly TimeSpan Wait = TimeSpan.FromMinutes(3), WaitForLate = TimeSpan.FromMinutes(6);
+    private static readonly TimeSpan Wait = TimeSpan.FromMinutes(3),
+        WaitForLate = TimeSpan.FromMinutes(6);
 
     // Much wholemeal, rye or oats, share of flour. Ours.
     private const double MuchLate = .3;
@@ -91,16 +101,24 @@ public static class DoughCheck
         ArgumentNullException.ThrowIfNull(added);
         var f = Formula.Of(dough);
         var stop = Math.Max(added.Water / f.Flour, added.Flour / f.Flour) >= StopAt - 1e-9;
-        return new(added, Share.FromFraction((f.Hydration.Fraction * f.Flour.Grams + added.Water.Grams) / (f.Flour + added.Flour).Grams),
-            f.Total + added.Water + added.Flour, stop, stop ? [.. Likely(dough, added.Flour > added.Water)] : []);
+        return new(
+            added,
+            Share.FromFraction((f.Hydration.Fraction * f.Flour.Grams + added.Water.Grams) / (f.Flour + added.Flour).Grams),
+            f.Total + added.Water + added.Flour,
+            stop,
+            stop ? [.. Likely(dough, added.Flour > added.Water)] : []
+        );
     }
 
     private static IEnumerable<Slip> Likely(Dough dough, bool tooWet)
     {
-        if (tooWet && dough.Rows.Any(r => r.Ingredient.WaterGiven < 1)) yield return Slip.WetAddIn;
-        if (tooWet && dough.Rows.Any(r => r.Ingredient.Late)) yield return Slip.DrinksLate;
+        if (tooWet && dough.Rows.Any(r => r.Ingredient.WaterGiven < 1))
+            yield return Slip.WetAddIn;
+        if (tooWet && dough.Rows.Any(r => r.Ingredient.Late))
+            yield return Slip.DrinksLate;
         yield return tooWet ? Slip.ForgottenFlour : Slip.ForgottenLiquid;
-        if (!tooWet) yield return Slip.DippedCups;
+        if (!tooWet)
+            yield return Slip.DippedCups;
         yield return Slip.OtherFlour;
     }
 
@@ -111,12 +129,13 @@ public static class DoughCheck
     public static Mass WaterSpoon { get; } = Mass.FromGrams(15);
 
     /// <summary>The dose for what is felt, from the flour in this batch.</summary>
-    public static Dose For(DoughFeel feel, Mass flour) => feel switch
-    {
-        DoughFeel.Ragged => new(flour * .03, Mass.Zero),
-        DoughFeel.Stiff => new(flour * .02, Mass.Zero),
-        DoughFeel.Sticky => new(Mass.Zero, flour * .02),
-        DoughFeel.Pooling => new(Mass.Zero, flour * .04),
-        _ => Dose.None,
-    };
+    public static Dose For(DoughFeel feel, Mass flour) =>
+        feel switch
+        {
+            DoughFeel.Ragged => new(flour * .03, Mass.Zero),
+            DoughFeel.Stiff => new(flour * .02, Mass.Zero),
+            DoughFeel.Sticky => new(Mass.Zero, flour * .02),
+            DoughFeel.Pooling => new(Mass.Zero, flour * .04),
+            _ => Dose.None,
+        };
 }

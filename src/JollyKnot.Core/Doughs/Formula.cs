@@ -10,7 +10,8 @@ namespace JollyKnot.Core.Doughs;
 /// <param name="Flour">All flour, that inside a starter included; over 0.</param>
 /// <param name="Rows">Each row's baker's percentage, in the dough's order.</param>
 /// <param name="Hydration">True hydration: added water and the water inside the other ingredients.</param>
-/// <param name="WorkingHydration">What the hands will feel while kneading: late water left out, thirsty ingredients' share taken off.</param>
+/// <param name="WorkingHydration">What the hands will feel while kneading: late water left out, thirsty ingredients' share taken
+/// off.</param>
 /// <param name="Fat">Added fat.</param>
 /// <param name="Sugar">Added sugar, without lactose.</param>
 /// <param name="Salt">Salt.</param>
@@ -19,8 +20,19 @@ namespace JollyKnot.Core.Doughs;
 /// <param name="MilkSolids">Solids of milk.</param>
 /// <param name="Starter">Flour inside starters.</param>
 public sealed record Formula(
-    Mass Total, Mass Flour, ImmutableArray<Share> Rows, Share Hydration, Share WorkingHydration,
-    Share Fat, Share Sugar, Share Salt, Share Yeast, Share Egg, Share MilkSolids, Share Starter)
+    Mass Total,
+    Mass Flour,
+    ImmutableArray<Share> Rows,
+    Share Hydration,
+    Share WorkingHydration,
+    Share Fat,
+    Share Sugar,
+    Share Salt,
+    Share Yeast,
+    Share Egg,
+    Share MilkSolids,
+    Share Starter
+)
 {
     /// <summary>Fat and sugar together from which a dough counts as rich, share of flour. Bakers' usage.</summary>
     public const double RichFromFatAndSugar = .10;
@@ -57,12 +69,12 @@ public sealed record Formula(
             OfFlour(Sum(r => r.Ingredient.YeastStrength)),
             OfRole(Role.Egg),
             OfFlour(Sum(r => r.Ingredient.MilkSolids)),
-            OfFlour(Sum(r => r.Ingredient.FlourInside)));
+            OfFlour(Sum(r => r.Ingredient.FlourInside))
+        );
     }
 
     /// <summary>The dough that comes out of the pan when so much went in; never below 0.</summary>
-    public static Mass Yield(Mass wentIn) =>
-        Mass.FromGrams(Math.Max(0, wentIn.Grams * (1 - LostShare) - LeftInPan.Grams));
+    public static Mass Yield(Mass wentIn) => Mass.FromGrams(Math.Max(0, wentIn.Grams * (1 - LostShare) - LeftInPan.Grams));
 
     /// <summary>What has to go in so that so much comes out: the inverse of <see cref="Yield"/>.</summary>
     public static Mass Needed(Mass comesOut) => Mass.FromGrams((comesOut.Grams + LeftInPan.Grams) / (1 - LostShare));

@@ -25,7 +25,8 @@ public static class FormulaChecks
         var found = new ProblemList();
         found.Add(Outside(formula, formula.Salt, Salt, "salt"));
         found.Add(IsStarterOnly(formula) ? new("starter-only", "yeast") : Outside(formula, formula.Yeast, Yeast, "yeast"));
-        if (hydrationBand is { } band) found.Add(Outside(formula, formula.WorkingHydration, band, "hydration"));
+        if (hydrationBand is { } band)
+            found.Add(Outside(formula, formula.WorkingHydration, band, "hydration"));
         found.If(formula.Sugar > SugarForOrdinaryYeast, "sugar-high", "sugar", formula.Sugar);
         return found.All;
     }
@@ -35,7 +36,8 @@ public static class FormulaChecks
     // Too little or too much of something, and how much of it to add or take away.
     private static Problem? Outside(Formula formula, Share share, Band<Share> band, string what)
     {
-        if (band.Holds(share)) return null;
+        if (band.Holds(share))
+            return null;
         var isLow = share < band.From;
         var missing = Math.Abs((isLow ? band.From : band.To).Fraction - share.Fraction);
         return new($"{what}-{(isLow ? "low" : "high")}", what, share, band.From, band.To, formula.Flour * missing);

@@ -1,4 +1,5 @@
-// What belongs to a bread but is no dough: filling, topping, wash, flavoured butter. Each is a side job with its own rows and minutes.
+// What belongs to a bread but is no dough: filling, topping, wash, flavoured butter. Each is a side job with its own rows and
+// minutes.
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
 
@@ -9,10 +10,13 @@ public enum PartKind
 {
     /// <summary>Rolled or folded in while shaping.</summary>
     Filling,
+
     /// <summary>On top before the oven.</summary>
     Topping,
+
     /// <summary>Brushed on before the oven.</summary>
     Wash,
+
     /// <summary>Flavoured butter, brushed on hot out of the oven.</summary>
     Butter,
 }
@@ -27,14 +31,16 @@ public sealed record PartWork(TimeSpan Hands, TimeSpan Hob, TimeSpan Cool)
     public TimeSpan Whole => Hands + Hob + Cool;
 
     /// <summary>The usual work of a part. Bakers' usage.</summary>
-    public static PartWork Usual(PartKind kind) => kind switch
-    {
-        PartKind.Topping => Minutes(10, 20, 30),
-        PartKind.Wash => Minutes(2, 0, 0),
-        _ => Minutes(5, 0, 0),
-    };
+    public static PartWork Usual(PartKind kind) =>
+        kind switch
+        {
+            PartKind.Topping => Minutes(10, 20, 30),
+            PartKind.Wash => Minutes(2, 0, 0),
+            _ => Minutes(5, 0, 0),
+        };
 
-    internal static PartWork Minutes(double hands, double hob, double cool) => new(TimeSpan.FromMinutes(hands), TimeSpan.FromMinutes(hob), TimeSpan.FromMinutes(cool));
+    internal static PartWork Minutes(double hands, double hob, double cool) =>
+        new(TimeSpan.FromMinutes(hands), TimeSpan.FromMinutes(hob), TimeSpan.FromMinutes(cool));
 }
 
 /// <summary>A part.</summary>

@@ -1,4 +1,5 @@
-// A recipe as schema.org Recipe in JSON-LD, alone or in a page's script: read as data, whatever it holds, and written so that nothing is lost.
+// A recipe as schema.org Recipe in JSON-LD, alone or in a page's script: read as data, whatever it holds, and written so that
+// nothing is lost.
 using System.Collections.Immutable;
 using System.Net;
 using System.Text;
@@ -15,12 +16,17 @@ namespace JollyKnot.Core.Doughs;
 public static class RecipeJsonLd
 {
     // Our own dough inside the recipe: what schema.org has no words for.
-    private const string OwnKey = "jk:dough", OwnContext = "urn:jolly-knot:";
+    private const string OwnKey = "jk:dough",
+        OwnContext = "urn:jolly-knot:";
     private const int Deepest = 64;
 
     private static readonly JsonSerializerOptions Own = new(JsonSerializerDefaults.Web)
     {
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false), new SecondsJsonConverter() },
+        Converters =
+        {
+            new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false),
+            new SecondsJsonConverter(),
+        },
         MaxDepth = Deepest,
         RespectNullableAnnotations = true,
         DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
@@ -39,9 +45,16 @@ public static class RecipeJsonLd
             ["@context"] = new JsonArray("https://schema.org", new JsonObject { ["jk"] = OwnContext }),
             ["@type"] = "Recipe",
             ["name"] = dough.Name,
-            ["recipeIngredient"] = new JsonArray([.. dough.Rows.Concat(dough.Parts.SelectMany(p => p.Rows)).Select(r => JsonValue.Create(RecipeText.Print(r, pantry)))]),
+            ["recipeIngredient"] = new JsonArray([
+                .. dough
+                    .Rows.Concat(dough.Parts.SelectMany(p => p.Rows))
+                    .Select(r => JsonValue.Create(RecipeText.Print(r, pantry))),
+            ]),
             ["recipeInstructions"] = dough.Notes,
-            [OwnKey] = JsonSerializer.SerializeToNode(new OwnDough(dough.ToDraft(), [.. dough.Everything.Select(r => r.Ingredient).DistinctBy(i => (i.Name, i.Role))]), Own),
+            [OwnKey] = JsonSerializer.SerializeToNode(
+                new OwnDough(dough.ToDraft(), [.. dough.Everything.Select(r => r.Ingredient).DistinctBy(i => (i.Name, i.Role))]),
+                Own
+            ),
         };
         return recipe.ToJsonString(Own);
     }
@@ -51,7 +64,8 @@ public static class RecipeJsonLd
     {
         ArgumentNullException.ThrowIfNull(text);
         var start = text.AsSpan().TrimStart();
-        return start.Length > 0 && (start[0] is '{' or '[' || text.Contains("application/ld+json", StringComparison.OrdinalIgnoreCase));
+        return start.Length > 0
+            && (start[0] is '{' or '[' || text.Contains("application/ld+json", StringComparison.OrdinalIgnoreCase));
     }
 
     /// <summary>Reads the first recipe found.</summary>
@@ -66,7 +80,15 @@ public static class RecipeJsonLd
             JsonElement root;
             try
             {
-                using var parsed = JsonDocument.Parse(document, new() { MaxDepth = Deepest, AllowTrailingCommas = true, CommentHandling = JsonCommentHandling.Skip });
+                using var parsed = JsonDocument.Parse(
+                    document,
+                    new()
+                    {
+                        MaxDepth = Deepest,
+                        AllowTrailingCommas = true,
+                        CommentHandling = JsonCommentHandling.Skip,
+                    }
+                );
                 root = parsed.RootElement.Clone();
             }
             catch (JsonException error)
@@ -75,9 +97,11 @@ public static class RecipeJsonLd
                 continue;
             }
             broken = new("not-readable:no-recipe", "text");
-            if (Find(root) is not { } recipe) continue;
+            if (Find(root) is not { } recipe)
+                continue;
             var read = RecipeText.Read(AsText(recipe), pantry);
-            if (!read.IsOk) return read.Problems;
+            if (!read.IsOk)
+                return read.Problems;
             return (read.Value, Exact(recipe, pantry));
         }
         return broken;
@@ -88,8 +112,15 @@ public static class RecipeJsonLd
         try
         {
             // Ours or made up by somebody: checked like anything typed.
-            if (Get(recipe, OwnKey)?.Deserialize<OwnDough>(Own) is not { } own || own.Draft is null || own.Ingredients.IsDefault || own.Ingredients.Length > 2 * Dough.MostRows * Dough.MostParts) return null;
-            if (own.Ingredients.Any(i => i is null || Ingredient.Check(i).Length > 0)) return null;
+            if (
+                Get(recipe, OwnKey)?.Deserialize<OwnDough>(Own) is not { } own
+                || own.Draft is null
+                || own.Ingredients.IsDefault
+                || own.Ingredients.Length > 2 * Dough.MostRows * Dough.MostParts
+            )
+                return null;
+            if (own.Ingredients.Any(i => i is null || Ingredient.Check(i).Length > 0))
+                return null;
             var with = own.Ingredients.Aggregate(pantry, (p, i) => p.Find(i.Name) == i ? p : p.With(i));
             return Dough.Create(own.Draft, with) is { IsOk: true, Value: var dough } ? dough : null;
         }
@@ -110,60 +141,78 @@ public static class RecipeJsonLd
         for (var at = 0; (at = text.IndexOf("<script", at, StringComparison.OrdinalIgnoreCase)) >= 0;)
         {
             var open = text.IndexOf('>', at);
-            if (open < 0) yield break;
+            if (open < 0)
+                yield break;
             var close = text.IndexOf("</script", open, StringComparison.OrdinalIgnoreCase);
-            if (close < 0) yield break;
-            if (text.AsSpan(at, open - at).Contains("ld+json", StringComparison.OrdinalIgnoreCase)) yield return text[(open + 1)..close];
+            if (close < 0)
+                yield break;
+            if (text.AsSpan(at, open - at).Contains("ld+json", StringComparison.OrdinalIgnoreCase))
+                yield return text[(open + 1)..close];
             at = close;
         }
     }
 
     // A recipe may lie alone, in a list, or in a graph.
-    private static JsonElement? Find(JsonElement node) => node.ValueKind switch
-    {
-        JsonValueKind.Array => node.EnumerateArray().Select(Find).FirstOrDefault(f => f is not null),
-        JsonValueKind.Object when Listed(Get(node, "@type")).Any(t => Said(t) is { } type && type[(type.LastIndexOfAny(['/', ':']) + 1)..] == "Recipe") => node,
-        JsonValueKind.Object => Listed(Get(node, "@graph")).Concat(Listed(Get(node, "mainEntity"))).Select(Find).FirstOrDefault(f => f is not null),
-        _ => null,
-    };
+    private static JsonElement? Find(JsonElement node) =>
+        node.ValueKind switch
+        {
+            JsonValueKind.Array => node.EnumerateArray().Select(Find).FirstOrDefault(f => f is not null),
+            JsonValueKind.Object
+                when Listed(Get(node, "@type"))
+                    .Any(t => Said(t) is { } type && type[(type.LastIndexOfAny(['/', ':']) + 1)..] == "Recipe") => node,
+            JsonValueKind.Object => Listed(Get(node, "@graph"))
+                .Concat(Listed(Get(node, "mainEntity")))
+                .Select(Find)
+                .FirstOrDefault(f => f is not null),
+            _ => null,
+        };
 
     private static string AsText(JsonElement recipe)
     {
         var text = new StringBuilder().Append("# ").Append(Line(Get(recipe, "name"))).Append('\n').Append("Ingredients\n");
-        foreach (var ingredient in Listed(Get(recipe, "recipeIngredient") ?? Get(recipe, "ingredients"))) text.Append(Line(ingredient)).Append('\n');
+        foreach (var ingredient in Listed(Get(recipe, "recipeIngredient") ?? Get(recipe, "ingredients")))
+            text.Append(Line(ingredient)).Append('\n');
         text.Append("Notes:\n");
         foreach (var key in new[] { "description", "recipeYield" })
-            if (string.Join(", ", Listed(Get(recipe, key)).Select(n => Line(n))) is { Length: > 0 } said) text.Append(said).Append('\n');
-        foreach (var step in Listed(Get(recipe, "recipeInstructions"))) Steps(text, step);
+            if (string.Join(", ", Listed(Get(recipe, key)).Select(n => Line(n))) is { Length: > 0 } said)
+                text.Append(said).Append('\n');
+        foreach (var step in Listed(Get(recipe, "recipeInstructions")))
+            Steps(text, step);
         return text.Length > RecipeText.Longest ? text.ToString(0, RecipeText.Longest) : text.ToString();
     }
 
     // A step may hold steps; the parser has bounded how deep.
     private static void Steps(StringBuilder text, JsonElement step)
     {
-        if (Plain(step.ValueKind == JsonValueKind.Object ? Get(step, "text") ?? Get(step, "name") : step) is { Length: > 0 } said) text.Append(said).Append('\n');
-        foreach (var inner in Listed(Get(step, "itemListElement"))) Steps(text, inner);
+        if (Plain(step.ValueKind == JsonValueKind.Object ? Get(step, "text") ?? Get(step, "name") : step) is { Length: > 0 } said)
+            text.Append(said).Append('\n');
+        foreach (var inner in Listed(Get(step, "itemListElement")))
+            Steps(text, inner);
     }
 
-    private static List<JsonElement> Listed(JsonElement? node) => node switch
-    {
-        null => [],
-        { ValueKind: JsonValueKind.Array } list => [.. list.EnumerateArray()],
-        { } one => [one],
-    };
+    private static List<JsonElement> Listed(JsonElement? node) =>
+        node switch
+        {
+            null => [],
+            { ValueKind: JsonValueKind.Array } list => [.. list.EnumerateArray()],
+            { } one => [one],
+        };
 
     private static string Line(JsonElement? node) => Plain(node).Replace('\n', ' ').Replace('\r', ' ').Trim();
 
     private static string Plain(JsonElement? node) => node is { } n ? WebUtility.HtmlDecode(Said(n) ?? "").Trim() : "";
 
-    private static string? Said(JsonElement node) => node.ValueKind switch
-    {
-        JsonValueKind.String => node.GetString(),
-        JsonValueKind.Number => node.GetRawText(),
-        _ => null,
-    };
+    private static string? Said(JsonElement node) =>
+        node.ValueKind switch
+        {
+            JsonValueKind.String => node.GetString(),
+            JsonValueKind.Number => node.GetRawText(),
+            _ => null,
+        };
 
     // Of a key told twice the last counts.
     private static JsonElement? Get(JsonElement node, string key) =>
-        node.ValueKind == JsonValueKind.Object && node.TryGetProperty(key, out var found) && found.ValueKind != JsonValueKind.Null ? found : null;
+        node.ValueKind == JsonValueKind.Object && node.TryGetProperty(key, out var found) && found.ValueKind != JsonValueKind.Null
+            ? found
+            : null;
 }

@@ -15,10 +15,13 @@ public enum EggNeed
 {
     /// <summary>None.</summary>
     None,
+
     /// <summary>A yolk with a spoon of water.</summary>
     Yolk,
+
     /// <summary>Half an egg, the rest kept.</summary>
     Half,
+
     /// <summary>A whole egg, or more.</summary>
     Whole,
 }
@@ -28,8 +31,10 @@ public enum CoolingWay
 {
     /// <summary>On a rack, uncovered: crisp.</summary>
     Rack,
+
     /// <summary>Under a cloth: soft.</summary>
     Cloth,
+
     /// <summary>Back in the oven as it cools, door ajar: crisper.</summary>
     CoolingOven,
 }
@@ -49,7 +54,8 @@ public sealed record Keeping(Mass Baked, TimeSpan CutAfter, CoolingWay Cooling, 
     public static Mass EggWash { get; } = Mass.FromGrams(65);
 
     // A slice, mm, and a square of tray bread, cm². Bakers' usage.
-    private const double Slice = 12, Square = 56;
+    private const double Slice = 12,
+        Square = 56;
 
     /// <summary>Even shares of one: slices of a loaf, squares of a tray; null for what is eaten whole.</summary>
     /// <param name="family">What it is.</param>
@@ -62,12 +68,19 @@ public sealed record Keeping(Mass Baked, TimeSpan CutAfter, CoolingWay Cooling, 
         {
             // Rows and columns nearest to square ones of about that size.
             var side = Math.Sqrt(Square) * 10;
-            var (across, down) = (Math.Max(1, (int)Math.Ceiling(pan.Length.Millimetres / side)), Math.Max(1, (int)Math.Floor(pan.Width.Millimetres / side)));
+            var (across, down) = (
+                Math.Max(1, (int)Math.Ceiling(pan.Length.Millimetres / side)),
+                Math.Max(1, (int)Math.Floor(pan.Width.Millimetres / side))
+            );
             return (across * down, Length.FromMillimetres(pan.Length.Millimetres / across));
         }
-        var length = family.Form is Form.Loaf or Form.Swirl ? pan?.Length
-            : family.Form is Form.Plait or Form.Coil || (family.Form == Form.Log && family.Steamed) ? Footprint.Of(family, piece)?.Grown(family).Length : null;
-        if (length is not { } l) return null;
+        var length =
+            family.Form is Form.Loaf or Form.Swirl ? pan?.Length
+            : family.Form is Form.Plait or Form.Coil || (family.Form == Form.Log && family.Steamed)
+                ? Footprint.Of(family, piece)?.Grown(family).Length
+            : null;
+        if (length is not { } l)
+            return null;
         var slices = Math.Max(1, (int)Math.Round(l.Millimetres / Slice));
         return (slices, Length.FromMillimetres(l.Millimetres / slices));
     }
@@ -85,7 +98,13 @@ public sealed record Keeping(Mass Baked, TimeSpan CutAfter, CoolingWay Cooling, 
     {
         ArgumentNullException.ThrowIfNull(formula);
         ArgumentNullException.ThrowIfNull(family);
-        return new(piece * (1 - Lost(family)), family.Cooling, cooling ?? (family.Steamed ? CoolingWay.Rack : CoolingWay.Cloth), TimeSpan.FromDays(perishable || formula.IsRich ? 3 : 1), perishable);
+        return new(
+            piece * (1 - Lost(family)),
+            family.Cooling,
+            cooling ?? (family.Steamed ? CoolingWay.Rack : CoolingWay.Cloth),
+            TimeSpan.FromDays(perishable || formula.IsRich ? 3 : 1),
+            perishable
+        );
     }
 
     /// <summary>What a wash takes of eggs; none where it is of something else.</summary>
@@ -94,21 +113,26 @@ public sealed record Keeping(Mass Baked, TimeSpan CutAfter, CoolingWay Cooling, 
     public static EggUse EggFor(Wash wash, Mass mass)
     {
         ArgumentNullException.ThrowIfNull(wash);
-        if (!wash.Egg) return new(EggNeed.None);
+        if (!wash.Egg)
+            return new(EggNeed.None);
         var need = EggFor(mass);
         return need != EggNeed.Yolk && wash.OfYolk ? new(need, (int)Math.Ceiling(mass / YolkWash)) : new(need);
     }
 
     /// <summary>How much egg a wash needs.</summary>
     public static EggNeed EggFor(Mass wash) =>
-        wash <= Mass.Zero ? EggNeed.None : wash <= YolkWash ? EggNeed.Yolk : wash <= EggWash * .5 ? EggNeed.Half : EggNeed.Whole;
+        wash <= Mass.Zero ? EggNeed.None
+        : wash <= YolkWash ? EggNeed.Yolk
+        : wash <= EggWash * .5 ? EggNeed.Half
+        : EggNeed.Whole;
 
     // Water lost in the oven, share of the dough. Bakers' usage.
-    private static double Lost(Family family) => family switch
-    {
-        { Form: Form.Log, Steamed: true } => .18,
-        { Steamed: true } => .15,
-        { Thickness: not null } => .13,
-        _ => .10,
-    };
+    private static double Lost(Family family) =>
+        family switch
+        {
+            { Form: Form.Log, Steamed: true } => .18,
+            { Steamed: true } => .15,
+            { Thickness: not null } => .13,
+            _ => .10,
+        };
 }

@@ -24,9 +24,17 @@ public sealed record BakeTitle(string Dough, string Bread, Mass ScaleStep);
 /// <param name="Ready">When it was.</param>
 /// <param name="Stars">1 to 5.</param>
 /// <param name="Note">For next time.</param>
-public sealed record BakeEnd(BakeStatus Status, DateTimeOffset? At, DateTimeOffset PlannedReady, DateTimeOffset Ready, int? Stars, string? Note)
+public sealed record BakeEnd(
+    BakeStatus Status,
+    DateTimeOffset? At,
+    DateTimeOffset PlannedReady,
+    DateTimeOffset Ready,
+    int? Stars,
+    string? Note
+)
 {
-    /// <summary>Ready within so much of the plan, either way, counts as on time: a clock on the wall shows no less. Ours.</summary>
+    /// <summary>Ready within so much of the plan, either way, counts as on time: a clock on the wall shows no less.
+    /// Ours.</summary>
     public static TimeSpan OnTimeWithin { get; } = TimeSpan.FromSeconds(90);
 
     /// <summary>How much later than planned; below zero when sooner.</summary>
@@ -42,7 +50,13 @@ public sealed record BakeEnd(BakeStatus Status, DateTimeOffset? At, DateTimeOffs
 /// <param name="Parts">Each piece or strand, in order.</param>
 /// <param name="Even">How alike the pieces of each cut came out.</param>
 /// <param name="Added">Flour and water added at the check.</param>
-public sealed record BakeWeights(Mass? Dough, Mass Expected, ImmutableArray<Piece> Parts, ImmutableArray<CutEvenness> Even, Dose Added);
+public sealed record BakeWeights(
+    Mass? Dough,
+    Mass Expected,
+    ImmutableArray<Piece> Parts,
+    ImmutableArray<CutEvenness> Even,
+    Dose Added
+);
 
 /// <summary>A step as it went.</summary>
 /// <param name="Step">Its id.</param>
@@ -54,7 +68,15 @@ public sealed record BakeWeights(Mass? Dough, Mass Expected, ImmutableArray<Piec
 /// <param name="Beat">The baker did it.</param>
 /// <param name="Hands">It kept hands busy.</param>
 public sealed record KeptStep(
-    StepId Step, string Short, int? Batch, KeptTimes Times, StepState State, Lane? Holds, bool Beat, bool Hands);
+    StepId Step,
+    string Short,
+    int? Batch,
+    KeptTimes Times,
+    StepState State,
+    Lane? Holds,
+    bool Beat,
+    bool Hands
+);
 
 /// <summary>When a step was.</summary>
 /// <param name="Start">It began.</param>
@@ -71,7 +93,13 @@ public sealed record KeptTimes(DateTimeOffset Start, DateTimeOffset End, DateTim
 /// <param name="Steps">Every step, as it went.</param>
 /// <param name="Lessons">What it says for the next ones.</param>
 public sealed record ClosedBake(
-    int Rules, BakeTitle Title, BakeEnd End, BakeWeights Weights, ImmutableArray<KeptStep> Steps, Lessons Lessons)
+    int Rules,
+    BakeTitle Title,
+    BakeEnd End,
+    BakeWeights Weights,
+    ImmutableArray<KeptStep> Steps,
+    Lessons Lessons
+)
 {
     /// <summary>Keeps a bake as it stands.</summary>
     /// <param name="over">One that is over, or to be looked at as if it were.</param>
@@ -89,12 +117,20 @@ public sealed record ClosedBake(
             EndOf(over),
             new(soFar.Dough, spec.ExpectedDough, over.Station.Pieces, CutEvenness.Of(spec, over.Station), soFar.Added),
             [.. over.Timetable.Slots.Select(Kept)],
-            Lessons.Of(over));
+            Lessons.Of(over)
+        );
 
-        KeptStep Kept(Slot slot) => new(
-            slot.Step.Id, slot.Step.IsBeat ? called(slot.Step) : "", slot.Step.Batch,
-            new(slot.Start, slot.End, planned.TryGetValue(slot.Step.Id, out var end) ? end : null, soFar.When(slot.Step.Id)),
-            slot.State, slot.Step.Holds, slot.Step.IsBeat, slot.Step.Occupies.Contains(Resource.Hands) && !slot.Step.Rule.IsTheEnd);
+        KeptStep Kept(Slot slot) =>
+            new(
+                slot.Step.Id,
+                slot.Step.IsBeat ? called(slot.Step) : "",
+                slot.Step.Batch,
+                new(slot.Start, slot.End, planned.TryGetValue(slot.Step.Id, out var end) ? end : null, soFar.When(slot.Step.Id)),
+                slot.State,
+                slot.Step.Holds,
+                slot.Step.IsBeat,
+                slot.Step.Occupies.Contains(Resource.Hands) && !slot.Step.Rule.IsTheEnd
+            );
     }
 
     private static BakeEnd EndOf(BakeState over)
@@ -102,15 +138,31 @@ public sealed record ClosedBake(
         var standing = over.Log.Standing();
         var review = standing.Select(e => e.Event).OfType<Reviewed>().LastOrDefault();
         var last = standing.LastOrDefault(e => e.Event is Reviewed or Stopped or StepSkipped);
-        return new(over.Status, over.IsOver ? last?.At : null, over.Plan.Ready, over.Timetable.Ready, review?.Stars, review?.Note);
+        return new(
+            over.Status,
+            over.IsOver ? last?.At : null,
+            over.Plan.Ready,
+            over.Timetable.Ready,
+            review?.Stars,
+            review?.Note
+        );
     }
 
     /// <summary>Its steps in time, to be drawn.</summary>
     public Timetable Timetable => new([.. Steps.Select(s => new Slot(Drawn(s), s.Times.Start, s.Times.End, s.State))]);
 
     // What happened in it matters no more, only where and when.
-    private static Step Drawn(KeptStep kept) => new(
-        kept.Step, kept.Times.End - kept.Times.Start, [],
-        kept.Beat ? Ending.Done : null, kept.Holds, kept.Hands ? [Resource.Hands] : [])
-    { Batch = kept.Batch, Marks = StepRules.Of(kept.Step.Kind).Marks };
+    private static Step Drawn(KeptStep kept) =>
+        new(
+            kept.Step,
+            kept.Times.End - kept.Times.Start,
+            [],
+            kept.Beat ? Ending.Done : null,
+            kept.Holds,
+            kept.Hands ? [Resource.Hands] : []
+        )
+        {
+            Batch = kept.Batch,
+            Marks = StepRules.Of(kept.Step.Kind).Marks,
+        };
 }

@@ -19,9 +19,18 @@ public sealed record RowCost(string Ingredient, Money? Cost);
 /// <param name="Batch">All of it.</param>
 /// <param name="Each">One piece.</param>
 /// <param name="Saved">Against the shop, the whole batch; null where the shop's price is not known.</param>
-/// <param name="PaidBackAfter">Bakes like this until the machine is paid for; null where something is not known, or nothing is saved.</param>
+/// <param name="PaidBackAfter">Bakes like this until the machine is paid for; null where something is not known, or nothing is
+/// saved.</param>
 public sealed record Cost(
-    ImmutableArray<RowCost> Rows, Money Ingredients, Energy Energy, Money EnergyCost, Money Batch, Money Each, Money? Saved, int? PaidBackAfter)
+    ImmutableArray<RowCost> Rows,
+    Money Ingredients,
+    Energy Energy,
+    Money EnergyCost,
+    Money Batch,
+    Money Each,
+    Money? Saved,
+    int? PaidBackAfter
+)
 {
     /// <summary>A dough cycle. Measured by bakers with a plug meter.</summary>
     public static Energy Cycle { get; } = Energy.FromKilowattHours(.12);
@@ -42,19 +51,44 @@ public sealed record Cost(
     /// <param name="shop">What the shop asks for one like it; null when not known.</param>
     /// <param name="machine">What the machine cost; null when not known.</param>
     public static Cost Of(
-        Dough dough, int pieces, TimeSpan baking, bool byMachine, HouseholdPantry pantry, Money perKilowattHour, Money? shop, Money? machine)
+        Dough dough,
+        int pieces,
+        TimeSpan baking,
+        bool byMachine,
+        HouseholdPantry pantry,
+        Money perKilowattHour,
+        Money? shop,
+        Money? machine
+    )
     {
         ArgumentNullException.ThrowIfNull(dough);
         ArgumentNullException.ThrowIfNull(pantry);
         ArgumentOutOfRangeException.ThrowIfLessThan(pieces, 1);
-        ImmutableArray<RowCost> rows = [.. dough.Everything.Select(r => new RowCost(r.Ingredient.Name,
-            r.Ingredient.Name == "water" ? Money.Zero : pantry.Prices.TryGetValue(r.Ingredient.Name, out var price) ? price.Of(r.Mass) : null))];
+        ImmutableArray<RowCost> rows =
+        [
+            .. dough.Everything.Select(r => new RowCost(
+                r.Ingredient.Name,
+                r.Ingredient.Name == "water" ? Money.Zero
+                    : pantry.Prices.TryGetValue(r.Ingredient.Name, out var price) ? price.Of(r.Mass)
+                    : null
+            )),
+        ];
         var ingredients = rows.Aggregate(Money.Zero, (sum, r) => sum + (r.Cost ?? Money.Zero));
         var energy = Preheat + Energy.FromKilowattHours(HotOven * baking.TotalHours) + (byMachine ? Cycle : default);
         var forEnergy = perKilowattHour * energy.KilowattHours;
         var batch = ingredients + forEnergy;
         var saved = shop is { } s ? s * pieces - batch : (Money?)null;
-        return new(rows, ingredients, energy, forEnergy, batch, batch * (1d / pieces), saved,
-            saved is { Amount: > 0 } each && machine is { Amount: > 0 } price2 && byMachine ? (int)Math.Min(100_000, Math.Ceiling(price2.Amount / each.Amount)) : null);
+        return new(
+            rows,
+            ingredients,
+            energy,
+            forEnergy,
+            batch,
+            batch * (1d / pieces),
+            saved,
+            saved is { Amount: > 0 } each && machine is { Amount: > 0 } price2 && byMachine
+                ? (int)Math.Min(100_000, Math.Ceiling(price2.Amount / each.Amount))
+                : null
+        );
     }
 }

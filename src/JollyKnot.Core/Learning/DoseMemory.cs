@@ -17,7 +17,8 @@ public sealed record PastDose(DateTimeOffset At, Season Season, bool SameDough, 
 
 /// <summary>What past checks say of the next one.</summary>
 /// <param name="Past">The latest first: this dough's, then others of its flour.</param>
-/// <param name="Lately">Mean of the wanted water over the same dough's checks of this season, or of all its checks, or of its flour's.</param>
+/// <param name="Lately">Mean of the wanted water over the same dough's checks of this season, or of all its checks, or of its
+/// flour's.</param>
 public sealed record DoseMemory(ImmutableArray<PastDose> Past, Share Lately)
 {
     // So many are remembered.
@@ -35,13 +36,18 @@ public sealed record DoseMemory(ImmutableArray<PastDose> Past, Share Lately)
         ArgumentNullException.ThrowIfNull(spec);
         ArgumentNullException.ThrowIfNull(past);
         var flour = DoseLesson.MainFlour(spec.Dough);
-        var doses = past.Select(l => l.Dose).OfType<DoseLesson>().Where(d => d.Flour == flour)
+        var doses = past.Select(l => l.Dose)
+            .OfType<DoseLesson>()
+            .Where(d => d.Flour == flour)
             .Select(d => new PastDose(d.At, Seasons.Of(d.At), IsSame(spec, d), d.Added, d.Feel, d.OfFlour))
-            .OrderByDescending(p => p.SameDough).ThenByDescending(p => p.At).ToImmutableArray();
+            .OrderByDescending(p => p.SameDough)
+            .ThenByDescending(p => p.At)
+            .ToImmutableArray();
         var groups = new[] { doses.Where(p => p.SameDough && p.Season == Seasons.Of(now)), doses.Where(p => p.SameDough), doses };
         var used = groups.Select(g => g.Take(Most).ToList()).FirstOrDefault(g => g.Count > 0);
         return new([.. doses.Take(Most)], Share.FromFraction(used?.Average(p => p.OfFlour.Fraction) ?? 0));
     }
 
-    private static bool IsSame(BakeSpec spec, DoseLesson past) => spec.Made.Source is { } source ? source.Id == past.Dough : spec.Dough.Name == past.Name;
+    private static bool IsSame(BakeSpec spec, DoseLesson past) =>
+        spec.Made.Source is { } source ? source.Id == past.Dough : spec.Dough.Name == past.Name;
 }

@@ -29,7 +29,15 @@ public sealed record OvenLesson(string Oven, double LogOff);
 /// <param name="Added">What was added.</param>
 /// <param name="Feel">How it felt at take-out; null when nobody said.</param>
 /// <param name="OfFlour">Water over flour added, as a share of the flour: over 0 where the flour wanted more water.</param>
-public sealed record DoseLesson(Guid? Dough, string Name, string? Flour, DateTimeOffset At, Dose Added, DoughFeel? Feel, Share OfFlour)
+public sealed record DoseLesson(
+    Guid? Dough,
+    string Name,
+    string? Flour,
+    DateTimeOffset At,
+    Dose Added,
+    DoughFeel? Feel,
+    Share OfFlour
+)
 {
     /// <summary>The dough's main flour; null when it has none.</summary>
     public static string? MainFlour(Dough dough)
@@ -47,6 +55,7 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
 {
     // Farther off than this the door was forgotten or the button was; it says nothing of the oven. Ours.
     private static readonly double Believable = Math.Log(1.8);
+
     // Less than so much is no evidence.
     private const double Least = 1e-6;
 
@@ -60,36 +69,43 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
     // Reckoned anew without what was believed then, and without the dead.
     private static IEnumerable<PaceLesson> PacesOf(BakeState over)
     {
-        if (over.Log.Entries.IsEmpty) yield break;
+        if (over.Log.Entries.IsEmpty)
+            yield break;
         var known = over.Plan.Spec.Learned;
         var plan = over.Plan with { Spec = over.Plan.Spec with { Learned = known with { Pace = null } } };
         var state = BakeState.Of(plan, over.Log, over.Log.Entries[^1].At);
         var prior = 1 / (PaceBelief.Prior.Spread * PaceBelief.Prior.Spread);
         foreach (var forecast in state.Chain.Batches)
         {
-            if (state.SoFar.LooksAt(forecast.Batch).IsEmpty || forecast.Proof.Trouble == ProofTrouble.DeadYeast) continue;
+            if (state.SoFar.LooksAt(forecast.Batch).IsEmpty || forecast.Proof.Trouble == ProofTrouble.DeadYeast)
+                continue;
             // What the looks alone say: the posterior without its prior.
             var belief = forecast.Proof.Belief;
             var all = 1 / (belief.Spread * belief.Spread);
             var own = all - prior;
-            if (own <= Least) continue;
+            if (own <= Least)
+                continue;
             yield return new(plan.Spec.Place.Id, Math.Log(belief.Pace) * all / own, 1 / own);
         }
     }
 
     private static IEnumerable<OvenLesson> OvensOf(BakeState over)
     {
-        if (over.Log.Entries.IsEmpty) yield break;
+        if (over.Log.Entries.IsEmpty)
+            yield break;
         var spec = over.Plan.Spec with { Learned = Learned.Nothing };
         var soFar = over.Log.SoFar(spec, over.Log.Entries[^1].At);
         var eaches = spec.Eaches(soFar.DoughOf(spec));
         foreach (var batch in spec.Batches.Where(b => !b.Bread.OnGriddle))
         {
-            if (soFar.When(Milestone.In, batch.Index) is not { } load || soFar.When(Milestone.Out, batch.Index) is not { } unload) continue;
+            if (soFar.When(Milestone.In, batch.Index) is not { } load || soFar.When(Milestone.Out, batch.Index) is not { } unload)
+                continue;
             var took = unload - load - Unload.Takes;
-            if (took <= TimeSpan.Zero) continue;
+            if (took <= TimeSpan.Zero)
+                continue;
             var off = Math.Log(took / spec.Window(batch.Bread, eaches[batch.Cut]).Likely);
-            if (Math.Abs(off) <= Believable) yield return new(spec.OvenOf(batch.Bread).Id, off);
+            if (Math.Abs(off) <= Believable)
+                yield return new(spec.OvenOf(batch.Bread).Id, off);
         }
     }
 
@@ -97,11 +113,18 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
     {
         var (spec, standing) = (over.Plan.Spec, over.Log.Standing());
         var checks = standing.Select(e => e.Event).OfType<DoughChecked>().ToList();
-        if (checks.Count == 0) return null;
+        if (checks.Count == 0)
+            return null;
         var added = checks.Aggregate(Doughs.Dose.None, (sum, c) => new(sum.Water + c.Water, sum.Flour + c.Flour));
         var takenOut = standing.LastOrDefault(e => e.Event is DoughTakenOut);
         return new(
-            spec.Made.Source?.Id, spec.Dough.Name, DoseLesson.MainFlour(spec.Dough), takenOut?.At ?? standing[^1].At, added,
-            (takenOut?.Event as DoughTakenOut)?.Feel, Share.FromFraction((added.Water - added.Flour) / spec.Formula.Flour));
+            spec.Made.Source?.Id,
+            spec.Dough.Name,
+            DoseLesson.MainFlour(spec.Dough),
+            takenOut?.At ?? standing[^1].At,
+            added,
+            (takenOut?.Event as DoughTakenOut)?.Feel,
+            Share.FromFraction((added.Water - added.Flour) / spec.Formula.Flour)
+        );
     }
 }

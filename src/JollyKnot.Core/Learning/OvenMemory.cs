@@ -6,8 +6,10 @@ namespace JollyKnot.Core.Learning;
 /// <summary>The household's ovens, carried from bake to bake.</summary>
 public static class OvenMemory
 {
-    // An oven's own pace before anything is known of it, and how much one bake differs from the next: standard deviations of the logarithm. Fitted.
-    private const double BetweenOvens = .12, BetweenBakes = .15;
+    // An oven's own pace before anything is known of it, and how much one bake differs from the next: standard deviations of the
+    // logarithm. Fitted.
+    private const double BetweenOvens = .12,
+        BetweenBakes = .15;
 
     /// <summary>What each oven needs over what is usual, held towards 1 while bakes are few.</summary>
     /// <param name="past">What past bakes say.</param>

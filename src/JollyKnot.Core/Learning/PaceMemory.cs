@@ -6,10 +6,13 @@ namespace JollyKnot.Core.Learning;
 /// <summary>The household's pace in a place, carried from bake to bake.</summary>
 public static class PaceMemory
 {
-    // A place's own pace before anything is known of it, and how much one proof differs from the next there: standard deviations of the logarithm. Fitted.
-    private const double BetweenPlaces = .15, BetweenProofs = .17;
+    // A place's own pace before anything is known of it, and how much one proof differs from the next there: standard deviations
+    // of the logarithm. Fitted.
+    private const double BetweenPlaces = .15,
+        BetweenProofs = .17;
 
-    /// <summary>What to believe before the next proof there: the mean of past proofs, held towards the usual while they are few. The room is in the model, so a cold snap does not count.</summary>
+    /// <summary>What to believe before the next proof there: the mean of past proofs, held towards the usual while they are few.
+    /// The room is in the model, so a cold snap does not count.</summary>
     /// <param name="place">The place.</param>
     /// <param name="past">What past bakes say.</param>
     public static PaceBelief For(Place place, IEnumerable<Lessons> past)

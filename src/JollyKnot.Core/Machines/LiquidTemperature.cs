@@ -13,16 +13,30 @@ namespace JollyKnot.Core.Machines;
 /// <param name="Wanted">The dough after kneading.</param>
 /// <param name="ColdPan">A metal pan from a cold place, which takes its share.</param>
 public sealed record LoadConditions(
-    Temperature Room, Temperature Fridge, ImmutableArray<string> FromFridge, Temperature? Wanted = null, bool ColdPan = false);
+    Temperature Room,
+    Temperature Fridge,
+    ImmutableArray<string> FromFridge,
+    Temperature? Wanted = null,
+    bool ColdPan = false
+);
 
 /// <summary>The liquid's temperature.</summary>
 /// <param name="Liquid">Warm the liquids to this.</param>
-/// <param name="IsLimited">The balance wanted more or less than the yeast, the machine or the liquid's own freezing allows.</param>
+/// <param name="IsLimited">The balance wanted more or less than the yeast, the machine or the liquid's own freezing
+/// allows.</param>
 /// <param name="Dough">The dough after kneading with the liquid at this temperature.</param>
 /// <param name="Liquids">How much of it there is.</param>
-/// <param name="Boiling">Of the liquids, so much boiling water with the rest cold, where water is among them; null where it does not reach.</param>
+/// <param name="Boiling">Of the liquids, so much boiling water with the rest cold, where water is among them; null where it does
+/// not reach.</param>
 /// <param name="MicrowaveTime">Warming it from where it is in this kitchen's microwave; zero when it need not be warmed.</param>
-public sealed record LiquidTemperature(Temperature Liquid, bool IsLimited, Temperature Dough, Mass Liquids, Mass? Boiling, TimeSpan MicrowaveTime)
+public sealed record LiquidTemperature(
+    Temperature Liquid,
+    bool IsLimited,
+    Temperature Dough,
+    Mass Liquids,
+    Mass? Boiling,
+    TimeSpan MicrowaveTime
+)
 {
     /// <summary>A dough after kneading. Bakers' usage.</summary>
     public static Temperature UsualDough { get; } = Temperature.FromCelsius(27);
@@ -46,7 +60,11 @@ public sealed record LiquidTemperature(Temperature Liquid, bool IsLimited, Tempe
     public static Temperature Refused { get; } = Temperature.FromCelsius(60);
 
     // Yeast keeps in the fridge. Specific heat of water kJ/kg·K. Of a cold pan: what it takes off the dough, °C. Fitted.
-    private const double YeastCelsius = 5, Water = 4.18, PanTakes = 3, Coolest = 2;
+    private const double YeastCelsius = 5,
+        Water = 4.18,
+        PanTakes = 3,
+        Coolest = 2;
+
     // Part of a microwave's rated power that reaches the liquid. Fitted.
     private const double MicrowaveEfficiency = .75;
 
@@ -57,19 +75,28 @@ public sealed record LiquidTemperature(Temperature Liquid, bool IsLimited, Tempe
     /// <param name="microwave">The microwave's rated power.</param>
     /// <param name="boils">Where water boils here.</param>
     /// <returns>Null when the dough has nothing to pour.</returns>
-    public static LiquidTemperature? Of(Dough dough, Machine machine, LoadConditions conditions, Power microwave, Temperature boils)
+    public static LiquidTemperature? Of(
+        Dough dough,
+        Machine machine,
+        LoadConditions conditions,
+        Power microwave,
+        Temperature boils
+    )
     {
         ArgumentNullException.ThrowIfNull(dough);
         ArgumentNullException.ThrowIfNull(machine);
         ArgumentNullException.ThrowIfNull(conditions);
         var rows = dough.Rows.Where(r => !r.AtBeep).ToList();
         bool IsLiquid(DoughRow r) => r.Ingredient is { Role: Role.Liquid };
-        double Celsius(DoughRow r) => r.Ingredient.Role == Role.Yeast ? YeastCelsius
-            : conditions.FromFridge.Contains(r.Ingredient.Name) ? conditions.Fridge.Celsius : conditions.Room.Celsius;
+        double Celsius(DoughRow r) =>
+            r.Ingredient.Role == Role.Yeast ? YeastCelsius
+            : conditions.FromFridge.Contains(r.Ingredient.Name) ? conditions.Fridge.Celsius
+            : conditions.Room.Celsius;
         double Capacity(DoughRow r) => r.Mass.Grams * r.Ingredient.HeatCapacity;
 
         var liquid = rows.Where(IsLiquid).Sum(Capacity);
-        if (liquid <= 0) return null;
+        if (liquid <= 0)
+            return null;
         var kneading = machine.KneadingWarms + (conditions.ColdPan ? -PanTakes : 0);
         var wanted = (conditions.Wanted ?? UsualDough).Celsius - kneading;
         var rest = rows.Where(r => !IsLiquid(r)).ToList();
@@ -86,9 +113,13 @@ public sealed record LiquidTemperature(Temperature Liquid, bool IsLimited, Tempe
         var boiling = heat / (Water * (boils.Celsius - start));
         var water = liquids.Where(r => r.Ingredient.Water >= 1).Sum(r => r.Mass.Grams);
         return new(
-            Temperature.FromCelsius(celsius), Math.Abs(celsius - balanced) > .5, Temperature.FromCelsius(machine.Warms ? (conditions.Wanted ?? UsualDough).Celsius : mixed + kneading),
-            mass, boiling > 0 && boiling <= water ? Mass.FromGrams(boiling) : null,
-            TimeSpan.FromSeconds(heat / (microwave.Watts * MicrowaveEfficiency)));
+            Temperature.FromCelsius(celsius),
+            Math.Abs(celsius - balanced) > .5,
+            Temperature.FromCelsius(machine.Warms ? (conditions.Wanted ?? UsualDough).Celsius : mixed + kneading),
+            mass,
+            boiling > 0 && boiling <= water ? Mass.FromGrams(boiling) : null,
+            TimeSpan.FromSeconds(heat / (microwave.Watts * MicrowaveEfficiency))
+        );
     }
 
     /// <summary>What stands against liquid this warm.</summary>
@@ -97,7 +128,6 @@ public sealed record LiquidTemperature(Temperature Liquid, bool IsLimited, Tempe
     /// <returns>Null when nothing does; a problem of code <c>refused</c> must stop the baker, <c>hot-liquid</c> warn.</returns>
     public static Problem? Refuses(Temperature liquid, bool onBareYeast) =>
         liquid > Refused ? new("refused", "liquid", Refused)
-        : liquid > Anywhere || (onBareYeast && liquid > OnYeast)
-            ? new("hot-liquid", "liquid", onBareYeast ? OnYeast : Anywhere)
-            : null;
+        : liquid > Anywhere || (onBareYeast && liquid > OnYeast) ? new("hot-liquid", "liquid", onBareYeast ? OnYeast : Anywhere)
+        : null;
 }

@@ -11,10 +11,13 @@ public enum PhaseKind
 {
     /// <summary>Silent warming before anything moves.</summary>
     Warm,
+
     /// <summary>Mixing and kneading.</summary>
     Knead,
+
     /// <summary>The first rise in the warm pan.</summary>
     Rise,
+
     /// <summary>A short turn of the paddle that presses the gas out.</summary>
     KnockBack,
 }
@@ -29,6 +32,7 @@ public enum Display
 {
     /// <summary>Time left.</summary>
     Countdown,
+
     /// <summary>The time of day at which it finishes.</summary>
     FinishClock,
 }
@@ -43,6 +47,7 @@ public enum LoadOrder
 {
     /// <summary>Liquids, then flour, yeast last in a dimple.</summary>
     LiquidsFirst,
+
     /// <summary>Yeast and flour, liquids last.</summary>
     DryFirst,
 }
@@ -70,16 +75,43 @@ public sealed record DoughProgram(string Name, ImmutableArray<Phase> Phases, Tim
 /// <param name="PanEmpty">The empty pan with its paddles; null when it was never weighed.</param>
 /// <param name="ByHand">No machine at all: two hands and a bowl.</param>
 /// <param name="Bought">What it cost; null when nobody remembers.</param>
-/// <param name="CountsDownFrom">A display with a finish clock counts down from so long before the end; null when it never does.</param>
+/// <param name="CountsDownFrom">A display with a finish clock counts down from so long before the end; null when it never
+/// does.</param>
 public sealed record Machine(
-    string Id, string Name, Mass FlourLimit, Mass DoughLimit, string Program, ImmutableArray<Phase> Phases,
-    Display Display, LoadOrder LoadOrder, TimeSpan? Beep, int Paddles = 1, bool Pulled = false,
-    double KneadingWarms = 4, Mass? PanEmpty = null, bool ByHand = false, Money? Bought = null, TimeSpan? CountsDownFrom = null)
+    string Id,
+    string Name,
+    Mass FlourLimit,
+    Mass DoughLimit,
+    string Program,
+    ImmutableArray<Phase> Phases,
+    Display Display,
+    LoadOrder LoadOrder,
+    TimeSpan? Beep,
+    int Paddles = 1,
+    bool Pulled = false,
+    double KneadingWarms = 4,
+    Mass? PanEmpty = null,
+    bool ByHand = false,
+    Money? Bought = null,
+    TimeSpan? CountsDownFrom = null
+)
 {
     /// <summary>Two hands and a bowl: what needs no machine.</summary>
-    public static Machine Hands { get; } = new(
-        "hand", "By hand", Mass.FromGrams(1500), Mass.FromGrams(2700), "", [new(PhaseKind.Knead, TimeSpan.FromMinutes(12)), new(PhaseKind.Rise, TimeSpan.FromMinutes(60))],
-        Display.Countdown, LoadOrder.LiquidsFirst, TimeSpan.FromMinutes(10), Paddles: 0, KneadingWarms: 1, ByHand: true);
+    public static Machine Hands { get; } =
+        new(
+            "hand",
+            "By hand",
+            Mass.FromGrams(1500),
+            Mass.FromGrams(2700),
+            "",
+            [new(PhaseKind.Knead, TimeSpan.FromMinutes(12)), new(PhaseKind.Rise, TimeSpan.FromMinutes(60))],
+            Display.Countdown,
+            LoadOrder.LiquidsFirst,
+            TimeSpan.FromMinutes(10),
+            Paddles: 0,
+            KneadingWarms: 1,
+            ByHand: true
+        );
 
     /// <summary>What else it makes dough with; empty when it has one program.</summary>
     public ImmutableArray<DoughProgram> OtherPrograms { get; init; } = [];
@@ -91,8 +123,17 @@ public sealed record Machine(
     public bool Warms => Phases.Any(p => p.Kind == PhaseKind.Warm);
 
     /// <summary>The machine set to one of its programs; null when it has no such program.</summary>
-    public Machine? SetTo(string program) => Programs.FirstOrDefault(p => p.Name == program) is { } p
-        ? this with { Program = p.Name, Phases = p.Phases, Beep = p.Beep, Pulled = p.Pulled, OtherPrograms = [.. Programs.Where(o => o.Name != program)] } : null;
+    public Machine? SetTo(string program) =>
+        Programs.FirstOrDefault(p => p.Name == program) is { } p
+            ? this with
+            {
+                Program = p.Name,
+                Phases = p.Phases,
+                Beep = p.Beep,
+                Pulled = p.Pulled,
+                OtherPrograms = [.. Programs.Where(o => o.Name != program)],
+            }
+            : null;
 
     /// <summary>From pressing start to taking the dough out.</summary>
     public TimeSpan CycleLength => Phases.Aggregate(TimeSpan.Zero, (sum, p) => sum + p.Length);
@@ -101,47 +142,52 @@ public sealed record Machine(
     public TimeSpan KneadStart =>
         Phases.TakeWhile(p => p.Kind != PhaseKind.Knead).Aggregate(TimeSpan.Zero, (sum, p) => sum + p.Length);
 
-    /// <summary>What the display shows, so that a wrong program is seen; null by hand, when it does not run, and for a program that runs on past the dough.</summary>
+    /// <summary>What the display shows, so that a wrong program is seen; null by hand, when it does not run, and for a program
+    /// that runs on past the dough.</summary>
     /// <param name="started">When start was pressed.</param>
     /// <param name="now">The time now.</param>
     public DisplayShows? Shows(DateTimeOffset started, DateTimeOffset now)
     {
         var left = started + CycleLength - now;
         return ByHand || Pulled || now < started || left <= TimeSpan.Zero ? null
-            : Display == Display.Countdown || left <= CountsDownFrom ? new(null, left) : new(started + CycleLength, null);
+            : Display == Display.Countdown || left <= CountsDownFrom ? new(null, left)
+            : new(started + CycleLength, null);
     }
 
     /// <summary>Which phase runs so long after the start; null before the start and after the end.</summary>
     public Phase? PhaseAt(TimeSpan elapsed)
     {
-        if (elapsed < TimeSpan.Zero) return null;
+        if (elapsed < TimeSpan.Zero)
+            return null;
         foreach (var phase in Phases)
         {
-            if (elapsed < phase.Length) return phase;
+            if (elapsed < phase.Length)
+                return phase;
             elapsed -= phase.Length;
         }
         return null;
     }
 
     /// <summary>Where in the pan order a row goes: lower is earlier.</summary>
-    public int PlaceInPan(Role role) => (LoadOrder, role) switch
-    {
-        (LoadOrder.LiquidsFirst, Role.Liquid or Role.Starter) => 0,
-        (LoadOrder.LiquidsFirst, Role.Egg) => 1,
-        (LoadOrder.LiquidsFirst, Role.Fat) => 2,
-        (LoadOrder.LiquidsFirst, Role.Sugar) => 3,
-        (LoadOrder.LiquidsFirst, Role.Other) => 4,
-        (LoadOrder.LiquidsFirst, Role.Flour) => 5,
-        (LoadOrder.LiquidsFirst, Role.Salt) => 6,
-        (LoadOrder.LiquidsFirst, _) => 7,
-        (_, Role.Yeast) => 0,
-        (_, Role.Flour) => 1,
-        (_, Role.Sugar or Role.Other) => 2,
-        (_, Role.Salt) => 3,
-        (_, Role.Fat) => 4,
-        (_, Role.Egg) => 5,
-        _ => 6,
-    };
+    public int PlaceInPan(Role role) =>
+        (LoadOrder, role) switch
+        {
+            (LoadOrder.LiquidsFirst, Role.Liquid or Role.Starter) => 0,
+            (LoadOrder.LiquidsFirst, Role.Egg) => 1,
+            (LoadOrder.LiquidsFirst, Role.Fat) => 2,
+            (LoadOrder.LiquidsFirst, Role.Sugar) => 3,
+            (LoadOrder.LiquidsFirst, Role.Other) => 4,
+            (LoadOrder.LiquidsFirst, Role.Flour) => 5,
+            (LoadOrder.LiquidsFirst, Role.Salt) => 6,
+            (LoadOrder.LiquidsFirst, _) => 7,
+            (_, Role.Yeast) => 0,
+            (_, Role.Flour) => 1,
+            (_, Role.Sugar or Role.Other) => 2,
+            (_, Role.Salt) => 3,
+            (_, Role.Fat) => 4,
+            (_, Role.Egg) => 5,
+            _ => 6,
+        };
 
     // The factor is told to a tenth of a percent, rounded down so that it surely fits.
     private const double ToldExactly = 1000;
@@ -152,7 +198,8 @@ public sealed record Machine(
     {
         ArgumentNullException.ThrowIfNull(formula);
         var factor = FactorThatFits(formula);
-        if (factor >= 1) return null;
+        if (factor >= 1)
+            return null;
         var byFlour = FlourLimit / formula.Flour <= DoughLimit / formula.Total;
         var fits = Share.FromFraction(Math.Floor(factor * ToldExactly) / ToldExactly);
         return byFlour

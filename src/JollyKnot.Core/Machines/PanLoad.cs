@@ -11,12 +11,16 @@ public enum Spot
 {
     /// <summary>All over.</summary>
     Everywhere,
+
     /// <summary>Into one corner.</summary>
     FirstCorner,
+
     /// <summary>Into the corner across.</summary>
     SecondCorner,
+
     /// <summary>Into a dimple in the flour, kept dry.</summary>
     Dimple,
+
     /// <summary>On the bottom, kept dry.</summary>
     Bottom,
 }
@@ -72,26 +76,43 @@ public sealed record PanLoad(ImmutableArray<PanStep> Steps, Mass? HeldBack, Mass
         var numbered = dough.Rows.Select((row, i) => (Row: row, Number: i + 1)).Where(n => !n.Row.AtBeep);
         var rows = numbered.OrderBy(n => machine.PlaceInPan(n.Row.Ingredient.Role)).ToList();
         var main = rows.Select(n => n.Row).Where(r => r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass);
-        var yeast = rows.Select(n => n.Row).Where(r => r.Ingredient.Role == Role.Yeast).Aggregate(Mass.Zero, (sum, r) => sum + r.Mass);
+        var yeast = rows.Select(n => n.Row)
+            .Where(r => r.Ingredient.Role == Role.Yeast)
+            .Aggregate(Mass.Zero, (sum, r) => sum + r.Mass);
         var held = school.HoldBack && main is not null ? main.Mass * LoadSchool.HeldBack.Fraction : (Mass?)null;
-        var bloom = school.Bloom && main is not null && yeast > Mass.Zero
-            ? Mass.FromGrams(Math.Min(yeast.Grams * LoadSchool.BloomLiquid, (main.Mass - (held ?? Mass.Zero)).Grams)) : (Mass?)null;
+        var bloom =
+            school.Bloom && main is not null && yeast > Mass.Zero
+                ? Mass.FromGrams(Math.Min(yeast.Grams * LoadSchool.BloomLiquid, (main.Mass - (held ?? Mass.Zero)).Grams))
+                : (Mass?)null;
 
         var (steps, running, corners) = (ImmutableArray.CreateBuilder<PanStep>(), Mass.Zero, 0);
         // Bloomed yeast goes in with its liquid, among the first.
         foreach (var (row, number) in bloom is null ? rows : [.. rows.OrderBy(n => n.Row.Ingredient.Role == Role.Yeast ? -1 : 0)])
         {
             var mass = row.Mass;
-            if (ReferenceEquals(row, main)) mass -= (held ?? Mass.Zero) + (bloom ?? Mass.Zero);
-            if (row.Ingredient.Role == Role.Yeast && bloom is { } b) mass += b * (row.Mass / yeast);
-            if (mass <= Mass.Zero) continue;
+            if (ReferenceEquals(row, main))
+                mass -= (held ?? Mass.Zero) + (bloom ?? Mass.Zero);
+            if (row.Ingredient.Role == Role.Yeast && bloom is { } b)
+                mass += b * (row.Mass / yeast);
+            if (mass <= Mass.Zero)
+                continue;
             running += mass;
-            steps.Add(new(row, mass, running, row.Ingredient.Role switch
-            {
-                Role.Yeast when bloom is null => machine.LoadOrder == LoadOrder.LiquidsFirst ? Spot.Dimple : Spot.Bottom,
-                Role.Salt or Role.Sugar when row.Ingredient.Water < .1 => corners++ % 2 == 0 ? Spot.FirstCorner : Spot.SecondCorner,
-                _ => Spot.Everywhere,
-            }, number));
+            steps.Add(
+                new(
+                    row,
+                    mass,
+                    running,
+                    row.Ingredient.Role switch
+                    {
+                        Role.Yeast when bloom is null => machine.LoadOrder == LoadOrder.LiquidsFirst ? Spot.Dimple : Spot.Bottom,
+                        Role.Salt or Role.Sugar when row.Ingredient.Water < .1 => corners++ % 2 == 0
+                            ? Spot.FirstCorner
+                            : Spot.SecondCorner,
+                        _ => Spot.Everywhere,
+                    },
+                    number
+                )
+            );
         }
         return new(steps.ToImmutable(), held, bloom, [.. dough.Rows.Where(r => r.AtBeep)]);
     }
@@ -105,8 +126,13 @@ public sealed record PanLoad(ImmutableArray<PanStep> Steps, Mass? HeldBack, Mass
     {
         ArgumentNullException.ThrowIfNull(dough);
         var longest = room > Hot ? PerishableForWhenHot : PerishableFor;
-        var perishable = dough.Rows.Where(r => !r.AtBeep && r.Ingredient.Perishable).Select(r => r.Ingredient).Distinct().ToList();
-        if (perishable.Count == 0 || delay <= longest) return null;
+        var perishable = dough
+            .Rows.Where(r => !r.AtBeep && r.Ingredient.Perishable)
+            .Select(r => r.Ingredient)
+            .Distinct()
+            .ToList();
+        if (perishable.Count == 0 || delay <= longest)
+            return null;
         var code = perishable.Any(i => i.MilkSolids > 0) ? "delay-start:milk" : "delay-start";
         return new(code, "delay", string.Join(", ", perishable.Select(i => i.Name)), longest, room);
     }

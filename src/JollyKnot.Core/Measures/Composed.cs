@@ -12,8 +12,14 @@ namespace JollyKnot.Core.Measures;
 public static class Composed
 {
     // Hangul syllables are made by a rule. Unicode Standard, 3.12.
-    private const int Leads = 0x1100, Vowels = 0x1161, Tails = 0x11A7, Syllables = 0xAC00;
-    private const int VowelCount = 21, TailCount = 28, LeadCount = 19, SyllableCount = LeadCount * VowelCount * TailCount;
+    private const int Leads = 0x1100,
+        Vowels = 0x1161,
+        Tails = 0x11A7,
+        Syllables = 0xAC00;
+    private const int VowelCount = 21,
+        TailCount = 28,
+        LeadCount = 19,
+        SyllableCount = LeadCount * VowelCount * TailCount;
 
     private static readonly Lazy<Tables> Canonical = new(Tables.Read);
 
@@ -24,11 +30,13 @@ public static class Composed
         return Ascii.IsValid(text) ? text : Text(Recomposed(Apart(text)));
     }
 
-    /// <summary>Lower case, without accents: "Würfel", "wurfel" and "WÜRFEL" are one. For searching and sorting, never for keeping.</summary>
+    /// <summary>Lower case, without accents: "Würfel", "wurfel" and "WÜRFEL" are one. For searching and sorting, never for
+    /// keeping.</summary>
     public static string Folded(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        if (Ascii.IsValid(text)) return text.ToLowerInvariant();
+        if (Ascii.IsValid(text))
+            return text.ToLowerInvariant();
         var letters = Apart(text).Where(rune => Canonical.Value.ClassOf(rune) == 0);
         return Of(Text(letters).ToLowerInvariant()).Replace("ß", "ss", StringComparison.Ordinal);
     }
@@ -37,7 +45,8 @@ public static class Composed
     private static List<int> Apart(string text)
     {
         var runes = new List<int>(text.Length);
-        foreach (var rune in text.EnumerateRunes()) TakeApart(rune.Value, runes);
+        foreach (var rune in text.EnumerateRunes())
+            TakeApart(rune.Value, runes);
         Order(runes);
         return runes;
     }
@@ -49,11 +58,14 @@ public static class Composed
         {
             to.Add(Leads + syllable / (VowelCount * TailCount));
             to.Add(Vowels + syllable % (VowelCount * TailCount) / TailCount);
-            if (syllable % TailCount > 0) to.Add(Tails + syllable % TailCount);
+            if (syllable % TailCount > 0)
+                to.Add(Tails + syllable % TailCount);
         }
         else if (Canonical.Value.Parts.TryGetValue(rune, out var parts))
-            foreach (var part in parts) TakeApart(part, to);
-        else to.Add(rune);
+            foreach (var part in parts)
+                TakeApart(part, to);
+        else
+            to.Add(rune);
     }
 
     // Marks behind one letter, sorted by their class; equal ones keep their order.
@@ -82,7 +94,8 @@ public static class Composed
             }
             made.Add(rune);
             lastClass = own;
-            if (own > 0) continue;
+            if (own > 0)
+                continue;
             starter = made.Count - 1;
         }
         return made;
@@ -92,7 +105,11 @@ public static class Composed
     {
         if (first - Leads is >= 0 and < LeadCount && second - Vowels is >= 0 and < VowelCount)
             return Syllables + ((first - Leads) * VowelCount + (second - Vowels)) * TailCount;
-        if (first - Syllables is >= 0 and < SyllableCount && (first - Syllables) % TailCount == 0 && second - Tails is > 0 and < TailCount)
+        if (
+            first - Syllables is >= 0 and < SyllableCount
+            && (first - Syllables) % TailCount == 0
+            && second - Tails is > 0 and < TailCount
+        )
             return first + (second - Tails);
         return Canonical.Value.Wholes.TryGetValue((first, second), out var whole) ? whole : null;
     }
@@ -100,22 +117,31 @@ public static class Composed
     private static string Text(IEnumerable<int> runes)
     {
         var text = new StringBuilder();
-        foreach (var rune in runes) text.Append(new Rune(rune).ToString());
+        foreach (var rune in runes)
+            text.Append(new Rune(rune).ToString());
         return text.ToString();
     }
 
     private sealed record Tables(
-        FrozenDictionary<int, int[]> Parts, FrozenDictionary<(int First, int Second), int> Wholes, FrozenDictionary<int, int> Classes)
+        FrozenDictionary<int, int[]> Parts,
+        FrozenDictionary<(int First, int Second), int> Wholes,
+        FrozenDictionary<int, int> Classes
+    )
     {
         public int ClassOf(int rune) => Classes.GetValueOrDefault(rune);
 
         public static Tables Read()
         {
-            var (parts, wholes, classes) = (new Dictionary<int, int[]>(), new Dictionary<(int, int), int>(), new Dictionary<int, int>());
+            var (parts, wholes, classes) = (
+                new Dictionary<int, int[]>(),
+                new Dictionary<(int, int), int>(),
+                new Dictionary<int, int>()
+            );
             using var file = new StreamReader(Assembly.GetExecutingAssembly().GetManifestResourceStream("canonical.txt")!);
             while (file.ReadLine() is { } line)
             {
-                if (line[0] == '#') continue;
+                if (line[0] == '#')
+                    continue;
                 var words = line.TrimStart('~', '!').Split(' ');
                 var rune = Hex(words[0]);
                 if (line[0] == '~')
@@ -124,7 +150,8 @@ public static class Composed
                     continue;
                 }
                 parts[rune] = [.. words[1..].Select(Hex)];
-                if (line[0] != '!') wholes[(parts[rune][0], parts[rune][1])] = rune;
+                if (line[0] != '!')
+                    wholes[(parts[rune][0], parts[rune][1])] = rune;
             }
             return new(parts.ToFrozenDictionary(), wholes.ToFrozenDictionary(), classes.ToFrozenDictionary());
         }

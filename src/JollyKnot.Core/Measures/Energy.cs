@@ -22,6 +22,7 @@ public readonly record struct Energy : IQuantity<Energy>
 
     double IQuantity<Energy>.Value => KilowattHours;
     static string IQuantity<Energy>.Unit => "kilowatt-hours";
+
     static Energy IQuantity<Energy>.From(double value) => FromKilowattHours(value);
 
     /// <summary>Adds energies.</summary>
@@ -62,5 +63,6 @@ public readonly record struct Power : IQuantity<Power>, IComparable<Power>
 
     double IQuantity<Power>.Value => Watts;
     static string IQuantity<Power>.Unit => "watts";
+
     static Power IQuantity<Power>.From(double value) => FromWatts(value);
 }

@@ -6,6 +6,7 @@ public enum MassUnit
 {
     /// <summary>Grams.</summary>
     Grams,
+
     /// <summary>Ounces of 28.35 g.</summary>
     Ounces,
 }
@@ -15,6 +16,7 @@ public enum TemperatureUnit
 {
     /// <summary>Degrees Celsius.</summary>
     Celsius,
+
     /// <summary>Degrees Fahrenheit.</summary>
     Fahrenheit,
 }
@@ -24,12 +26,17 @@ public enum LengthUnit
 {
     /// <summary>Millimetres and centimetres.</summary>
     Metric,
+
     /// <summary>Inches.</summary>
     Inches,
 }
 
 /// <summary>What the household reads; mixed if it likes.</summary>
-public sealed record HouseholdUnits(MassUnit Mass = MassUnit.Grams, TemperatureUnit Temperature = TemperatureUnit.Celsius, LengthUnit Length = LengthUnit.Metric)
+public sealed record HouseholdUnits(
+    MassUnit Mass = MassUnit.Grams,
+    TemperatureUnit Temperature = TemperatureUnit.Celsius,
+    LengthUnit Length = LengthUnit.Metric
+)
 {
     /// <summary>Grams, Celsius, centimetres.</summary>
     public static HouseholdUnits Plain { get; } = new();

@@ -21,8 +21,8 @@ public readonly record struct Money : IQuantity<Money>
 
     double IQuantity<Money>.Value => Amount;
     static string IQuantity<Money>.Unit => "currency";
-    static Money IQuantity<Money>.From(double value) => Of(value);
 
+    static Money IQuantity<Money>.From(double value) => Of(value);
 
     /// <summary>Adds two amounts.</summary>
     public static Money operator +(Money a, Money b) => Of(a.Amount + b.Amount);

@@ -3,9 +3,11 @@ using System.Text.Json.Serialization;
 
 namespace JollyKnot.Core.Measures;
 
-/// <summary>A quantity kept as one finite number in its canonical unit (grams, degrees Celsius, millimetres, or a share of one).</summary>
+/// <summary>A quantity kept as one finite number in its canonical unit (grams, degrees Celsius, millimetres, or a share of
+/// one).</summary>
 /// <typeparam name="TSelf">The quantity itself.</typeparam>
-public interface IQuantity<TSelf> where TSelf : struct, IQuantity<TSelf>
+public interface IQuantity<TSelf>
+    where TSelf : struct, IQuantity<TSelf>
 {
     /// <summary>The number in the canonical unit.</summary>
     double Value { get; }
@@ -36,6 +38,7 @@ public readonly record struct Mass : IQuantity<Mass>, IComparable<Mass>
 
     double IQuantity<Mass>.Value => Grams;
     static string IQuantity<Mass>.Unit => "grams";
+
     static Mass IQuantity<Mass>.From(double value) => FromGrams(value);
 
     /// <summary>The whole number of grams nearest to this mass, as a kitchen scale would show it.</summary>
@@ -98,6 +101,7 @@ public readonly record struct Temperature : IQuantity<Temperature>, IComparable<
 
     double IQuantity<Temperature>.Value => Celsius;
     static string IQuantity<Temperature>.Unit => "celsius";
+
     static Temperature IQuantity<Temperature>.From(double value) => FromCelsius(value);
 
     /// <inheritdoc/>
@@ -153,6 +157,7 @@ public readonly record struct Length : IQuantity<Length>, IComparable<Length>
 
     double IQuantity<Length>.Value => Millimetres;
     static string IQuantity<Length>.Unit => "millimetres";
+
     static Length IQuantity<Length>.From(double value) => FromMillimetres(value);
 }
 
@@ -178,6 +183,7 @@ public readonly record struct Share : IQuantity<Share>, IComparable<Share>
 
     double IQuantity<Share>.Value => Fraction;
     static string IQuantity<Share>.Unit => "fraction";
+
     static Share IQuantity<Share>.From(double value) => FromFraction(value);
 
     /// <inheritdoc/>
@@ -200,7 +206,8 @@ public readonly record struct Share : IQuantity<Share>, IComparable<Share>
 /// <typeparam name="T">What is measured.</typeparam>
 /// <param name="From">The lowest value that belongs to the range.</param>
 /// <param name="To">The highest value that belongs to the range.</param>
-public readonly record struct Band<T>(T From, T To) where T : IComparable<T>
+public readonly record struct Band<T>(T From, T To)
+    where T : IComparable<T>
 {
     /// <summary>Whether the value lies in the range, ends included.</summary>
     public bool Holds(T value) => value.CompareTo(From) >= 0 && value.CompareTo(To) <= 0;

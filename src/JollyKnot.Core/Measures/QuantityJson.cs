@@ -6,7 +6,8 @@ namespace JollyKnot.Core.Measures;
 
 /// <summary>Reads and writes a quantity as its number in the canonical unit.</summary>
 /// <typeparam name="T">The quantity.</typeparam>
-public sealed class QuantityJsonConverter<T> : JsonConverter<T> where T : struct, IQuantity<T>
+public sealed class QuantityJsonConverter<T> : JsonConverter<T>
+    where T : struct, IQuantity<T>
 {
     /// <inheritdoc/>
     public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)

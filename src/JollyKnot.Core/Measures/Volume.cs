@@ -40,6 +40,7 @@ public readonly record struct Volume : IQuantity<Volume>, IComparable<Volume>
 
     double IQuantity<Volume>.Value => Millilitres;
     static string IQuantity<Volume>.Unit => "millilitres";
+
     static Volume IQuantity<Volume>.From(double value) => FromMillilitres(value);
 
     /// <summary>A volume so many times.</summary>

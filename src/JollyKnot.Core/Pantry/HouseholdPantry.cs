@@ -21,7 +21,12 @@ public sealed record Price(Mass Pack, Money Cost)
 /// <param name="Learned">Own words: from a phrase, as <see cref="Phrase.Of"/> makes it, to an ingredient's name.</param>
 /// <param name="Prices">Packs by ingredient name.</param>
 public sealed record HouseholdPantry(
-    CupHabit Habit, CupSize Cups, ImmutableArray<Ingredient> Own, ImmutableDictionary<string, string> Learned, ImmutableDictionary<string, Price> Prices)
+    CupHabit Habit,
+    CupSize Cups,
+    ImmutableArray<Ingredient> Own,
+    ImmutableDictionary<string, string> Learned,
+    ImmutableDictionary<string, Price> Prices
+)
 {
     /// <summary>The most own ingredients and own words.</summary>
     public const int MostOwn = 500;
@@ -29,7 +34,14 @@ public sealed record HouseholdPantry(
     private readonly Lazy<Dictionary<string, Ingredient>> byPhrase = new(() => Index(Own, Learned));
 
     /// <summary>The shelf everybody has, US cups, spooned.</summary>
-    public static HouseholdPantry Plain { get; } = new(CupHabit.Spooned, CupSize.Us, [], ImmutableDictionary<string, string>.Empty, ImmutableDictionary<string, Price>.Empty);
+    public static HouseholdPantry Plain { get; } =
+        new(
+            CupHabit.Spooned,
+            CupSize.Us,
+            [],
+            ImmutableDictionary<string, string>.Empty,
+            ImmutableDictionary<string, Price>.Empty
+        );
 
     /// <summary>Copies what is decided; what follows from it is made anew.</summary>
     private HouseholdPantry(HouseholdPantry from)
@@ -44,11 +56,13 @@ public sealed record HouseholdPantry(
 
     /// <summary>Every ingredient: the shelf with own versions in their place, then own ones.</summary>
     [JsonIgnore]
-    public IEnumerable<Ingredient> All => Ingredients.All
-        .Select(i => Own.FirstOrDefault(o => o.Name == i.Name) ?? i)
-        .Concat(Own.Where(o => Ingredients.All.All(i => i.Name != o.Name)));
+    public IEnumerable<Ingredient> All =>
+        Ingredients
+            .All.Select(i => Own.FirstOrDefault(o => o.Name == i.Name) ?? i)
+            .Concat(Own.Where(o => Ingredients.All.All(i => i.Name != o.Name)));
 
-    /// <summary>The ingredient that goes by exactly these words, or null. Case, plural and order of blanks do not matter.</summary>
+    /// <summary>The ingredient that goes by exactly these words, or null. Case, plural and order of blanks do not
+    /// matter.</summary>
     public Ingredient? Find(string words) => words is null ? null : byPhrase.Value.GetValueOrDefault(Phrase.Of(words));
 
     /// <summary>This pantry with an own ingredient, or an own version of a known one.</summary>
@@ -58,25 +72,36 @@ public sealed record HouseholdPantry(
         return this with { Own = [.. Own.Where(o => Phrase.Of(o.Name) != Phrase.Of(ingredient.Name)), ingredient] };
     }
 
-    /// <summary>This pantry with a word learned; unchanged when it is known to mean that already, or means nothing here.</summary>
+    /// <summary>This pantry with a word learned; unchanged when it is known to mean that already, or means nothing
+    /// here.</summary>
     /// <param name="words">As read.</param>
     /// <param name="name">What it is called here.</param>
     public HouseholdPantry Learn(string words, string name)
     {
         var phrase = Phrase.Of(words);
         return phrase.Length == 0 || Find(name) is not { } meant || Find(words)?.Name == meant.Name || Learned.Count >= MostOwn
-            ? this : this with { Learned = Learned.SetItem(phrase, meant.Name) };
+            ? this
+            : this with
+            {
+                Learned = Learned.SetItem(phrase, meant.Name),
+            };
     }
 
-    private static Dictionary<string, Ingredient> Index(ImmutableArray<Ingredient> own, ImmutableDictionary<string, string> learned)
+    private static Dictionary<string, Ingredient> Index(
+        ImmutableArray<Ingredient> own,
+        ImmutableDictionary<string, string> learned
+    )
     {
         var index = new Dictionary<string, Ingredient>();
-        foreach (var ingredient in Ingredients.All.Concat(own)) index[Phrase.Of(ingredient.Name)] = ingredient;
+        foreach (var ingredient in Ingredients.All.Concat(own))
+            index[Phrase.Of(ingredient.Name)] = ingredient;
         var names = new Dictionary<string, Ingredient>(index);
         foreach (var (words, name) in Ingredients.Words)
-            foreach (var word in words.Split('|')) index.TryAdd(Phrase.Of(word), names[Phrase.Of(name)]);
+            foreach (var word in words.Split('|'))
+                index.TryAdd(Phrase.Of(word), names[Phrase.Of(name)]);
         foreach (var (phrase, name) in learned)
-            if (names.TryGetValue(Phrase.Of(name), out var meant)) index[phrase] = meant;
+            if (names.TryGetValue(Phrase.Of(name), out var meant))
+                index[phrase] = meant;
         return index;
     }
 }
@@ -100,9 +125,15 @@ public static class Phrase
         for (var i = 0; i <= words.Length; i++)
         {
             var inside = i < words.Length && (char.IsLetterOrDigit(words[i]) || (words[i] is '\'' or '’' && from >= 0));
-            if (inside && from < 0) from = i;
-            if (inside || from < 0) continue;
-            yield return words[from..i].ToLowerInvariant().Replace("'s", "", StringComparison.Ordinal).Replace("’s", "", StringComparison.Ordinal).Trim('\'', '’');
+            if (inside && from < 0)
+                from = i;
+            if (inside || from < 0)
+                continue;
+            yield return words[from..i]
+                .ToLowerInvariant()
+                .Replace("'s", "", StringComparison.Ordinal)
+                .Replace("’s", "", StringComparison.Ordinal)
+                .Trim('\'', '’');
             from = -1;
         }
     }

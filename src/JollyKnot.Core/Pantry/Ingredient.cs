@@ -9,20 +9,28 @@ public enum Role
 {
     /// <summary>Ground grain: the whole of every baker's percentage.</summary>
     Flour,
+
     /// <summary>Anything poured.</summary>
     Liquid,
+
     /// <summary>Whole eggs, yolks or whites.</summary>
     Egg,
+
     /// <summary>Butter and oils.</summary>
     Fat,
+
     /// <summary>Sugars, honey and syrups.</summary>
     Sugar,
+
     /// <summary>Salt.</summary>
     Salt,
+
     /// <summary>Packaged yeast of any kind.</summary>
     Yeast,
+
     /// <summary>Fermented flour and water.</summary>
     Starter,
+
     /// <summary>Seeds, fruit, vegetables, spices: everything else.</summary>
     Other,
 }
@@ -58,7 +66,8 @@ public sealed record Ingredient(
     Packing? Packing = null,
     double? SpecificHeat = null,
     bool Chilled = false,
-    bool Late = false)
+    bool Late = false
+)
 {
     /// <summary>Major allergens, by name; empty when there are none.</summary>
     public ImmutableArray<string> Allergens { get; init; } = [];
@@ -70,40 +79,61 @@ public sealed record Ingredient(
     public bool GrowsInFat { get; init; }
 
     /// <summary>Specific heat, kJ/kg·K. Food engineers' tables, rounded.</summary>
-    public double HeatCapacity => SpecificHeat ?? Role switch
-    {
-        Role.Flour or Role.Yeast => 1.8,
-        Role.Liquid => 4.18,
-        Role.Egg => 3.3,
-        Role.Fat => 2.3,
-        Role.Sugar => 1.25,
-        Role.Salt => .9,
-        Role.Starter => 3.0,
-        _ => 1.9,
-    };
+    public double HeatCapacity =>
+        SpecificHeat
+        ?? Role switch
+        {
+            Role.Flour or Role.Yeast => 1.8,
+            Role.Liquid => 4.18,
+            Role.Egg => 3.3,
+            Role.Fat => 2.3,
+            Role.Sugar => 1.25,
+            Role.Salt => .9,
+            Role.Starter => 3.0,
+            _ => 1.9,
+        };
 
     /// <summary>An ingredient the pantry does not know, of which the baker told only what it does.</summary>
     /// <param name="name">The baker's own word; the caller has checked it.</param>
-    /// <param name="role">What it does. A liquid is taken as water, a fat as oil, a sugar as sugar, yeast as instant, an egg as hen's egg.</param>
-    public static Ingredient Own(string name, Role role) => new(
-        name,
-        role,
-        Water: role switch { Role.Liquid => 1, Role.Egg => .76, Role.Starter => .5, _ => 0 },
-        Fat: role switch { Role.Fat => 1, Role.Egg => .10, _ => 0 },
-        Sugar: role == Role.Sugar ? 1 : 0,
-        FlourInside: role == Role.Starter ? .5 : 0,
-        YeastStrength: role == Role.Yeast ? 1 : 0,
-        Perishable: role is Role.Egg)
-    { Allergens = role == Role.Egg ? ["egg"] : [], IsHoney = role == Role.Sugar && SoundsLikeHoney(name) };
+    /// <param name="role">What it does. A liquid is taken as water, a fat as oil, a sugar as sugar, yeast as instant, an egg as
+    /// hen's egg.</param>
+    public static Ingredient Own(string name, Role role) =>
+        new(
+            name,
+            role,
+            Water: role switch
+            {
+                Role.Liquid => 1,
+                Role.Egg => .76,
+                Role.Starter => .5,
+                _ => 0,
+            },
+            Fat: role switch
+            {
+                Role.Fat => 1,
+                Role.Egg => .10,
+                _ => 0,
+            },
+            Sugar: role == Role.Sugar ? 1 : 0,
+            FlourInside: role == Role.Starter ? .5 : 0,
+            YeastStrength: role == Role.Yeast ? 1 : 0,
+            Perishable: role is Role.Egg
+        )
+        {
+            Allergens = role == Role.Egg ? ["egg"] : [],
+            IsHoney = role == Role.Sugar && SoundsLikeHoney(name),
+        };
 
     // What a baker most likely means, until told otherwise.
     private static bool SoundsLikeHoney(string name) => name.Split(' ').Any(w => Composed.Folded(w) == "honey");
 
     // Of anything that is eaten, kJ/kg·K; and the heaviest a cup or a piece of it is.
-    private const double LowestHeatCapacity = .1, HighestHeatCapacity = 10;
+    private const double LowestHeatCapacity = .1,
+        HighestHeatCapacity = 10;
     private static readonly Mass HeaviestMeasure = Mass.FromGrams(2000);
 
-    /// <summary>What is wrong with an own ingredient: its name, shares outside 0 to 1 or over 1 together, measures no kitchen has, an unknown allergen.</summary>
+    /// <summary>What is wrong with an own ingredient: its name, shares outside 0 to 1 or over 1 together, measures no kitchen
+    /// has, an unknown allergen.</summary>
     /// <param name="ingredient">As typed.</param>
     /// <param name="field">Where it was typed.</param>
     public static ImmutableArray<Problem> Check(Ingredient ingredient, string field = "")
@@ -111,25 +141,47 @@ public sealed record Ingredient(
         ArgumentNullException.ThrowIfNull(ingredient);
         var problems = ImmutableArray.CreateBuilder<Problem>();
         var at = field.Length > 0 ? field + "." : "";
-        if (PlainText.CheckName(ingredient.Name, at + "name") is { } badName) problems.Add(badName);
-        if (!Enum.IsDefined(ingredient.Role)) problems.Add(new("unknown-role", at + "role"));
+        if (PlainText.CheckName(ingredient.Name, at + "name") is { } badName)
+            problems.Add(badName);
+        if (!Enum.IsDefined(ingredient.Role))
+            problems.Add(new("unknown-role", at + "role"));
         var i = ingredient;
-        foreach (var (name, share, most) in new[]
-        {
-            ("water", i.Water, 1), ("fat", i.Fat, 1), ("sugar", i.Sugar, 1), ("waterGiven", i.WaterGiven, 1), ("drinks", i.Drinks, 2),
-            ("flourInside", i.FlourInside, 1), ("yeastStrength", i.YeastStrength, 2), ("milkSolids", i.MilkSolids, 1d),
-        })
-            if (!double.IsFinite(share) || share < 0 || share > most) problems.Add(new("out-of-range:of-its-weight", at + name, 0, most));
-        if (problems.Count == 0 && i.Water + i.Fat + i.Sugar > 1.001) problems.Add(new("out-of-range:whole", at + "water"));
-        if (i.SpecificHeat is { } heat && heat is not (>= LowestHeatCapacity and <= HighestHeatCapacity)) problems.Add(new("out-of-range:between", at + "specificHeat", LowestHeatCapacity, HighestHeatCapacity));
+        foreach (
+            var (name, share, most) in new[]
+            {
+                ("water", i.Water, 1),
+                ("fat", i.Fat, 1),
+                ("sugar", i.Sugar, 1),
+                ("waterGiven", i.WaterGiven, 1),
+                ("drinks", i.Drinks, 2),
+                ("flourInside", i.FlourInside, 1),
+                ("yeastStrength", i.YeastStrength, 2),
+                ("milkSolids", i.MilkSolids, 1d),
+            }
+        )
+            if (!double.IsFinite(share) || share < 0 || share > most)
+                problems.Add(new("out-of-range:of-its-weight", at + name, 0, most));
+        if (problems.Count == 0 && i.Water + i.Fat + i.Sugar > 1.001)
+            problems.Add(new("out-of-range:whole", at + "water"));
+        if (i.SpecificHeat is { } heat && heat is not (>= LowestHeatCapacity and <= HighestHeatCapacity))
+            problems.Add(new("out-of-range:between", at + "specificHeat", LowestHeatCapacity, HighestHeatCapacity));
         var p = i.Packing;
-        foreach (var (name, mass) in new[]
-        {
-            ("perCup", p?.PerCup), ("dippedPerCup", p?.DippedPerCup), ("siftedPerCup", p?.SiftedPerCup), ("perTeaspoon", p?.PerTeaspoon),
-            ("densePerTeaspoon", p?.DensePerTeaspoon), ("each", p?.Each), ("weighedCup", p?.WeighedCup),
-        })
-            if (mass is { } m && (m <= Mass.Zero || m > HeaviestMeasure)) problems.Add(new("out-of-range:over", $"{at}packing.{name}", Mass.Zero, HeaviestMeasure));
-        if (i.Allergens.Any(a => !Ingredients.Allergens.Contains(a))) problems.Add(new("unknown:allergen", at + "allergens"));
+        foreach (
+            var (name, mass) in new[]
+            {
+                ("perCup", p?.PerCup),
+                ("dippedPerCup", p?.DippedPerCup),
+                ("siftedPerCup", p?.SiftedPerCup),
+                ("perTeaspoon", p?.PerTeaspoon),
+                ("densePerTeaspoon", p?.DensePerTeaspoon),
+                ("each", p?.Each),
+                ("weighedCup", p?.WeighedCup),
+            }
+        )
+            if (mass is { } m && (m <= Mass.Zero || m > HeaviestMeasure))
+                problems.Add(new("out-of-range:over", $"{at}packing.{name}", Mass.Zero, HeaviestMeasure));
+        if (i.Allergens.Any(a => !Ingredients.Allergens.Contains(a)))
+            problems.Add(new("unknown:allergen", at + "allergens"));
         return problems.ToImmutable();
     }
 }

@@ -8,10 +8,32 @@ namespace JollyKnot.Core.Pantry;
 public static class Ingredients
 {
     // A vocabulary of a size that no pantry outgrows: what a name may hold as allergen.
-    private static readonly ImmutableArray<string> Gluten = ["wheat/gluten"], Milk = ["milk"], HensEgg = ["egg"], Sesame = ["sesame"], Nuts = ["nuts"], Soy = ["soy"], Mustard = ["mustard"];
+    private static readonly ImmutableArray<string> Gluten = ["wheat/gluten"],
+        Milk = ["milk"],
+        HensEgg = ["egg"],
+        Sesame = ["sesame"],
+        Nuts = ["nuts"],
+        Soy = ["soy"],
+        Mustard = ["mustard"];
 
     /// <summary>The major allergens an own ingredient may be marked with.</summary>
-    public static ImmutableArray<string> Allergens { get; } = [.. Gluten, .. Milk, .. HensEgg, .. Sesame, .. Nuts, .. Soy, .. Mustard, "peanut", "celery", "fish", "crustaceans", "molluscs", "lupin", "sulphites"];
+    public static ImmutableArray<string> Allergens { get; } =
+    [
+        .. Gluten,
+        .. Milk,
+        .. HensEgg,
+        .. Sesame,
+        .. Nuts,
+        .. Soy,
+        .. Mustard,
+        "peanut",
+        "celery",
+        "fish",
+        "crustaceans",
+        "molluscs",
+        "lupin",
+        "sulphites",
+    ];
 
     /// <summary>All known ingredients, in the order of the pantry shelf.</summary>
     public static ImmutableArray<Ingredient> All { get; } =
@@ -25,17 +47,94 @@ public static class Ingredients
         Of("fine cornmeal", Role.Flour, Packing: Cup(160)),
         Of("potato starch", Role.Flour, Packing: Cup(160)),
         Of("water", Role.Liquid, Water: 1, Packing: Cup(236.6, 4.93)),
-        Of("whole milk", Role.Liquid, Water: .88, Fat: .033, Perishable: true, Allergens: Milk, MilkSolids: .12, Packing: Cup(244, 5.1), SpecificHeat: 3.9, Chilled: true),
-        Of("skim milk", Role.Liquid, Water: .91, Perishable: true, Allergens: Milk, MilkSolids: .09, Packing: Cup(245), SpecificHeat: 3.9, Chilled: true),
-        Of("buttermilk", Role.Liquid, Water: .90, Fat: .01, Perishable: true, Allergens: Milk, MilkSolids: .10, Packing: Cup(245), SpecificHeat: 3.9, Chilled: true),
-        Of("plain yogurt", Role.Liquid, Water: .87, Fat: .033, Perishable: true, Allergens: Milk, MilkSolids: .13, Packing: Cup(245), SpecificHeat: 3.7, Chilled: true),
-        Of("sour cream", Role.Liquid, Water: .74, Fat: .19, Perishable: true, Allergens: Milk, MilkSolids: .26, Packing: Cup(230), SpecificHeat: 3.5, Chilled: true),
-        Of("cream", Role.Liquid, Water: .58, Fat: .36, Perishable: true, Allergens: Milk, MilkSolids: .42, Packing: Cup(238), SpecificHeat: 3.3, Chilled: true),
+        Of(
+            "whole milk",
+            Role.Liquid,
+            Water: .88,
+            Fat: .033,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .12,
+            Packing: Cup(244, 5.1),
+            SpecificHeat: 3.9,
+            Chilled: true
+        ),
+        Of(
+            "skim milk",
+            Role.Liquid,
+            Water: .91,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .09,
+            Packing: Cup(245),
+            SpecificHeat: 3.9,
+            Chilled: true
+        ),
+        Of(
+            "buttermilk",
+            Role.Liquid,
+            Water: .90,
+            Fat: .01,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .10,
+            Packing: Cup(245),
+            SpecificHeat: 3.9,
+            Chilled: true
+        ),
+        Of(
+            "plain yogurt",
+            Role.Liquid,
+            Water: .87,
+            Fat: .033,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .13,
+            Packing: Cup(245),
+            SpecificHeat: 3.7,
+            Chilled: true
+        ),
+        Of(
+            "sour cream",
+            Role.Liquid,
+            Water: .74,
+            Fat: .19,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .26,
+            Packing: Cup(230),
+            SpecificHeat: 3.5,
+            Chilled: true
+        ),
+        Of(
+            "cream",
+            Role.Liquid,
+            Water: .58,
+            Fat: .36,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .42,
+            Packing: Cup(238),
+            SpecificHeat: 3.3,
+            Chilled: true
+        ),
         Of("beer", Role.Liquid, Water: .92, Allergens: Gluten, Packing: Cup(237)),
         Of("apple juice", Role.Liquid, Water: .88, Sugar: .10, Packing: Cup(248)),
         Of("lemon juice", Role.Liquid, Water: .92, Packing: new(G(244), Each: G(45))),
         Of("vinegar", Role.Liquid, Water: .94, Packing: Cup(239)),
-        Of("curd cheese", Role.Other, Water: .80, Fat: .04, WaterGiven: .5, Perishable: true, Allergens: Milk, MilkSolids: .20, Packing: Cup(220), SpecificHeat: 3.5, Chilled: true),
+        Of(
+            "curd cheese",
+            Role.Other,
+            Water: .80,
+            Fat: .04,
+            WaterGiven: .5,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .20,
+            Packing: Cup(220),
+            SpecificHeat: 3.5,
+            Chilled: true
+        ),
         Of("dried milk powder", Role.Other, Water: .03, Fat: .01, Allergens: Milk, MilkSolids: .97, Packing: Cup(120, 2.5)),
         Of("egg", Role.Egg, Water: .76, Fat: .10, Perishable: true, Allergens: HensEgg, Packing: Each(50), Chilled: true),
         Of("egg yolk", Role.Egg, Water: .52, Fat: .27, Perishable: true, Allergens: HensEgg, Packing: Each(18), Chilled: true),
@@ -48,7 +147,10 @@ public static class Ingredients
         Of("sugar", Role.Sugar, Sugar: 1, Packing: Cup(200, 4.2)),
         Of("icing sugar", Role.Sugar, Sugar: 1, Packing: Cup(120)),
         Of("brown sugar", Role.Sugar, Water: .013, Sugar: .97, Packing: Cup(220, 4.6)),
-        Of("honey", Role.Sugar, Water: .17, Sugar: .82, Packing: Cup(339, 7.1), SpecificHeat: 2.5) with { IsHoney = true },
+        Of("honey", Role.Sugar, Water: .17, Sugar: .82, Packing: Cup(339, 7.1), SpecificHeat: 2.5) with
+        {
+            IsHoney = true,
+        },
         Of("barley malt syrup", Role.Sugar, Water: .22, Sugar: .7, Allergens: Gluten, Packing: Cup(330, 6.9), SpecificHeat: 2.5),
         Of("black treacle", Role.Sugar, Water: .22, Sugar: .7, Packing: Cup(330, 6.9), SpecificHeat: 2.5),
         Of("maple syrup", Role.Sugar, Water: .32, Sugar: .67, Packing: Cup(315, 6.6), SpecificHeat: 2.5),
@@ -71,7 +173,17 @@ public static class Ingredients
         Of("linseed", Role.Other, Fat: .42, Drinks: .1, Packing: Cup(140, 2.9)),
         Of("chopped nuts", Role.Other, Fat: .55, Allergens: Nuts, Packing: Cup(120)),
         Of("chocolate", Role.Other, Fat: .32, Sugar: .5, WaterGiven: 0, Allergens: [.. Milk, .. Soy], Packing: Cup(170)),
-        Of("hard cheese", Role.Other, Water: .35, WaterGiven: 0, Fat: .33, Perishable: true, Allergens: Milk, Packing: Cup(100), Chilled: true),
+        Of(
+            "hard cheese",
+            Role.Other,
+            Water: .35,
+            WaterGiven: 0,
+            Fat: .33,
+            Perishable: true,
+            Allergens: Milk,
+            Packing: Cup(100),
+            Chilled: true
+        ),
         Of("mashed potato", Role.Other, Water: .78, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.4),
         Of("cooked leek", Role.Other, Water: .88, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.8),
         Of("cooked onion", Role.Other, Water: .88, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.8),
@@ -84,8 +196,21 @@ public static class Ingredients
         Of("vanilla extract", Role.Other, Water: .5, Packing: Spoon(4.3)),
         Of("orange zest", Role.Other, Packing: new(PerTeaspoon: G(2), Each: G(4))),
         Of("lemon zest", Role.Other, Packing: new(PerTeaspoon: G(2), Each: G(3))),
-        Of("garlic", Role.Other, Water: .6, WaterGiven: .5, Packing: new(PerTeaspoon: G(2.8), Each: G(4))) with { GrowsInFat = true },
-        Of("fresh herbs", Role.Other, Water: .85, WaterGiven: 0, Packing: new(PerCup: G(25), PerTeaspoon: G(.8)), Chilled: true) with { GrowsInFat = true },
+        Of("garlic", Role.Other, Water: .6, WaterGiven: .5, Packing: new(PerTeaspoon: G(2.8), Each: G(4))) with
+        {
+            GrowsInFat = true,
+        },
+        Of(
+            "fresh herbs",
+            Role.Other,
+            Water: .85,
+            WaterGiven: 0,
+            Packing: new(PerCup: G(25), PerTeaspoon: G(.8)),
+            Chilled: true
+        ) with
+        {
+            GrowsInFat = true,
+        },
         Of("dried herbs", Role.Other, Packing: Spoon(1)),
         Of("baking soda", Role.Other, Packing: Spoon(4.6)),
         Of("baking powder", Role.Other, Packing: Spoon(4)),
@@ -94,59 +219,187 @@ public static class Ingredients
     // Other words for the same thing. "machine yeast" is instant yeast; a bare "flour" is the household's plain one.
     internal static readonly ImmutableArray<(string Words, string Name)> Words =
     [
-        ("strong white|bread flour|white bread flour|strong flour|strong white bread flour|strong bread flour|high gluten flour|bread machine flour|pizza flour", "strong white flour"),
-        ("flour|all purpose flour|ap flour|plain|plain white flour|white flour|wheat flour|all purpose white flour|self raising flour|00 flour|type 550 flour", "plain flour"),
-        ("wholemeal|whole wheat flour|wholewheat flour|wholemeal bread flour|strong wholemeal flour|strong wholemeal bread flour|whole meal flour|whole wheat bread flour|wholegrain flour|whole grain flour|graham flour", "wholemeal flour"),
-        ("rye|dark rye flour|light rye flour|medium rye flour|whole rye flour|wholemeal rye flour|wholegrain rye flour", "rye flour"),
+        (
+            "strong white|bread flour|white bread flour|strong flour|strong white bread flour|strong bread flour|high "
+                + "gluten flour|bread machine flour|pizza flour",
+            "strong white flour"
+        ),
+        (
+            "flour|all purpose flour|ap flour|plain|plain white flour|white flour|wheat flour|all purpose white flour|"
+                + "self raising flour|00 flour|type 550 flour",
+            "plain flour"
+        ),
+        (
+            "wholemeal|whole wheat flour|wholewheat flour|wholemeal bread flour|strong wholemeal flour|strong wholemeal "
+                + "bread flour|whole meal flour|whole wheat bread flour|wholegrain flour|whole grain flour|graham flour",
+            "wholemeal flour"
+        ),
+        (
+            "rye|dark rye flour|light rye flour|medium rye flour|whole rye flour|wholemeal rye flour|wholegrain rye flour",
+            "rye flour"
+        ),
         ("spelt|white spelt flour|wholemeal spelt flour|whole spelt flour", "spelt flour"),
         ("fine semolina|semolina flour|durum semolina|durum flour", "semolina"),
-        ("cornmeal|polenta|maize meal|corn meal|coarse cornmeal", "fine cornmeal"), ("cornflour|corn starch|cornstarch|starch", "potato starch"),
-        ("milk|full fat milk|full cream milk|semi skimmed milk|whole cow milk|2 milk", "whole milk"), ("skimmed milk|low fat milk|nonfat milk|fat free milk", "skim milk"),
-        ("yogurt|yoghurt|yogourt|plain yogourt|plain yoghurt|natural yogurt|natural yoghurt|greek yogurt|greek yoghurt|plain greek yogurt", "plain yogurt"),
-        ("soured cream|creme fraiche", "sour cream"), ("double cream|heavy cream|whipping cream|single cream", "cream"), ("ale|lager|stout", "beer"),
-        ("juice lemon", "lemon juice"), ("cider vinegar|apple cider vinegar|white vinegar|wine vinegar", "vinegar"), ("orange juice|juice", "apple juice"),
+        ("cornmeal|polenta|maize meal|corn meal|coarse cornmeal", "fine cornmeal"),
+        ("cornflour|corn starch|cornstarch|starch", "potato starch"),
+        ("milk|full fat milk|full cream milk|semi skimmed milk|whole cow milk|2 milk", "whole milk"),
+        ("skimmed milk|low fat milk|nonfat milk|fat free milk", "skim milk"),
+        (
+            "yogurt|yoghurt|yogourt|plain yogourt|plain yoghurt|natural yogurt|natural yoghurt|greek yogurt|greek "
+                + "yoghurt|plain greek yogurt",
+            "plain yogurt"
+        ),
+        ("soured cream|creme fraiche", "sour cream"),
+        ("double cream|heavy cream|whipping cream|single cream", "cream"),
+        ("ale|lager|stout", "beer"),
+        ("juice lemon", "lemon juice"),
+        ("cider vinegar|apple cider vinegar|white vinegar|wine vinegar", "vinegar"),
+        ("orange juice|juice", "apple juice"),
         ("cottage cheese|quark|ricotta|cream cheese|fresh cheese|soft cheese", "curd cheese"),
-        ("milk powder|dry milk|powdered milk|dried milk|dry milk powder|nonfat dry milk|nonfat dry milk powder|skimmed milk powder|skim milk powder|instant dry milk|dried skimmed milk|powder milk", "dried milk powder"),
-        ("whole egg|hen egg", "egg"), ("yolk|yolk egg", "egg yolk"), ("white|white egg", "egg white"),
-        ("unsalted butter|salted butter|butter unsalted|sweet butter|margarine", "butter"), ("extra virgin olive oil|virgin olive oil", "olive oil"),
-        ("oil|vegetable oil|neutral oil|corn oil|cooking oil|salad oil", "sunflower oil"), ("canola oil|rape oil", "rapeseed oil"), ("shortening|vegetable shortening|dripping", "lard"),
-        ("white sugar|caster sugar|granulated sugar|cane sugar|superfine sugar|golden caster sugar|castor sugar|raw sugar", "sugar"),
+        (
+            "milk powder|dry milk|powdered milk|dried milk|dry milk powder|nonfat dry milk|nonfat dry milk powder|"
+                + "skimmed milk powder|skim milk powder|instant dry milk|dried skimmed milk|powder milk",
+            "dried milk powder"
+        ),
+        ("whole egg|hen egg", "egg"),
+        ("yolk|yolk egg", "egg yolk"),
+        ("white|white egg", "egg white"),
+        ("unsalted butter|salted butter|butter unsalted|sweet butter|margarine", "butter"),
+        ("extra virgin olive oil|virgin olive oil", "olive oil"),
+        ("oil|vegetable oil|neutral oil|corn oil|cooking oil|salad oil", "sunflower oil"),
+        ("canola oil|rape oil", "rapeseed oil"),
+        ("shortening|vegetable shortening|dripping", "lard"),
+        (
+            "white sugar|caster sugar|granulated sugar|cane sugar|superfine sugar|golden caster sugar|castor sugar|raw sugar",
+            "sugar"
+        ),
         ("powdered sugar|confectioner sugar|confectioners sugar", "icing sugar"),
-        ("light brown sugar|dark brown sugar|muscovado sugar|soft brown sugar|light muscovado sugar|dark muscovado sugar|demerara sugar", "brown sugar"),
-        ("runny honey|clear honey", "honey"), ("malt syrup|malt extract|barley malt|barley malt extract|malt", "barley malt syrup"), ("treacle|molasses|dark treacle", "black treacle"),
+        (
+            "light brown sugar|dark brown sugar|muscovado sugar|soft brown sugar|light muscovado sugar|dark muscovado "
+                + "sugar|demerara sugar",
+            "brown sugar"
+        ),
+        ("runny honey|clear honey", "honey"),
+        ("malt syrup|malt extract|barley malt|barley malt extract|malt", "barley malt syrup"),
+        ("treacle|molasses|dark treacle", "black treacle"),
         ("golden syrup|syrup|corn syrup|agave syrup", "maple syrup"),
-        ("salt|table salt|fine sea salt|sea salt|cooking salt", "fine salt"), ("kosher salt|flaky salt|flaked salt|flaky sea salt|sea salt flake|coarse sea salt|coarse flaked salt|salt flake|pretzel salt", "coarse salt"),
-        ("yeast|machine yeast|bread machine yeast|fast action yeast|fast acting yeast|easy bake yeast|easy blend yeast|instant dry yeast|quick yeast|rapid rise yeast|quick rise yeast|dried fast action yeast|fast action dried yeast|easy blend dried yeast|instant dried yeast|fast acting dried yeast|fast action dry yeast", "instant yeast"),
-        ("dry yeast|dried yeast|active dried yeast|dried active yeast|active yeast|traditional dried yeast", "active dry yeast"), ("cake yeast|compressed yeast|baker yeast|fresh baker yeast", "fresh yeast"),
-        ("starter|sourdough starter|sourdough|active starter|levain|active sourdough starter|ripe sourdough starter|wheat starter", "ripe starter"), ("rye starter|rye sourdough starter|active rye starter", "ripe rye starter"),
-        ("vital wheat gluten|gluten", "wheat gluten"), ("oat|oats|rolled oat|porridge oat|porridge oats|oatmeal|quick oat|quick oats", "rolled oats"), ("bran|oat bran", "wheat bran"),
-        ("raisin|sultana|currant|golden raisin", "raisins"), ("cranberry|dried cranberry|apricot|dried apricot|date|fig|mixed fruit|mixed peel|candied peel", "dried fruit"),
-        ("seeds|seed|pumpkin seed|mixed seed|pepitas", "pumpkin seeds"), ("sunflower seed", "sunflower seeds"), ("sesame|sesame seed", "sesame seeds"),
-        ("poppy seed|poppyseed", "poppy seeds"), ("flax seed|flaxseed|linseeds", "linseed"), ("nut|walnut|hazelnut|pecan|almond|chopped nut", "chopped nuts"),
+        ("salt|table salt|fine sea salt|sea salt|cooking salt", "fine salt"),
+        (
+            "kosher salt|flaky salt|flaked salt|flaky sea salt|sea salt flake|coarse sea salt|coarse flaked salt|salt "
+                + "flake|pretzel salt",
+            "coarse salt"
+        ),
+        (
+            "yeast|machine yeast|bread machine yeast|fast action yeast|fast acting yeast|easy bake yeast|easy blend "
+                + "yeast|instant dry yeast|quick yeast|rapid rise yeast|quick rise yeast|dried fast action yeast|fast action "
+                + "dried yeast|easy blend dried yeast|instant dried yeast|fast acting dried yeast|fast action dry yeast",
+            "instant yeast"
+        ),
+        ("dry yeast|dried yeast|active dried yeast|dried active yeast|active yeast|traditional dried yeast", "active dry yeast"),
+        ("cake yeast|compressed yeast|baker yeast|fresh baker yeast", "fresh yeast"),
+        (
+            "starter|sourdough starter|sourdough|active starter|levain|active sourdough starter|ripe sourdough starter|"
+                + "wheat starter",
+            "ripe starter"
+        ),
+        ("rye starter|rye sourdough starter|active rye starter", "ripe rye starter"),
+        ("vital wheat gluten|gluten", "wheat gluten"),
+        ("oat|oats|rolled oat|porridge oat|porridge oats|oatmeal|quick oat|quick oats", "rolled oats"),
+        ("bran|oat bran", "wheat bran"),
+        ("raisin|sultana|currant|golden raisin", "raisins"),
+        ("cranberry|dried cranberry|apricot|dried apricot|date|fig|mixed fruit|mixed peel|candied peel", "dried fruit"),
+        ("seeds|seed|pumpkin seed|mixed seed|pepitas", "pumpkin seeds"),
+        ("sunflower seed", "sunflower seeds"),
+        ("sesame|sesame seed", "sesame seeds"),
+        ("poppy seed|poppyseed", "poppy seeds"),
+        ("flax seed|flaxseed|linseeds", "linseed"),
+        ("nut|walnut|hazelnut|pecan|almond|chopped nut", "chopped nuts"),
         ("chocolate chip|dark chocolate|chocolate chunk|milk chocolate", "chocolate"),
-        ("cheese|cheddar|cheddar cheese|parmesan|parmesan cheese|gruyere|mature cheddar|grated cheese|strong cheese|mozzarella|feta", "hard cheese"),
-        ("potato|mashed potatoes|mash", "mashed potato"), ("leek|fried leek", "cooked leek"), ("onion|red onion|fried onion|caramelised onion", "cooked onion"),
-        ("vegetable|pickled vegetable|tomato|pepper|spinach|courgette|zucchini|carrot|olive|jalapeno|gherkin|pickle", "chopped vegetables"), ("ham|chorizo|salami|pancetta", "bacon"),
-        ("cocoa powder|unsweetened cocoa powder|unsweetened cocoa", "cocoa"), ("ground cinnamon", "cinnamon"),
-        ("nutmeg|cardamom|mixed spice|black pepper|paprika|cumin|turmeric|ground cardamom|caraway|caraway seed|fennel seed|ground ginger|ginger|spice|allspice|clove", "ground spice"),
-        ("mustard powder|wholegrain mustard", "mustard"), ("vanilla|vanilla essence", "vanilla extract"),
-        ("zest orange|orange peel", "orange zest"), ("zest lemon|lemon peel", "lemon zest"), ("garlic clove|clove garlic|garlic powder", "garlic"),
-        ("herb|parsley|basil|chive|dill|rosemary|thyme|fresh thyme|fresh rosemary|fresh parsley|coriander|sage|mint", "fresh herbs"), ("dried herb|oregano|dried oregano|dried thyme|mixed herb|italian seasoning|dried rosemary", "dried herbs"),
+        (
+            "cheese|cheddar|cheddar cheese|parmesan|parmesan cheese|gruyere|mature cheddar|grated cheese|strong cheese|"
+                + "mozzarella|feta",
+            "hard cheese"
+        ),
+        ("potato|mashed potatoes|mash", "mashed potato"),
+        ("leek|fried leek", "cooked leek"),
+        ("onion|red onion|fried onion|caramelised onion", "cooked onion"),
+        (
+            "vegetable|pickled vegetable|tomato|pepper|spinach|courgette|zucchini|carrot|olive|jalapeno|gherkin|pickle",
+            "chopped vegetables"
+        ),
+        ("ham|chorizo|salami|pancetta", "bacon"),
+        ("cocoa powder|unsweetened cocoa powder|unsweetened cocoa", "cocoa"),
+        ("ground cinnamon", "cinnamon"),
+        (
+            "nutmeg|cardamom|mixed spice|black pepper|paprika|cumin|turmeric|ground cardamom|caraway|caraway seed|"
+                + "fennel seed|ground ginger|ginger|spice|allspice|clove",
+            "ground spice"
+        ),
+        ("mustard powder|wholegrain mustard", "mustard"),
+        ("vanilla|vanilla essence", "vanilla extract"),
+        ("zest orange|orange peel", "orange zest"),
+        ("zest lemon|lemon peel", "lemon zest"),
+        ("garlic clove|clove garlic|garlic powder", "garlic"),
+        (
+            "herb|parsley|basil|chive|dill|rosemary|thyme|fresh thyme|fresh rosemary|fresh parsley|coriander|sage|mint",
+            "fresh herbs"
+        ),
+        ("dried herb|oregano|dried oregano|dried thyme|mixed herb|italian seasoning|dried rosemary", "dried herbs"),
         ("soda|bicarbonate of soda|bicarb|bicarbonate soda|bicarbonate", "baking soda"),
     ];
 
-    /// <summary>The ingredient that goes by this word, or null when the pantry does not know it. Case and outer blanks do not matter.</summary>
+    /// <summary>The ingredient that goes by this word, or null when the pantry does not know it. Case and outer blanks do not
+    /// matter.</summary>
     public static Ingredient? Find(string word) => HouseholdPantry.Plain.Find(word);
 
     private static Ingredient Of(
-        string name, Role role, double Water = 0, double Fat = 0, double Sugar = 0, double WaterGiven = 1, double Drinks = 0, double FlourInside = 0, double YeastStrength = 0,
-        bool Perishable = false, ImmutableArray<string> Allergens = default, double MilkSolids = 0, Packing? Packing = null, double? SpecificHeat = null, bool Chilled = false, bool Late = false) =>
-        new(name, role, Water, Fat, Sugar, WaterGiven, Drinks, FlourInside, YeastStrength, Perishable, MilkSolids, Packing, SpecificHeat, Chilled, Late)
-        { Allergens = Allergens.IsDefault ? [] : Allergens };
+        string name,
+        Role role,
+        double Water = 0,
+        double Fat = 0,
+        double Sugar = 0,
+        double WaterGiven = 1,
+        double Drinks = 0,
+        double FlourInside = 0,
+        double YeastStrength = 0,
+        bool Perishable = false,
+        ImmutableArray<string> Allergens = default,
+        double MilkSolids = 0,
+        Packing? Packing = null,
+        double? SpecificHeat = null,
+        bool Chilled = false,
+        bool Late = false
+    ) =>
+        new(
+            name,
+            role,
+            Water,
+            Fat,
+            Sugar,
+            WaterGiven,
+            Drinks,
+            FlourInside,
+            YeastStrength,
+            Perishable,
+            MilkSolids,
+            Packing,
+            SpecificHeat,
+            Chilled,
+            Late
+        )
+        {
+            Allergens = Allergens.IsDefault ? [] : Allergens,
+        };
 
     private static Mass G(double grams) => Mass.FromGrams(grams);
-    private static Packing Flour(double spooned, double dipped, double? sifted = null) => new(G(spooned), G(dipped), sifted is { } s ? G(s) : null);
-    private static Packing Cup(double grams, double? teaspoon = null) => new(G(grams), PerTeaspoon: teaspoon is { } t ? G(t) : null);
+
+    private static Packing Flour(double spooned, double dipped, double? sifted = null) =>
+        new(G(spooned), G(dipped), sifted is { } s ? G(s) : null);
+
+    private static Packing Cup(double grams, double? teaspoon = null) =>
+        new(G(grams), PerTeaspoon: teaspoon is { } t ? G(t) : null);
+
     private static Packing Spoon(double grams) => new(PerTeaspoon: G(grams));
+
     private static Packing Each(double grams) => new(Each: G(grams));
 }

@@ -8,6 +8,7 @@ public enum CupHabit
 {
     /// <summary>Spooned in and levelled.</summary>
     Spooned,
+
     /// <summary>Scooped and levelled.</summary>
     Dipped,
 }
@@ -17,6 +18,7 @@ public enum CupSize
 {
     /// <summary>The US cup of 236.59 mL and its spoons.</summary>
     Us,
+
     /// <summary>The metric cup of 250 mL and its spoons.</summary>
     Metric,
 }
@@ -30,8 +32,14 @@ public enum CupSize
 /// <param name="Each">One of it.</param>
 /// <param name="WeighedCup">The household's own weighed cup, which wins over habit and table.</param>
 public sealed record Packing(
-    Mass? PerCup = null, Mass? DippedPerCup = null, Mass? SiftedPerCup = null, Mass? PerTeaspoon = null, Mass? DensePerTeaspoon = null,
-    Mass? Each = null, Mass? WeighedCup = null)
+    Mass? PerCup = null,
+    Mass? DippedPerCup = null,
+    Mass? SiftedPerCup = null,
+    Mass? PerTeaspoon = null,
+    Mass? DensePerTeaspoon = null,
+    Mass? Each = null,
+    Mass? WeighedCup = null
+)
 {
     /// <summary>The US cup, to which the table's figures belong.</summary>
     public static Volume UsCup { get; } = Volume.FromMillilitres(236.59);
@@ -50,13 +58,16 @@ public sealed record Packing(
     public (Mass Mass, Mass? Other)? MassOf(Volume volume, CupHabit habit, Volume cup, bool sifted = false)
     {
         Mass? Of(Mass? each, Volume measure) => each is { } m ? m * (volume / measure) : null;
-        if (Of(WeighedCup, cup) is { } weighed) return (weighed, null);
-        if (sifted && Of(SiftedPerCup, UsCup) is { } light) return (light, null);
+        if (Of(WeighedCup, cup) is { } weighed)
+            return (weighed, null);
+        if (sifted && Of(SiftedPerCup, UsCup) is { } light)
+            return (light, null);
         if (PerTeaspoon is not null && (volume.Millilitres <= SpoonsUpTo.Millilitres || PerCup is null))
             return (Of(PerTeaspoon, UsTeaspoon)!.Value, Of(DensePerTeaspoon, UsTeaspoon));
         var (spooned, dipped) = (Of(PerCup, UsCup), Of(DippedPerCup, UsCup));
         // A spoon is filled alike by everybody; the habit is one of cups.
-        if (spooned is { } s && (dipped is null || volume.Millilitres <= SpoonsUpTo.Millilitres)) return (s, null);
+        if (spooned is { } s && (dipped is null || volume.Millilitres <= SpoonsUpTo.Millilitres))
+            return (s, null);
         return (spooned, dipped, habit) switch
         {
             ({ } a, { } b, CupHabit.Spooned) => (a, b),

@@ -9,12 +9,16 @@ public enum UnitKind
 {
     /// <summary>A mass: always believed first.</summary>
     Mass,
+
     /// <summary>A metric volume.</summary>
     MetricVolume,
+
     /// <summary>A cup, a spoon or another household volume.</summary>
     Volume,
+
     /// <summary>A pack whose content depends on what is in it.</summary>
     Pack,
+
     /// <summary>Plain pieces.</summary>
     Piece,
 }
@@ -26,7 +30,14 @@ public enum UnitKind
 /// <param name="Us">One of it, for volumes, US household measures.</param>
 /// <param name="Metric">One of it with metric cups and spoons; null when the same.</param>
 /// <param name="IsGuess">No measure at all: a splash, a knob.</param>
-public sealed record Unit(string Name, UnitKind Kind, Mass Grams = default, Volume Us = default, Volume? Metric = null, bool IsGuess = false)
+public sealed record Unit(
+    string Name,
+    UnitKind Kind,
+    Mass Grams = default,
+    Volume Us = default,
+    Volume? Metric = null,
+    bool IsGuess = false
+)
 {
     /// <summary>Plain pieces: eggs, packets without a word.</summary>
     public static Unit Piece { get; } = new("", UnitKind.Piece);
@@ -34,16 +45,19 @@ public sealed record Unit(string Name, UnitKind Kind, Mass Grams = default, Volu
     /// <summary>A gram.</summary>
     public static Unit Gram { get; } = new("g", UnitKind.Mass, Mass.FromGrams(1));
 
-    private static readonly FrozenDictionary<string, Unit> BySpelling = Spellings().SelectMany(u => u.Spelt.Split(' ').Select(s => (s, u.Unit)))
+    private static readonly FrozenDictionary<string, Unit> BySpelling = Spellings()
+        .SelectMany(u => u.Spelt.Split(' ').Select(s => (s, u.Unit)))
         .ToFrozenDictionary(u => u.s, u => u.Unit, StringComparer.Ordinal);
 
-    /// <summary>How far it is believed when a line tells the same twice: lower before higher, metric before the rest of its kind.</summary>
+    /// <summary>How far it is believed when a line tells the same twice: lower before higher, metric before the rest of its
+    /// kind.</summary>
     public int Rank => (int)Kind * 2 + (Name is "g" or "kg" or "mg" ? 0 : 1);
 
     /// <summary>The volume of one, in the household's cups and spoons.</summary>
     public Volume VolumeOf(CupSize cups) => cups == CupSize.Metric && Metric is { } metric ? metric : Us;
 
-    /// <summary>The unit so spelt, or null. A lone <c>T</c> is a tablespoon, a lone <c>t</c> a teaspoon; else case does not matter.</summary>
+    /// <summary>The unit so spelt, or null. A lone <c>T</c> is a tablespoon, a lone <c>t</c> a teaspoon; else case does not
+    /// matter.</summary>
     public static Unit? Find(string spelling)
     {
         ArgumentNullException.ThrowIfNull(spelling);
@@ -55,7 +69,14 @@ public sealed record Unit(string Name, UnitKind Kind, Mass Grams = default, Volu
         static Unit Mass(string name, double grams) => new(name, UnitKind.Mass, Measures.Mass.FromGrams(grams));
         static Unit Metric(string name, double ml) => new(name, UnitKind.MetricVolume, Us: Volume.FromMillilitres(ml));
         static Unit House(string name, double us, double? metric = null, bool guess = false) =>
-            new(name, UnitKind.Volume, default, Volume.FromMillilitres(us), metric is { } m ? Volume.FromMillilitres(m) : null, guess);
+            new(
+                name,
+                UnitKind.Volume,
+                default,
+                Volume.FromMillilitres(us),
+                metric is { } m ? Volume.FromMillilitres(m) : null,
+                guess
+            );
 
         yield return ("g gr gm gms gram grams gramme grammes", Gram);
         yield return ("kg kgs kilo kilos kilogram kilograms kilogramme kilogrammes", Mass("kg", 1000));
@@ -79,7 +100,10 @@ public sealed record Unit(string Name, UnitKind Kind, Mass Grams = default, Volu
         yield return ("splash splashes drizzle glug", House("splash", 14.79, 15, guess: true));
         yield return ("handful handfuls", House("handful", 60, guess: true));
         yield return ("knob knobs", new("knob", UnitKind.Mass, Measures.Mass.FromGrams(15), IsGuess: true));
-        yield return ("packet packets sachet sachets envelope envelopes pkt pkts pack packs package packages pkg", new("packet", UnitKind.Pack));
+        yield return (
+            "packet packets sachet sachets envelope envelopes pkt pkts pack packs package packages pkg",
+            new("packet", UnitKind.Pack)
+        );
         yield return ("cube cubes cake cakes", new("cube", UnitKind.Pack, Measures.Mass.FromGrams(42)));
         yield return ("clove cloves piece pieces whole", Piece);
     }

@@ -15,8 +15,14 @@ namespace JollyKnot.Core.Plans;
 /// <param name="Program">Which of the machine's programs; its usual one when null.</param>
 /// <param name="School">How the pan is loaded; straight in when null.</param>
 public sealed record BakeChoice(
-    string MachineId, string OvenId, string PlaceId, Temperature? Room = null, DateTimeOffset? ReadyBy = null,
-    string? Program = null, LoadSchool? School = null)
+    string MachineId,
+    string OvenId,
+    string PlaceId,
+    Temperature? Room = null,
+    DateTimeOffset? ReadyBy = null,
+    string? Program = null,
+    LoadSchool? School = null
+)
 {
     /// <summary>What the dough is cut into; at least one line of bread.</summary>
     public ImmutableArray<CutChoice> Cuts { get; init; } = [];
@@ -52,5 +58,14 @@ public sealed record BakeChoice(
 /// <param name="OvenId">Another oven than the bake's.</param>
 /// <param name="Cold">First so long in the fridge; as the whole bake when null.</param>
 public sealed record CutChoice(
-    string? FamilyId = null, int? Pieces = null, Mass? Each = null, Share? Share = null, Temperature? Heat = null,
-    string? WashId = null, string? PanId = null, bool? Touching = null, string? OvenId = null, TimeSpan? Cold = null);
+    string? FamilyId = null,
+    int? Pieces = null,
+    Mass? Each = null,
+    Share? Share = null,
+    Temperature? Heat = null,
+    string? WashId = null,
+    string? PanId = null,
+    bool? Touching = null,
+    string? OvenId = null,
+    TimeSpan? Cold = null
+);

@@ -36,7 +36,8 @@ public static class BakeDecision
         found.Add(AfterCycle.Problem(choice.After?.Bulk, "after.bulk"));
         found.If(choice.Ways is { } ways && !IsKnown(ways), "unknown:ways", "ways");
         var cuts = new CutDecision(kitchen, oven, found).Of(Formula.Yield(dough.Total), choice.Cuts);
-        if (found.Count > 0) return found.All;
+        if (found.Count > 0)
+            return found.All;
 
         return new BakeSpec(
             new Made(dough, cuts),
@@ -45,42 +46,54 @@ public static class BakeDecision
             AroundOf(kitchen, room),
             new Wish(choice.ReadyBy, choice.Fresh),
             Learned.Nothing,
-            RuleBook.Version);
+            RuleBook.Version
+        );
     }
 
     private static Machine? MachineOf(BakeChoice choice, Kitchen kitchen, ProblemList found)
     {
         var machine = kitchen.Mixers.FirstOrDefault(m => m.Id == choice.MachineId);
         found.If(machine is null, "unknown:machine", "machineId");
-        if (machine is null || choice.Program is not { } program) return machine;
+        if (machine is null || choice.Program is not { } program)
+            return machine;
         return found.Found(machine.SetTo(program), "unknown:program", "program");
     }
 
     private static Problem? TimerProblem(TimeSpan? timer, Dough dough, Machine? machine, Temperature room)
     {
-        if (timer is not { } delay) return null;
-        if (delay <= TimeSpan.Zero || delay > Handling.LongestTimer) return new("out-of-range:timer", "timer", Handling.LongestTimer);
-        if (machine?.ByHand == true) return new("by-hand", "timer");
-        if (dough.Rows.Any(r => r.AtBeep)) return new("at-the-beep", "timer");
+        if (timer is not { } delay)
+            return null;
+        if (delay <= TimeSpan.Zero || delay > Handling.LongestTimer)
+            return new("out-of-range:timer", "timer", Handling.LongestTimer);
+        if (machine?.ByHand == true)
+            return new("by-hand", "timer");
+        if (dough.Rows.Any(r => r.AtBeep))
+            return new("at-the-beep", "timer");
         return PanLoad.RefusesDelay(dough, delay, room) is { } stands ? stands with { Field = "timer" } : null;
     }
 
     private static bool IsKnown(Ways ways) =>
-        Enum.IsDefined(ways.Cover) && Enum.IsDefined(ways.Later)
-        && Enum.IsDefined(ways.Steam ?? Steam.None) && Enum.IsDefined(ways.Cooling ?? CoolingWay.Rack);
+        Enum.IsDefined(ways.Cover)
+        && Enum.IsDefined(ways.Later)
+        && Enum.IsDefined(ways.Steam ?? Steam.None)
+        && Enum.IsDefined(ways.Cooling ?? CoolingWay.Rack);
 
-    private static Handling HandlingOf(BakeChoice choice) => new(
-        choice.School ?? LoadSchool.Plain,
-        choice.After,
-        choice.Timer,
-        choice.Cold,
-        choice.Bath ?? PotSchool.InThePot,
-        choice.Ways ?? Ways.Usual);
+    private static Handling HandlingOf(BakeChoice choice) =>
+        new(
+            choice.School ?? LoadSchool.Plain,
+            choice.After,
+            choice.Timer,
+            choice.Cold,
+            choice.Bath ?? PotSchool.InThePot,
+            choice.Ways ?? Ways.Usual
+        );
 
-    private static Around AroundOf(Kitchen kitchen, Temperature room) => new(
-        room,
-        kitchen.Boils,
-        kitchen.Hob ?? Pot.UsualHob,
-        kitchen.ScaleStep ?? Kitchen.UsualScaleStep,
-        kitchen.Tolerance ?? Dividing.Tolerance.Usual);
+    private static Around AroundOf(Kitchen kitchen, Temperature room) =>
+        new(
+            room,
+            kitchen.Boils,
+            kitchen.Hob ?? Pot.UsualHob,
+            kitchen.ScaleStep ?? Kitchen.UsualScaleStep,
+            kitchen.Tolerance ?? Dividing.Tolerance.Usual
+        );
 }

@@ -131,7 +131,8 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     public Steam SteamFor(Bread bread)
     {
         ArgumentNullException.ThrowIfNull(bread);
-        if (!bread.Family.Steamed) return Steam.None;
+        if (!bread.Family.Steamed)
+            return Steam.None;
         return Way.Steam ?? (Formula.IsRich ? Steam.None : Steam.Tray);
     }
 

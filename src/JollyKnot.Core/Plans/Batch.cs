@@ -12,26 +12,30 @@ namespace JollyKnot.Core.Plans;
 /// <param name="Load">Which load of its cut; 1 for the first.</param>
 public sealed record Batch(int Index, int Cut, Bread Bread, int Pieces, int Load)
 {
-    /// <summary>The batch whose unloading this one waits for; null when it goes in with those before it: same heat, and racks enough.</summary>
+    /// <summary>The batch whose unloading this one waits for; null when it goes in with those before it: same heat, and racks
+    /// enough.</summary>
     /// <param name="batches">All batches, in order.</param>
     /// <param name="racks">Racks of its oven.</param>
     public Batch? WaitsFor(ImmutableArray<Batch> batches, int racks)
     {
-        if (Bread.OnGriddle) return null;
+        if (Bread.OnGriddle)
+            return null;
         var taken = Bread.Racks;
         foreach (var before in batches.Take(Index).Reverse())
         {
-            if (before.Bread.OnGriddle || !before.Bread.SameTurn(Bread)) continue;
+            if (before.Bread.OnGriddle || !before.Bread.SameTurn(Bread))
+                continue;
             taken += before.Bread.Racks;
-            if (before.Bread.Heat != Bread.Heat || taken > racks) return before;
+            if (before.Bread.Heat != Bread.Heat || taken > racks)
+                return before;
         }
         return null;
     }
 
-    /// <summary>The first batch in the same oven, without a night between: the oven is heated for it. The batch must be one of an oven.</summary>
+    /// <summary>The first batch in the same oven, without a night between: the oven is heated for it. The batch must be one of an
+    /// oven.</summary>
     /// <param name="batches">All batches, in order.</param>
-    public Batch HeatedFor(ImmutableArray<Batch> batches) =>
-        batches.First(b => !b.Bread.OnGriddle && b.Bread.SameTurn(Bread));
+    public Batch HeatedFor(ImmutableArray<Batch> batches) => batches.First(b => !b.Bread.OnGriddle && b.Bread.SameTurn(Bread));
 
     /// <summary>The batches of a cut list, in the order of the list.</summary>
     public static ImmutableArray<Batch> Of(ImmutableArray<Cut> cuts)
@@ -39,7 +43,8 @@ public sealed record Batch(int Index, int Cut, Bread Bread, int Pieces, int Load
         var batches = ImmutableArray.CreateBuilder<Batch>();
         for (var cut = 0; cut < cuts.Length; cut++)
         {
-            if (cuts[cut].Bread is not { } bread) continue;
+            if (cuts[cut].Bread is not { } bread)
+                continue;
             var left = cuts[cut].Pieces;
             for (var load = 1; left > 0; load++)
             {
@@ -58,11 +63,7 @@ public sealed record Batch(int Index, int Cut, Bread Bread, int Pieces, int Load
     {
         var sameFamily = cuts.Count(c => c.Bread?.Family == Bread.Family);
         var loads = batches.Count(b => b.Cut == Cut);
-        return new(
-            Bread.Family.Name,
-            sameFamily > 1 ? cuts[Cut].Each : null,
-            loads > 1 ? Load : null,
-            batches.Length == 1);
+        return new(Bread.Family.Name, sameFamily > 1 ? cuts[Cut].Each : null, loads > 1 ? Load : null, batches.Length == 1);
     }
 }
 

@@ -22,5 +22,14 @@ public sealed record Closed(ImmutableArray<TimeBand> Hands, ImmutableArray<TimeB
 
     /// <summary>The same, with somebody up at these times already: what is left of a night then is not one.</summary>
     /// <param name="up">When.</param>
-    public Closed UpAt(IEnumerable<DateTimeOffset> up) => this with { Hands = [.. Hands.Select(b => up.Where(u => b.From < u && u < b.To).Cast<DateTimeOffset?>().Min() is { } first ? b with { To = first } : b)] };
+    public Closed UpAt(IEnumerable<DateTimeOffset> up) =>
+        this with
+        {
+            Hands =
+            [
+                .. Hands.Select(b =>
+                    up.Where(u => b.From < u && u < b.To).Cast<DateTimeOffset?>().Min() is { } first ? b with { To = first } : b
+                ),
+            ],
+        };
 }

@@ -19,8 +19,17 @@ namespace JollyKnot.Core.Plans;
 /// <param name="Oven">Another oven than the bake's; null for that.</param>
 /// <param name="Cold">First so long in the fridge, and baked by itself afterwards; as the whole bake when null.</param>
 public sealed record Bread(
-    Family Family, Temperature Heat, Wash Wash, Tin? Pan = null, int? PerLoad = null, bool? Touching = null, int Racks = 1,
-    int? AtOnce = null, Oven? Oven = null, TimeSpan? Cold = null)
+    Family Family,
+    Temperature Heat,
+    Wash Wash,
+    Tin? Pan = null,
+    int? PerLoad = null,
+    bool? Touching = null,
+    int Racks = 1,
+    int? AtOnce = null,
+    Oven? Oven = null,
+    TimeSpan? Cold = null
+)
 {
     /// <summary>Whether the oven heated for one serves the other.</summary>
     public bool SameTurn(Bread other)

@@ -37,7 +37,8 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found
         }
         var before = found.Count;
         var lines = choices.Select(LookUp).ToList();
-        if (found.Count > before) return [];
+        if (found.Count > before)
+            return [];
 
         var decided = CutList.Decide(expected, [.. lines.Select(l => l.AsSaid)]);
         if (!decided.Has(out var shares))
@@ -45,9 +46,16 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found
             found.Add(decided.Problems);
             return [];
         }
-        foreach (var (line, share) in lines.Zip(shares)) found.Add(SizeProblem(line, share));
+        foreach (var (line, share) in lines.Zip(shares))
+            found.Add(SizeProblem(line, share));
         var pieces = shares.Sum(s => s.Pieces);
-        found.If(found.Count == before && pieces > BakeSpec.MostPieces, "pieces:altogether", lines[^1].At("pieces"), pieces, BakeSpec.MostPieces);
+        found.If(
+            found.Count == before && pieces > BakeSpec.MostPieces,
+            "pieces:altogether",
+            lines[^1].At("pieces"),
+            pieces,
+            BakeSpec.MostPieces
+        );
         return [.. lines.Zip(shares, CutOf)];
     }
 
@@ -64,17 +72,20 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found
         var pan = choice.PanId is { } panId
             ? found.Found(kitchen.Tins.FirstOrDefault(t => t.Id == panId), "unknown:pan", At("panId"))
             : null;
-        var own = choice.OvenId is { } ovenId && ovenId != oven?.Id
-            ? found.Found(kitchen.Ovens.FirstOrDefault(o => o.Id == ovenId), "unknown:oven", At("ovenId"))
-            : null;
+        var own =
+            choice.OvenId is { } ovenId && ovenId != oven?.Id
+                ? found.Found(kitchen.Ovens.FirstOrDefault(o => o.Id == ovenId), "unknown:oven", At("ovenId"))
+                : null;
         var heat = choice.Heat ?? UsualHeat(family, own ?? oven);
-        if (family?.HeatedBy != HeatedBy.Griddle) found.Add(HeatProblem(heat, own ?? oven, At("heat")));
+        if (family?.HeatedBy != HeatedBy.Griddle)
+            found.Add(HeatProblem(heat, own ?? oven, At("heat")));
         return new(choice, index, family, wash, pan, own, heat);
     }
 
     private static Problem? HeatProblem(Temperature heat, Oven? oven, string field)
     {
-        if (heat < BakeWindow.Coolest) return new("too-cool", field, BakeWindow.Coolest);
+        if (heat < BakeWindow.Coolest)
+            return new("too-cool", field, BakeWindow.Coolest);
         return oven?.Refuses(heat) is { } offDial ? offDial with { Field = field } : null;
     }
 
@@ -82,7 +93,8 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found
     private static Temperature UsualHeat(Family? family, Oven? oven)
     {
         var wanted = family?.Bake.Heat ?? BakeWindow.Coolest;
-        if (family?.HeatedBy == HeatedBy.Griddle) return wanted;
+        if (family?.HeatedBy == HeatedBy.Griddle)
+            return wanted;
         var lower = oven?.Fan == true ? Oven.FanLowers : 0;
         var heat = Temperature.FromCelsius(wanted.Celsius - lower);
         return oven?.Nearest(heat) ?? heat;
@@ -90,15 +102,18 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found
 
     private static Problem? SizeProblem(Line line, CutShare share)
     {
-        if (share.Pieces > BakeSpec.MostPieces) return new("pieces:of-one", line.SizeField, share.Pieces, BakeSpec.MostPieces);
-        if (Handling.ColdProblem(line.Choice.Cold, line.At("cold")) is { } tooCold) return tooCold;
+        if (share.Pieces > BakeSpec.MostPieces)
+            return new("pieces:of-one", line.SizeField, share.Pieces, BakeSpec.MostPieces);
+        if (Handling.ColdProblem(line.Choice.Cold, line.At("cold")) is { } tooCold)
+            return tooCold;
         return share.Each < BakeSpec.LightestPiece ? new("too-small", line.SizeField, share.Each, BakeSpec.LightestPiece) : null;
     }
 
     private Cut CutOf(Line line, CutShare share)
     {
         Bread? bread = null;
-        if (line.Family is { } family) bread = family.HeatedBy == HeatedBy.Griddle ? OnGriddle(family, line, share) : InOven(family, line, share);
+        if (line.Family is { } family)
+            bread = family.HeatedBy == HeatedBy.Griddle ? OnGriddle(family, line, share) : InOven(family, line, share);
         return new(share.Pieces, share.Each, share.Pinned, bread);
     }
 
@@ -112,13 +127,23 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found
     private Bread InOven(Family family, Line line, CutShare share)
     {
         var its = line.OwnOven ?? oven;
-        var tins = line.Pan is { } one ? kitchen.Tins.Where(t => IsSameKind(t, one)) : kitchen.Tins.Where(t => its?.Holds(t) != false);
+        var tins = line.Pan is { } one
+            ? kitchen.Tins.Where(t => IsSameKind(t, one))
+            : kitchen.Tins.Where(t => its?.Holds(t) != false);
         var pan = PanChoice.Of(family, share.Each, share.Pieces, tins, its?.Racks ?? 1, line.Choice.Touching).FirstOrDefault();
         found.If(line.Pan is not null && pan is null, "does-not-fit:pan", line.At("panId"), line.Pan?.Name ?? "");
         int? perLoad = pan is { Loads: > 1 } ? (share.Pieces + pan.Loads - 1) / pan.Loads : null;
         return new(
-            family, line.Heat, line.Wash!, pan?.Layout.Tin, perLoad, line.Choice.Touching, pan?.Racks ?? 1,
-            Oven: line.OwnOven, Cold: line.Choice.Cold);
+            family,
+            line.Heat,
+            line.Wash!,
+            pan?.Layout.Tin,
+            perLoad,
+            line.Choice.Touching,
+            pan?.Racks ?? 1,
+            Oven: line.OwnOven,
+            Cold: line.Choice.Cold
+        );
     }
 
     // Two trays alike are one kind, whatever they are called.

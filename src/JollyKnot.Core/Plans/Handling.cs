@@ -13,8 +13,7 @@ namespace JollyKnot.Core.Plans;
 /// <param name="Cold">First so long in the fridge, before the proofing place; null when it is not.</param>
 /// <param name="Bath">How pretzels are boiled.</param>
 /// <param name="Ways">How this baker does it.</param>
-public sealed record Handling(
-    LoadSchool School, AfterCycle? After, TimeSpan? Timer, TimeSpan? Cold, PotSchool Bath, Ways Ways)
+public sealed record Handling(LoadSchool School, AfterCycle? After, TimeSpan? Timer, TimeSpan? Cold, PotSchool Bath, Ways Ways)
 {
     /// <summary>As most bakers do, with nothing special.</summary>
     public static Handling Usual { get; } = new(LoadSchool.Plain, null, null, null, PotSchool.InThePot, Ways.Usual);
@@ -51,7 +50,8 @@ public sealed record AfterCycle(bool Early, TimeSpan Bulk)
     /// <summary>It only rests, so that it stretches; it does not rise.</summary>
     public bool IsRest => Bulk > TimeSpan.Zero && Bulk < RestUpTo;
 
-    /// <summary>What bakers usually do, the simplest first: divide now, a short rest, a rise in a bowl, out early into the bowl.</summary>
+    /// <summary>What bakers usually do, the simplest first: divide now, a short rest, a rise in a bowl, out early into the
+    /// bowl.</summary>
     public static ImmutableArray<AfterCycle> Usual { get; } =
     [
         new(false, TimeSpan.Zero),
@@ -77,7 +77,7 @@ public sealed record Wish(DateTimeOffset? ReadyBy = null, TimeSpan? Fresh = null
 {
     /// <summary>How fresh bread is wanted, as bakers say it; and the least that can be asked for.</summary>
     public static ImmutableArray<TimeSpan> UsualFresh { get; } =
-        [TimeSpan.FromMinutes(15), TimeSpan.FromMinutes(30), TimeSpan.FromHours(1), TimeSpan.FromHours(2)];
+    [TimeSpan.FromMinutes(15), TimeSpan.FromMinutes(30), TimeSpan.FromHours(1), TimeSpan.FromHours(2)];
 
     private static readonly TimeSpan LongestFresh = TimeSpan.FromDays(1);
 

@@ -20,7 +20,14 @@ public sealed record Vessel(string Id, string Name, Mass Empty);
 public sealed record RoomBySeason(Temperature Winter, Temperature Spring, Temperature Summer, Temperature Autumn)
 {
     /// <summary>The room in a season.</summary>
-    public Temperature In(Season season) => season switch { Season.Winter => Winter, Season.Spring => Spring, Season.Summer => Summer, _ => Autumn };
+    public Temperature In(Season season) =>
+        season switch
+        {
+            Season.Winter => Winter,
+            Season.Spring => Spring,
+            Season.Summer => Summer,
+            _ => Autumn,
+        };
 }
 
 /// <summary>What the shop asks for one.</summary>
@@ -53,13 +60,31 @@ public sealed record KitchenPrices(Money PerKilowattHour, ImmutableArray<ShopPri
 /// <param name="Tolerance">What the household leaves alone when dividing; 2 g or 3 % when null.</param>
 /// <param name="NoScale">There is no scale: dough is divided by ruler or by eye.</param>
 public sealed record Kitchen(
-    string Name, Temperature Room, ImmutableArray<Machine> Machines, ImmutableArray<Oven> Ovens, Pot Pot,
-    RoomBySeason? Seasons = null, Mass? ScaleStep = null, Power? Hob = null, Power? Microwave = null,
-    Length? Altitude = null, KitchenPrices? Prices = null, HouseholdUnits? Units = null, Tolerance? Tolerance = null, bool NoScale = false)
+    string Name,
+    Temperature Room,
+    ImmutableArray<Machine> Machines,
+    ImmutableArray<Oven> Ovens,
+    Pot Pot,
+    RoomBySeason? Seasons = null,
+    Mass? ScaleStep = null,
+    Power? Hob = null,
+    Power? Microwave = null,
+    Length? Altitude = null,
+    KitchenPrices? Prices = null,
+    HouseholdUnits? Units = null,
+    Tolerance? Tolerance = null,
+    bool NoScale = false
+)
 {
     /// <summary>Steps that kitchen scales show. Makers' labels.</summary>
     public static ImmutableArray<Mass> ScaleSteps { get; } =
-        [Mass.FromGrams(1), Mass.FromGrams(.1), Mass.FromGrams(5), Pantry.Unit.Find("oz")!.Grams * .1, Pantry.Unit.Find("oz")!.Grams * .125];
+    [
+        Mass.FromGrams(1),
+        Mass.FromGrams(.1),
+        Mass.FromGrams(5),
+        Pantry.Unit.Find("oz")!.Grams * .1,
+        Pantry.Unit.Find("oz")!.Grams * .125,
+    ];
 
     /// <summary>A common scale shows whole grams.</summary>
     public static Mass UsualScaleStep { get; } = Mass.FromGrams(1);
@@ -109,7 +134,10 @@ public sealed record Kitchen(
     /// <param name="now">The time now.</param>
     /// <param name="zone">The household's time zone.</param>
     public Closed Closed(DateTimeOffset now, TimeZoneInfo zone) =>
-        new([.. new Closed(Awake?.Shut(now, zone, Nights) ?? [], []).UpAt(Up).Hands, .. GoneWithin(now)], MachinesRun?.Shut(now, zone, Nights) ?? []);
+        new(
+            [.. new Closed(Awake?.Shut(now, zone, Nights) ?? [], []).UpAt(Up).Hands, .. GoneWithin(now)],
+            MachinesRun?.Shut(now, zone, Nights) ?? []
+        );
 
     // What is longer ahead than bread is planned does not matter yet.
     private IEnumerable<TimeBand> GoneWithin(DateTimeOffset now)
@@ -133,13 +161,14 @@ public sealed record Kitchen(
     public Temperature RoomAt(DateTimeOffset at) => Seasons?.In(Measures.Seasons.Of(at)) ?? Room;
 
     /// <summary>The same kitchen with every name composed, so that it is found however it was typed.</summary>
-    public Kitchen Composed() => this with
-    {
-        Name = Measures.Composed.Of(Name),
-        Machines = [.. Machines.Select(m => m with { Name = Measures.Composed.Of(m.Name) })],
-        Ovens = [.. Ovens.Select(o => o with { Name = Measures.Composed.Of(o.Name) })],
-        Tins = [.. Tins.Select(t => t with { Name = Measures.Composed.Of(t.Name) })],
-        Places = [.. Places.Select(p => p with { Name = Measures.Composed.Of(p.Name) })],
-        Vessels = [.. Vessels.Select(v => v with { Name = Measures.Composed.Of(v.Name) })],
-    };
+    public Kitchen Composed() =>
+        this with
+        {
+            Name = Measures.Composed.Of(Name),
+            Machines = [.. Machines.Select(m => m with { Name = Measures.Composed.Of(m.Name) })],
+            Ovens = [.. Ovens.Select(o => o with { Name = Measures.Composed.Of(o.Name) })],
+            Tins = [.. Tins.Select(t => t with { Name = Measures.Composed.Of(t.Name) })],
+            Places = [.. Places.Select(p => p with { Name = Measures.Composed.Of(p.Name) })],
+            Vessels = [.. Vessels.Select(v => v with { Name = Measures.Composed.Of(v.Name) })],
+        };
 }

@@ -8,7 +8,8 @@ using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Plans;
 
-/// <summary>Checks kitchens. The limits are those of household things, with room to spare; ours where nothing else is said.</summary>
+/// <summary>Checks kitchens. The limits are those of household things, with room to spare; ours where nothing else is
+/// said.</summary>
 public static class KitchenCheck
 {
     /// <summary>The most of anything a kitchen has.</summary>
@@ -17,7 +18,8 @@ public static class KitchenCheck
     /// <summary>An errand ends within this time: who is away for longer bakes nothing meanwhile. Ours.</summary>
     public static TimeSpan FarthestErrand { get; } = TimeSpan.FromDays(60);
 
-    private const int MostPhases = 12, MostOfOneTin = 100;
+    private const int MostPhases = 12,
+        MostOfOneTin = 100;
     private static readonly Mass HeaviestThing = Mass.FromGrams(10_000);
     private static readonly TimeSpan TwoHours = TimeSpan.FromHours(2);
 
@@ -38,7 +40,8 @@ public static class KitchenCheck
         Each(kitchen.Places, "places", p => p.Id, p => p.Name, CheckPlace, found);
         Each(kitchen.Vessels, "vessels", v => v.Id, v => v.Name, CheckVessel, found);
         Each([kitchen.Pot], "pot", p => p.Id, p => p.Name, (pot, _, list) => CheckPot(pot, list), found);
-        if (kitchen.Griddle is { } griddle) CheckGriddle(griddle, found);
+        if (kitchen.Griddle is { } griddle)
+            CheckGriddle(griddle, found);
 
         CheckHours(kitchen, now, found);
         CheckFigures(kitchen, found);
@@ -50,10 +53,17 @@ public static class KitchenCheck
 
     // Things of one kind: not too many, each with a name and an id of its own.
     private static void Each<T>(
-        ImmutableArray<T> things, string field, Func<T, string> idOf, Func<T, string> nameOf, ThingCheck<T> check, ProblemList found)
+        ImmutableArray<T> things,
+        string field,
+        Func<T, string> idOf,
+        Func<T, string> nameOf,
+        ThingCheck<T> check,
+        ProblemList found
+    )
         where T : class
     {
-        if (things.IsDefault) return;
+        if (things.IsDefault)
+            return;
         found.If(things.Length > Most, "out-of-range:at-most", field, Most);
         var ids = things.Where(t => t is not null).Select(idOf).ToList();
         for (var i = 0; i < things.Length; i++)
@@ -77,7 +87,8 @@ public static class KitchenCheck
     private static void CheckRooms(Kitchen kitchen, ProblemList found)
     {
         CheckRoom(kitchen.Room, "room", found);
-        if (kitchen.Seasons is not { } seasons) return;
+        if (kitchen.Seasons is not { } seasons)
+            return;
         CheckRoom(seasons.Winter, "seasons.winter", found);
         CheckRoom(seasons.Spring, "seasons.spring", found);
         CheckRoom(seasons.Summer, "seasons.summer", found);
@@ -99,7 +110,11 @@ public static class KitchenCheck
         found.If(machine.ByHand, "out-of-range:by-hand", $"{at}.byHand");
 
         var names = machine.Programs.Select(p => p.Name).ToList();
-        found.If(names.Count > Most || names.Distinct().Count() < names.Count, "out-of-range:program-names", $"{at}.otherPrograms");
+        found.If(
+            names.Count > Most || names.Distinct().Count() < names.Count,
+            "out-of-range:program-names",
+            $"{at}.otherPrograms"
+        );
         CheckProgram(machine.Programs.First(), at, $"{at}.program", found);
         for (var i = 0; i < machine.OtherPrograms.Length; i++)
         {
@@ -118,7 +133,8 @@ public static class KitchenCheck
         found.If(!phases.All(CanBe), "out-of-range:phase", $"{at}.phases", ShortestPhase, LongestPhase);
     }
 
-    private static readonly TimeSpan ShortestPhase = TimeSpan.FromMinutes(1), LongestPhase = TimeSpan.FromHours(12);
+    private static readonly TimeSpan ShortestPhase = TimeSpan.FromMinutes(1),
+        LongestPhase = TimeSpan.FromHours(12);
 
     private static bool CanBe(Phase phase) =>
         phase is not null && Enum.IsDefined(phase.Kind) && phase.Length >= ShortestPhase && phase.Length <= LongestPhase;
@@ -127,7 +143,13 @@ public static class KitchenCheck
     {
         var dial = oven.Dial;
         var (coldest, hottest) = (Temperature.FromCelsius(20), Temperature.FromCelsius(500));
-        found.If(dial.From >= dial.To || dial.From < coldest || dial.To > hottest, "out-of-range:dial", $"{at}.dial", coldest, hottest);
+        found.If(
+            dial.From >= dial.To || dial.From < coldest || dial.To > hottest,
+            "out-of-range:dial",
+            $"{at}.dial",
+            coldest,
+            hottest
+        );
         found.Between<double>(oven.DegreesPerMinute, .5, 60, $"{at}.degreesPerMinute");
         found.Between<double>(oven.CoolsPerMinute, .1, 60, $"{at}.coolsPerMinute");
         found.Between<int>(oven.Racks, 1, 10, $"{at}.racks");
@@ -200,7 +222,8 @@ public static class KitchenCheck
 
     private static void CheckPrices(KitchenPrices? prices, ProblemList found)
     {
-        if (prices is null) return;
+        if (prices is null)
+            return;
         found.Between<double>(prices.PerKilowattHour.Amount, 0, Dearest, "prices.perKilowattHour");
         found.If(!prices.Shop.All(CanBe), "out-of-range:at-least", "prices.shop", 0);
     }

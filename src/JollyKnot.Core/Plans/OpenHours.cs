@@ -13,7 +13,8 @@ public sealed record OpenHours(TimeSpan From, TimeSpan To)
     /// <summary>Whether these are times of a day, and leave some open.</summary>
     public bool IsDay => From >= TimeSpan.Zero && To >= TimeSpan.Zero && From < Day && To <= Day && From != To;
 
-    /// <summary>The hours between, from a day before to so many days ahead. A night when the clocks change is as long as it is.</summary>
+    /// <summary>The hours between, from a day before to so many days ahead. A night when the clocks change is as long as it
+    /// is.</summary>
     /// <param name="now">The time now.</param>
     /// <param name="zone">The household's time zone.</param>
     /// <param name="days">Ahead; 1 or more.</param>
@@ -25,11 +26,19 @@ public sealed record OpenHours(TimeSpan From, TimeSpan To)
         {
             var local = day + clock;
             // An hour that the clocks skip is the one after it.
-            if (zone.IsInvalidTime(local)) local += TimeSpan.FromHours(1);
+            if (zone.IsInvalidTime(local))
+                local += TimeSpan.FromHours(1);
             return new(local, zone.GetUtcOffset(local));
         }
         var up = From < To;
         // What is shut only in the hour that the clocks skip is not shut that night.
-        return [.. Enumerable.Range(-1, days + 2).Select(d => today.AddDays(d)).Select(d => new TimeBand(At(d, To), At(up ? d.AddDays(1) : d, From))).Where(b => b.From < b.To)];
+        return
+        [
+            .. Enumerable
+                .Range(-1, days + 2)
+                .Select(d => today.AddDays(d))
+                .Select(d => new TimeBand(At(d, To), At(up ? d.AddDays(1) : d, From)))
+                .Where(b => b.From < b.To),
+        ];
     }
 }

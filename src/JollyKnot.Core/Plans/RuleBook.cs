@@ -4,6 +4,7 @@ namespace JollyKnot.Core.Plans;
 /// <summary>The version of the rules.</summary>
 public static class RuleBook
 {
-    /// <summary>Raised when a bake's figures, steps or cautions come out otherwise than before: closed bakes say by which they were reckoned.</summary>
+    /// <summary>Raised when a bake's figures, steps or cautions come out otherwise than before: closed bakes say by which they
+    /// were reckoned.</summary>
     public const int Version = 1;
 }

@@ -6,10 +6,13 @@ public enum Cover
 {
     /// <summary>Greased film, which does not stick.</summary>
     GreasedFilm,
+
     /// <summary>A damp cloth.</summary>
     DampCloth,
+
     /// <summary>A light dry cloth.</summary>
     DryCloth,
+
     /// <summary>Nothing.</summary>
     Bare,
 }

@@ -7,16 +7,20 @@ namespace JollyKnot.Core.Proofing;
 
 /// <summary>How far a dough is before it is divided.</summary>
 /// <param name="Rise">0 as kneaded, 1 doubled.</param>
-/// <param name="ToDoubled">So much longer in a bowl at room temperature until it has doubled; zero when it has, or nearly; null when it does not within the day.</param>
+/// <param name="ToDoubled">So much longer in a bowl at room temperature until it has doubled; zero when it has, or nearly; null
+/// when it does not within the day.</param>
 public sealed record FirstRise(double Rise, TimeSpan? ToDoubled)
 {
     // A machine's rise phase; dough as kneading leaves it; what the knock-back leaves of a rise. Fitted.
-    private static readonly Temperature RisesAt = Temperature.FromCelsius(30), Kneaded = Temperature.FromCelsius(27);
+    private static readonly Temperature RisesAt = Temperature.FromCelsius(30),
+        Kneaded = Temperature.FromCelsius(27);
     private const double AfterKnockBack = .1;
+
     // So near to doubled is doubled. Ours.
     private static readonly TimeSpan Nearly = TimeSpan.FromMinutes(5);
 
-    /// <summary>The dough so long after the program was started, still in the pan: the phases first, then a pan that stays warm and cools to the room.</summary>
+    /// <summary>The dough so long after the program was started, still in the pan: the phases first, then a pan that stays warm
+    /// and cools to the room.</summary>
     /// <param name="machine">The machine, set to its program.</param>
     /// <param name="formula">The dough.</param>
     /// <param name="dough">All of it.</param>
@@ -32,15 +36,29 @@ public sealed record FirstRise(double Rise, TimeSpan? ToDoubled)
         foreach (var phase in machine.Phases)
         {
             var length = left < phase.Length ? left : phase.Length;
-            if (length <= TimeSpan.Zero) break;
-            if (phase.Kind == PhaseKind.Rise) at = RiseModel.Simulate(conditions, warm, at, double.MaxValue, length).Points[^1];
-            if (phase.Kind == PhaseKind.KnockBack) at = at with { Rise = Math.Min(at.Rise, AfterKnockBack) };
+            if (length <= TimeSpan.Zero)
+                break;
+            if (phase.Kind == PhaseKind.Rise)
+                at = RiseModel.Simulate(conditions, warm, at, double.MaxValue, length).Points[^1];
+            if (phase.Kind == PhaseKind.KnockBack)
+                at = at with { Rise = Math.Min(at.Rise, AfterKnockBack) };
             left -= phase.Length;
         }
         // Left in the pan after the beep.
         if (left > TimeSpan.Zero)
-            at = RiseModel.Simulate(conditions, new("pan", "in the machine", false, null, 0, Place.OvenFallsIn, machine.ByHand ? null : RisesAt), at, double.MaxValue, left).Points[^1];
-        var more = at.Rise >= 1 ? TimeSpan.Zero : RiseModel.Simulate(conditions, Places.Counter, at, 1, TimeSpan.FromHours(24)).TimeTo(1);
+            at = RiseModel
+                .Simulate(
+                    conditions,
+                    new("pan", "in the machine", false, null, 0, Place.OvenFallsIn, machine.ByHand ? null : RisesAt),
+                    at,
+                    double.MaxValue,
+                    left
+                )
+                .Points[^1];
+        var more =
+            at.Rise >= 1
+                ? TimeSpan.Zero
+                : RiseModel.Simulate(conditions, Places.Counter, at, 1, TimeSpan.FromHours(24)).TimeTo(1);
         return new(at.Rise, more < Nearly ? TimeSpan.Zero : more);
     }
 }

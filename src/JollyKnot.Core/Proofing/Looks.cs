@@ -8,20 +8,28 @@ public enum Seen
 {
     /// <summary>No change yet.</summary>
     Nothing,
+
     /// <summary>A third larger.</summary>
     Third,
+
     /// <summary>Half as large again.</summary>
     Half,
+
     /// <summary>Three quarters larger.</summary>
     ThreeQuarters,
+
     /// <summary>Twice the size.</summary>
     Doubled,
+
     /// <summary>More than twice the size, the skin weak.</summary>
     Over,
+
     /// <summary>Poked, it springs straight back.</summary>
     SpringsBack,
+
     /// <summary>Poked, it comes back slowly and leaves a dent.</summary>
     SlowDent,
+
     /// <summary>Poked, the dent stays, or it sinks.</summary>
     Stays,
 }
@@ -43,9 +51,11 @@ public sealed record PaceBelief(double Pace, double Spread)
     public const double LookError = .1;
 
     // What a poke is off the wanted rise when it springs back, or stays. Fitted.
-    private const double Early = .3, Gone = .35;
+    private const double Early = .3,
+        Gone = .35;
 
-    /// <summary>The slow and the fast edge between which the pace lies with four chances in five. Normal distribution of its logarithm.</summary>
+    /// <summary>The slow and the fast edge between which the pace lies with four chances in five. Normal distribution of its
+    /// logarithm.</summary>
     public (double Slow, double Fast) FourInFive => (Pace * Math.Exp(-1.2816 * Spread), Pace * Math.Exp(1.2816 * Spread));
 
     /// <summary>The fast edge of the belief, one standard deviation up.</summary>
@@ -57,23 +67,25 @@ public sealed record PaceBelief(double Pace, double Spread)
     /// <summary>The rise that stands for what was seen. A poke tells of the wanted rise, not of the size.</summary>
     /// <param name="seen">What was seen or felt.</param>
     /// <param name="wanted">Rise wanted at the oven door.</param>
-    public static double RiseOf(Seen seen, double wanted = 1) => seen switch
-    {
-        Seen.SpringsBack => Math.Max(0, wanted - Early),
-        Seen.SlowDent => wanted,
-        Seen.Stays => wanted + Gone,
-        Seen.Third => 1 / 3d,
-        Seen.Half => .5,
-        Seen.ThreeQuarters => .75,
-        Seen.Doubled => 1,
-        Seen.Over => 1.4,
-        _ => 0,
-    };
+    public static double RiseOf(Seen seen, double wanted = 1) =>
+        seen switch
+        {
+            Seen.SpringsBack => Math.Max(0, wanted - Early),
+            Seen.SlowDent => wanted,
+            Seen.Stays => wanted + Gone,
+            Seen.Third => 1 / 3d,
+            Seen.Half => .5,
+            Seen.ThreeQuarters => .75,
+            Seen.Doubled => 1,
+            Seen.Over => 1.4,
+            _ => 0,
+        };
 
     /// <summary>The belief after these looks: Bayes on the logarithm of the pace, on a grid of ±4 standard deviations.</summary>
     public PaceBelief After(ImmutableArray<Look> looks)
     {
-        if (looks.IsDefaultOrEmpty) return this;
+        if (looks.IsDefaultOrEmpty)
+            return this;
         const int half = 200;
         var (weights, sum, mean) = (new double[2 * half + 1], 0d, 0d);
         double Z(int i) => 4d * (i - half) / half;
@@ -91,7 +103,8 @@ public sealed record PaceBelief(double Pace, double Spread)
         }
         mean /= sum;
         var variance = 0d;
-        for (var i = 0; i < weights.Length; i++) variance += weights[i] / sum * Math.Pow(Z(i) - mean, 2);
+        for (var i = 0; i < weights.Length; i++)
+            variance += weights[i] / sum * Math.Pow(Z(i) - mean, 2);
         return new(Pace * Math.Exp(Spread * mean), Spread * Math.Sqrt(variance));
     }
 }

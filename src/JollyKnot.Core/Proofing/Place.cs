@@ -13,7 +13,16 @@ namespace JollyKnot.Core.Proofing;
 /// <param name="FallsIn">Time in which what it is over the room falls to 1/e; null when it stays.</param>
 /// <param name="StartsAt">How warm it is at the start, instead of so much over the room.</param>
 /// <param name="Trays">It holds so many at once, 1 or more; any number when null. The oven has its racks instead.</param>
-public sealed record Place(string Id, string Name, bool InOven, Temperature? Steady, double OverRoom, TimeSpan? FallsIn, Temperature? StartsAt = null, int? Trays = null)
+public sealed record Place(
+    string Id,
+    string Name,
+    bool InOven,
+    Temperature? Steady,
+    double OverRoom,
+    TimeSpan? FallsIn,
+    Temperature? StartsAt = null,
+    int? Trays = null
+)
 {
     /// <summary>Over this for longer than ten minutes the dough suffers. Cardinal temperatures of baker's yeast.</summary>
     public static Temperature TooWarm { get; } = Temperature.FromCelsius(45);
@@ -27,14 +36,21 @@ public sealed record Place(string Id, string Name, bool InOven, Temperature? Ste
     /// <summary>How long after switching off an oven this hot is safe for dough.</summary>
     /// <param name="heat">What it was at.</param>
     /// <param name="room">The kitchen.</param>
-    public static TimeSpan SafeAfter(Temperature heat, Temperature room) => heat <= Safe ? TimeSpan.Zero
-        : room >= Safe ? RiseModel.Horizon : OvenFallsIn * Math.Log((heat.Celsius - room.Celsius) / (Safe.Celsius - room.Celsius));
+    public static TimeSpan SafeAfter(Temperature heat, Temperature room) =>
+        heat <= Safe ? TimeSpan.Zero
+        : room >= Safe ? RiseModel.Horizon
+        : OvenFallsIn * Math.Log((heat.Celsius - room.Celsius) / (Safe.Celsius - room.Celsius));
 
     /// <summary>How warm it is here so long after it was made ready.</summary>
     /// <param name="elapsed">0 or more.</param>
     /// <param name="room">The kitchen.</param>
-    public Temperature At(TimeSpan elapsed, Temperature room) => Steady ?? Temperature.FromCelsius(
-        room.Celsius + (StartsAt is { } from ? from.Celsius - room.Celsius : OverRoom) * (FallsIn is { } falls ? Math.Exp(-elapsed / falls) : 1));
+    public Temperature At(TimeSpan elapsed, Temperature room) =>
+        Steady
+        ?? Temperature.FromCelsius(
+            room.Celsius
+                + (StartsAt is { } from ? from.Celsius - room.Celsius : OverRoom)
+                    * (FallsIn is { } falls ? Math.Exp(-elapsed / falls) : 1)
+        );
 }
 
 /// <summary>The places every kitchen has. Temperatures as bakers measured them; a household's own reading is better.</summary>

@@ -47,7 +47,8 @@ public sealed record RiseCurve(IReadOnlyList<RisePoint> Points)
     {
         for (var i = 1; i < Points.Count; i++)
         {
-            if (Points[i].Rise < rise) continue;
+            if (Points[i].Rise < rise)
+                continue;
             var (a, b) = (Points[i - 1].Rise, Points[i].Rise);
             return RiseModel.Step * (i - 1 + (b > a ? Math.Clamp((rise - a) / (b - a), 0, 1) : 1));
         }
@@ -65,18 +66,27 @@ public static class RiseModel
     public static TimeSpan Horizon { get; } = TimeSpan.FromHours(36);
 
     // Cardinal temperatures of baker's yeast for the model with inflection (Rosso et al., 1993), °C.
-    private const double Tmin = 2, Topt = 36, Tmax = 46;
+    private const double Tmin = 2,
+        Topt = 36,
+        Tmax = 46;
+
     // 1 % instant yeast at a steady 27 °C doubles in 45 min. Fitted.
     private static readonly double K = 1 / (45 * TemperatureFactor(27));
+
     // Apparent dough: density kg/m³, specific heat J/kg·K, heat transfer to still air W/m²·K. Fitted.
-    private const double Density = 1000, SpecificHeat = 2800, Transfer = 9;
+    private const double Density = 1000,
+        SpecificHeat = 2800,
+        Transfer = 9;
 
     /// <summary>Yeast's pace at this temperature; 1 at the best, 0 outside 2 to 46 °C.</summary>
     public static double TemperatureFactor(double celsius)
     {
-        if (celsius is <= Tmin or >= Tmax) return 0;
+        if (celsius is <= Tmin or >= Tmax)
+            return 0;
         var t = celsius;
-        return (t - Tmax) * (t - Tmin) * (t - Tmin)
+        return (t - Tmax)
+            * (t - Tmin)
+            * (t - Tmin)
             / ((Topt - Tmin) * ((Topt - Tmin) * (t - Topt) - (Topt - Tmax) * (Topt + Tmin - 2 * t)));
     }
 
@@ -103,7 +113,8 @@ public static class RiseModel
     {
         ArgumentNullException.ThrowIfNull(conditions);
         ArgumentNullException.ThrowIfNull(place);
-        var pace = K * Math.Pow(Math.Max(0, conditions.Yeast.Percent), .8) * SugarFactor(conditions.Sugar) * SaltFactor(conditions.Salt);
+        var pace =
+            K * Math.Pow(Math.Max(0, conditions.Yeast.Percent), .8) * SugarFactor(conditions.Sugar) * SaltFactor(conditions.Salt);
         var tau = TimeConstant(conditions.Piece).TotalMinutes;
         var h = Step.TotalMinutes;
         var steps = (int)Math.Ceiling(Math.Min(longest.TotalMinutes, Horizon.TotalMinutes) / h);
@@ -136,7 +147,9 @@ public static class RiseModel
         for (var i = 0; i < stays.Count; i++)
         {
             var (place, length) = stays[i];
-            points.AddRange(Simulate(conditions, place, points[^1], i < stays.Count - 1 ? double.MaxValue : until, length).Points.Skip(1));
+            points.AddRange(
+                Simulate(conditions, place, points[^1], i < stays.Count - 1 ? double.MaxValue : until, length).Points.Skip(1)
+            );
         }
         return new(points);
     }

@@ -20,19 +20,23 @@ public static class Chain
         bool Known(StepRule rule) => since(rule) <= rules;
 
         var assembly = new Assembly();
-        foreach (var rule in StepRules.Dough.Where(Known)) assembly.Add(rule, rule.StepsOf(bake));
+        foreach (var rule in StepRules.Dough.Where(Known))
+            assembly.Add(rule, rule.StepsOf(bake));
         foreach (var forecast in bake.Forecasts)
         {
             assembly.Of(forecast.Batch);
-            foreach (var rule in StepRules.Shaping.Where(Known)) assembly.Add(rule, rule.StepsOf(bake, forecast));
+            foreach (var rule in StepRules.Shaping.Where(Known))
+                assembly.Add(rule, rule.StepsOf(bake, forecast));
         }
         foreach (var forecast in bake.Forecasts)
         {
             assembly.GoOn(forecast.Batch, Milestone.SetToProof);
-            foreach (var rule in StepRules.Oven.Where(Known)) assembly.Add(rule, rule.StepsOf(bake, forecast));
+            foreach (var rule in StepRules.Oven.Where(Known))
+                assembly.Add(rule, rule.StepsOf(bake, forecast));
         }
         assembly.Join();
-        foreach (var rule in StepRules.Beside.Concat(StepRules.Table).Where(Known)) assembly.Add(rule, rule.StepsOf(bake));
+        foreach (var rule in StepRules.Beside.Concat(StepRules.Table).Where(Known))
+            assembly.Add(rule, rule.StepsOf(bake));
         return new(assembly.Made(), bake);
     }
 
@@ -64,7 +68,17 @@ public static class Chain
                 var id = rule.Id(draft.Named ?? batch ?? 0, draft.Number);
                 ImmutableArray<Link> own = rule.Holds is not null && before is { } way ? [new(way, Edge.End)] : [];
                 var hands = rule.Ending is null ? null : Resource.Hands;
-                var step = new Step(id, draft.Length, own, rule.Ending, rule.Holds, Busy(draft.Occupies, hands), Calls: draft.Calls, UsefulFor: draft.UsefulFor, About: draft.About)
+                var step = new Step(
+                    id,
+                    draft.Length,
+                    own,
+                    rule.Ending,
+                    rule.Holds,
+                    Busy(draft.Occupies, hands),
+                    Calls: draft.Calls,
+                    UsefulFor: draft.UsefulFor,
+                    About: draft.About
+                )
                 {
                     Batch = batch,
                     Least = draft.Least,
@@ -73,32 +87,37 @@ public static class Chain
                 parts.Add((step, draft));
                 foreach (var milestone in step.Marks)
                 {
-                    if (!at.TryGetValue(milestone, out var there)) at[milestone] = there = [];
+                    if (!at.TryGetValue(milestone, out var there))
+                        at[milestone] = there = [];
                     there.Add(step);
                 }
-                if (rule.Holds is not null) before = id;
+                if (rule.Holds is not null)
+                    before = id;
             }
         }
 
         /// <summary>All of them, with what they wait for: only now every step is there that one may be counted from.</summary>
         public ImmutableArray<Step> Made() => [.. parts.Select(p => Linked(p.Step, p.Draft))];
 
-        private Step Linked(Step step, Draft draft) => step with
-        {
-            After = [.. step.After, .. draft.Waits.Select(w => Link(w, step.Batch)).OfType<Link>()],
-            InTimeFor = Find(draft.InTimeFor, step.Batch)?.Id,
-            EndedBy = Find(draft.EndedBy, step.Batch)?.Id,
-            PointlessAfter = Find(draft.PointlessAfter, step.Batch)?.Id,
-        };
+        private Step Linked(Step step, Draft draft) =>
+            step with
+            {
+                After = [.. step.After, .. draft.Waits.Select(w => Link(w, step.Batch)).OfType<Link>()],
+                InTimeFor = Find(draft.InTimeFor, step.Batch)?.Id,
+                EndedBy = Find(draft.EndedBy, step.Batch)?.Id,
+                PointlessAfter = Find(draft.PointlessAfter, step.Batch)?.Id,
+            };
 
         private Link? Link(Wait wait, int? own) => Find(wait.For, own) is { } step ? new(step.Id, wait.Edge, wait.Lag) : null;
 
         // The batch's own, or what is done for the whole dough; the first of several.
         private Step? Find(Target? target, int? own)
         {
-            if (target is null || !at.TryGetValue(target.Milestone, out var there)) return null;
+            if (target is null || !at.TryGetValue(target.Milestone, out var there))
+                return null;
             var wanted = target.Batch ?? own;
-            return there.Find(s => s.Batch == wanted && IsNumber(s, target)) ?? (target.Batch is null ? there.Find(s => IsNumber(s, target)) : null);
+            return there.Find(s => s.Batch == wanted && IsNumber(s, target))
+                ?? (target.Batch is null ? there.Find(s => IsNumber(s, target)) : null);
         }
 
         private static bool IsNumber(Step step, Target target) => target.Number == 0 || step.Id.Number == target.Number;
@@ -107,7 +126,8 @@ public static class Chain
         {
             var busy = ImmutableArray.CreateBuilder<Resource>();
             foreach (var resource in resources)
-                if (resource is not null && !busy.Contains(resource)) busy.Add(resource);
+                if (resource is not null && !busy.Contains(resource))
+                    busy.Add(resource);
             return busy.ToImmutable();
         }
     }

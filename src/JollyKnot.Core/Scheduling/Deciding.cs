@@ -20,12 +20,18 @@ public sealed record Deciding(Slot Slot, bool Held)
         var slot = table.Slots[^1];
         while (true)
         {
-            var before = slot.Step.After.Select(l => table[l.Step] is { } s ? (Slot: s, At: (l.Edge == Edge.Start ? s.Start : s.End) + l.Lag) : default)
+            var before = slot
+                .Step.After.Select(l =>
+                    table[l.Step] is { } s ? (Slot: s, At: (l.Edge == Edge.Start ? s.Start : s.End) + l.Lag) : default
+                )
                 // What is done just in time decides nothing.
-                .Where(b => b.Slot is not null && b.Slot.Step.InTimeFor is null).OrderByDescending(b => b.At).FirstOrDefault();
+                .Where(b => b.Slot is not null && b.Slot.Step.InTimeFor is null)
+                .OrderByDescending(b => b.At)
+                .FirstOrDefault();
             var held = before.Slot is not null && slot.Start - before.At > NoSlack;
             chain.Add(new(slot, held));
-            if (before.Slot is null || chain.Count > table.Slots.Length) break;
+            if (before.Slot is null || chain.Count > table.Slots.Length)
+                break;
             slot = before.Slot;
         }
         chain.Reverse();

@@ -39,6 +39,9 @@ public sealed record Layout(BakePlan Plan, ChainOfSteps Steps, Timetable Timetab
         var table = slack > TimeSpan.Zero ? Timetable.Of(chain.Steps, soFar, now + slack) : fromNow;
         return new(
             new(spec, table.Start, [.. table.Slots.Select(s => new Planned(s.Step.Id, s.Start, s.End))]),
-            chain, table, slack < TimeSpan.Zero ? -slack : TimeSpan.Zero);
+            chain,
+            table,
+            slack < TimeSpan.Zero ? -slack : TimeSpan.Zero
+        );
     }
 }

@@ -9,12 +9,16 @@ public enum StepState
 {
     /// <summary>Still to come.</summary>
     Ahead,
+
     /// <summary>Due now: the baker can do it, or it is running.</summary>
     Open,
+
     /// <summary>Done.</summary>
     Done,
+
     /// <summary>Skipped by the baker.</summary>
     Skipped,
+
     /// <summary>Passed by without being done, because something after it was, or it came too late to be of use.</summary>
     Passed,
 }
@@ -66,29 +70,51 @@ public sealed record Timetable(ImmutableArray<Slot> Slots)
     }
 
     private static Dictionary<StepId, Slot> Pass(
-        IEnumerable<Step> steps, SoFar soFar, DateTimeOffset start, HashSet<StepId> overtaken, Dictionary<StepId, Slot>? wanted)
+        IEnumerable<Step> steps,
+        SoFar soFar,
+        DateTimeOffset start,
+        HashSet<StepId> overtaken,
+        Dictionary<StepId, Slot>? wanted
+    )
     {
         var slots = new Dictionary<StepId, Slot>();
-        var chains = steps.Where(s => s.InTimeFor is not null).GroupBy(s => s.InTimeFor!.Value)
+        var chains = steps
+            .Where(s => s.InTimeFor is not null)
+            .GroupBy(s => s.InTimeFor!.Value)
             .ToDictionary(g => g.Key, g => g.ToList());
         foreach (var step in steps)
         {
-            var from = step.After.Where(l => slots.ContainsKey(l.Step))
+            var from = step
+                .After.Where(l => slots.ContainsKey(l.Step))
                 .Select(l => (l.Edge == Edge.Start ? slots[l.Step].Start : slots[l.Step].End) + l.Lag)
-                .DefaultIfEmpty(step.InTimeFor is not null ? DateTimeOffset.MinValue : soFar.Arranged.NotBefore.GetValueOrDefault(step.Id, start)).Max();
-            if (step.InTimeFor is { } target && wanted is not null && !chains[target].Any(c => step.After.Any(l => l.Step == c.Id)))
+                .DefaultIfEmpty(
+                    step.InTimeFor is not null
+                        ? DateTimeOffset.MinValue
+                        : soFar.Arranged.NotBefore.GetValueOrDefault(step.Id, start)
+                )
+                .Max();
+            if (
+                step.InTimeFor is { } target
+                && wanted is not null
+                && !chains[target].Any(c => step.After.Any(l => l.Step == c.Id))
+            )
             {
                 // The first of its chain: as late as it can be, the target's time less all that follows on it.
-                var latest = soFar.Arranged.NotBefore.TryGetValue(step.Id, out var at) ? at : wanted[target].Start - Whole(step, chains[target]);
-                if (from < latest) from = latest;
+                var latest = soFar.Arranged.NotBefore.TryGetValue(step.Id, out var at)
+                    ? at
+                    : wanted[target].Start - Whole(step, chains[target]);
+                if (from < latest)
+                    from = latest;
             }
-            else if (soFar.Arranged.NotBefore.TryGetValue(step.Id, out var held) && from < held) from = held;
+            else if (soFar.Arranged.NotBefore.TryGetValue(step.Id, out var held) && from < held)
+                from = held;
             slots[step.Id] = Place(step, from, soFar, overtaken);
         }
         return slots;
     }
 
-    private static TimeSpan Whole(Step step, List<Step> chain) => step.Length
+    private static TimeSpan Whole(Step step, List<Step> chain) =>
+        step.Length
         + chain.Where(c => c.After.Any(l => l.Step == step.Id)).Select(c => Whole(c, chain)).DefaultIfEmpty(TimeSpan.Zero).Max();
 
     private static Slot Place(Step step, DateTimeOffset from, SoFar soFar, HashSet<StepId> overtaken)
@@ -97,13 +123,22 @@ public sealed record Timetable(ImmutableArray<Slot> Slots)
         if (soFar.Steps.TryGetValue(step.Id, out var happened))
         {
             var began = happened.At - step.Length;
-            return new(step, began > from ? began : from < happened.At ? from : happened.At, happened.At, happened.Skipped ? StepState.Skipped : StepState.Done);
+            return new(
+                step,
+                began > from ? began
+                    : from < happened.At ? from
+                    : happened.At,
+                happened.At,
+                happened.Skipped ? StepState.Skipped : StepState.Done
+            );
         }
         var end = from + step.Length;
         if (step.IsBeat)
         {
-            if (overtaken.Contains(step.Id)) return new(step, from < now ? from : now, from < now ? from : now, StepState.Passed);
-            if (step.UsefulFor is { } useful && from + useful < now) return new(step, from, from, StepState.Passed);
+            if (overtaken.Contains(step.Id))
+                return new(step, from < now ? from : now, from < now ? from : now, StepState.Passed);
+            if (step.UsefulFor is { } useful && from + useful < now)
+                return new(step, from, from, StepState.Passed);
             return new(step, from, end > now ? end : now, from <= now ? StepState.Open : StepState.Ahead);
         }
         // A stretch ends when the step that ends it was done, early or late.
@@ -113,7 +148,8 @@ public sealed record Timetable(ImmutableArray<Slot> Slots)
             return new(step, from < ended ? from : ended, end < ended ? end : ended, StepState.Done);
         }
         // Cut short by the day, as far as it may be.
-        if (step.Least is { } least && soFar.Arranged.Until.TryGetValue(step.Id, out var until) && until < end) end = until > from + least ? until : from + least;
+        if (step.Least is { } least && soFar.Arranged.Until.TryGetValue(step.Id, out var until) && until < end)
+            end = until > from + least ? until : from + least;
         return new(step, from, end, from <= now ? StepState.Open : StepState.Ahead);
     }
 
@@ -125,7 +161,8 @@ public sealed record Timetable(ImmutableArray<Slot> Slots)
             if (soFar.Steps.ContainsKey(step.Id) || behind.Contains(step.Id))
                 behind.UnionWith(step.After.Select(l => l.Step));
         foreach (var aside in steps)
-            if (aside.PointlessAfter is { } by && (soFar.Steps.ContainsKey(by) || behind.Contains(by))) behind.Add(aside.Id);
+            if (aside.PointlessAfter is { } by && (soFar.Steps.ContainsKey(by) || behind.Contains(by)))
+                behind.Add(aside.Id);
         return behind;
     }
 }

@@ -9,7 +9,8 @@ namespace JollyKnot.Core.Scheduling;
 public sealed record Waiting(TimeSpan Longer, bool OverProofed)
 {
     // Less than this nobody notices, on the counter or past the window. Ours.
-    private static readonly TimeSpan Unnoticed = TimeSpan.FromMinutes(2), PastWindow = TimeSpan.FromMinutes(1);
+    private static readonly TimeSpan Unnoticed = TimeSpan.FromMinutes(2),
+        PastWindow = TimeSpan.FromMinutes(1);
 
     /// <summary>The longest wait of a cut's batches in a layout.</summary>
     /// <param name="layout">The layout.</param>
@@ -21,10 +22,16 @@ public sealed record Waiting(TimeSpan Longer, bool OverProofed)
         foreach (var forecast in layout.Steps.Batches.Where(b => b.Batch.Cut == cut))
         {
             var batch = forecast.Batch.Index;
-            if (forecast.Proof.Window is not { } window) continue;
-            if (layout.Timetable.At(Milestone.In, batch) is not { } load || layout.Timetable.At(Milestone.SetToProof, batch) is not { } proof) continue;
+            if (forecast.Proof.Window is not { } window)
+                continue;
+            if (
+                layout.Timetable.At(Milestone.In, batch) is not { } load
+                || layout.Timetable.At(Milestone.SetToProof, batch) is not { } proof
+            )
+                continue;
             var stands = load.Start - proof.End;
-            if (stands - window.Best > longest) longest = stands - window.Best;
+            if (stands - window.Best > longest)
+                longest = stands - window.Best;
             over |= stands > window.Late + PastWindow;
         }
         return new(longest < Unnoticed ? TimeSpan.Zero : longest, over);

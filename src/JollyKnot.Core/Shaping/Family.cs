@@ -9,22 +9,31 @@ public enum Form
 {
     /// <summary>Gathered under, skin on top.</summary>
     Ball,
+
     /// <summary>Pressed or rolled flat and round.</summary>
     Disc,
+
     /// <summary>One rope, tied.</summary>
     Rope,
+
     /// <summary>Several ropes, plaited.</summary>
     Plait,
+
     /// <summary>Tucked and rolled long.</summary>
     Log,
+
     /// <summary>One long rope, wound.</summary>
     Coil,
+
     /// <summary>A loaf for a tin.</summary>
     Loaf,
+
     /// <summary>A rectangle, filled and rolled up.</summary>
     Swirl,
+
     /// <summary>Pressed out to the corners of a tray.</summary>
     Tray,
+
     /// <summary>Cut from a sheet with a ring.</summary>
     Ring,
 }
@@ -34,6 +43,7 @@ public enum HeatedBy
 {
     /// <summary>An oven.</summary>
     Oven,
+
     /// <summary>A griddle, a side at a time.</summary>
     Griddle,
 }
@@ -43,8 +53,10 @@ public enum StickySchool
 {
     /// <summary>Wet fingers.</summary>
     WetHands,
+
     /// <summary>A little flour.</summary>
     Flour,
+
     /// <summary>Oiled hands.</summary>
     Oil,
 }
@@ -80,15 +92,35 @@ public sealed record ReferenceBake(Temperature Heat, TimeSpan Length, double Tur
 /// <param name="Scored">Cut before the oven so that it opens where it should.</param>
 /// <param name="Steamed">Steam in the first half gives it its crust.</param>
 public sealed record Family(
-    string Id, string Name, Form Form, Mass Usual, Band<Mass> Range, int Strands, Length? RopeAtUsual, Length? Thickness,
-    Band<Share> Hydration, double WantedRise, double GrowsTo, TimeSpan HandsEach, ReferenceBake Bake, StickySchool Sticky,
-    TimeSpan Cooling, string UsualWash, bool Bathed, HeatedBy HeatedBy = HeatedBy.Oven, double GapMillimetres = 20, bool Touches = false,
-    bool Scored = false, bool Steamed = false)
+    string Id,
+    string Name,
+    Form Form,
+    Mass Usual,
+    Band<Mass> Range,
+    int Strands,
+    Length? RopeAtUsual,
+    Length? Thickness,
+    Band<Share> Hydration,
+    double WantedRise,
+    double GrowsTo,
+    TimeSpan HandsEach,
+    ReferenceBake Bake,
+    StickySchool Sticky,
+    TimeSpan Cooling,
+    string UsualWash,
+    bool Bathed,
+    HeatedBy HeatedBy = HeatedBy.Oven,
+    double GapMillimetres = 20,
+    bool Touches = false,
+    bool Scored = false,
+    bool Steamed = false
+)
 {
     /// <summary>Set so far apart.</summary>
     public Length Gap => Length.FromMillimetres(GapMillimetres);
 
-    /// <summary>A piece as the heat sees it: the usual one, grown or shrunk with the cube root of its mass where its thickness is not set.</summary>
+    /// <summary>A piece as the heat sees it: the usual one, grown or shrunk with the cube root of its mass where its thickness is
+    /// not set.</summary>
     public HeatBody BodyOf(Mass piece) =>
         Thickness is not null || Form == Form.Tray ? Bake.Body : Bake.Body.Scaled(Math.Cbrt(piece / Usual));
 
@@ -103,30 +135,351 @@ public sealed record Family(
 public static class Families
 {
     // Heat transfer in W/m²K of what lies flat on something hot. Fitted.
-    private const double OnHotFloor = 25, OnGriddle = 40;
+    private const double OnHotFloor = 25,
+        OnGriddle = 40;
 
     private static readonly HeatBody PlaitBody = HeatBody.Cylinder(39, 150) with { Heaviness = .9 };
 
     /// <summary>All, in the order they are offered.</summary>
     public static ImmutableArray<Family> All { get; } =
     [
-        Make("pan-roll", "pan rolls", Form.Ball, 55, 40, 70, hydration: (58, 70), rise: 1.0, grows: 1.5, hands: 35, heat: 190, minutes: 16, body: HeatBody.Sphere(35), wash: "egg") with { Touches = true },
-        Make("crusty-roll", "crusty rolls", Form.Ball, 75, 55, 90, hydration: (64, 74), rise: .8, grows: 1.7, hands: 35, heat: 230, minutes: 16, body: HeatBody.Sphere(39)) with { GapMillimetres = 50, Scored = true, Steamed = true },
-        Make("round-bun", "round buns", Form.Disc, 95, 80, 120, hydration: (58, 70), rise: .95, grows: 1.35, hands: 60, heat: 190, minutes: 16, body: HeatBody.Cylinder(61, 14) with { Heaviness = 1.2 }, wash: "egg"),
-        Make("long-bun", "long buns", Form.Log, 85, 70, 160, hydration: (58, 70), rise: .95, grows: 1.5, hands: 60, heat: 190, minutes: 15, body: HeatBody.Cylinder(25, 70), rope: 140, wash: "egg"),
-        Make("knot", "knots", Form.Rope, 48, 35, 60, hydration: (58, 68), rise: .9, grows: 1.5, hands: 60, heat: 190, minutes: 17, body: HeatBody.Sphere(34), rope: 203),
-        Make("pretzel", "pretzels", Form.Rope, 85, 30, 120, hydration: (52, 60), rise: .35, grows: 1.4, hands: 75, heat: 220, minutes: 14, body: HeatBody.Cylinder(13) with { Heaviness = 2.5 }, rope: 550, bathed: true) with { GapMillimetres = 4 },
-        Make("plait-3", "three-strand plaits", Form.Plait, 420, 250, 900, hydration: (50, 63), rise: .85, grows: 1.5, hands: 450, heat: 180, minutes: 27, body: PlaitBody, strands: 3, rope: 375, cooling: 40, wash: "egg"),
-        Make("plait-4", "four-strand plaits", Form.Plait, 420, 250, 900, hydration: (50, 63), rise: .85, grows: 1.5, hands: 600, heat: 180, minutes: 27, body: PlaitBody, strands: 4, rope: 405, cooling: 40, wash: "egg"),
-        Make("plait-6", "six-strand plaits", Form.Plait, 420, 250, 900, hydration: (50, 63), rise: .85, grows: 1.5, hands: 900, heat: 180, minutes: 27, body: PlaitBody, strands: 6, rope: 435, cooling: 40, wash: "egg"),
-        Make("coil", "coiled loaves", Form.Coil, 420, 250, 900, hydration: (52, 68), rise: .85, grows: 1.5, hands: 60, heat: 180, minutes: 27, body: HeatBody.Cylinder(90, 28) with { Heaviness = .85 }, rope: 700, cooling: 40, wash: "egg"),
-        Make("baton", "batons", Form.Log, 300, 110, 380, hydration: (64, 74), rise: .65, grows: 1.7, hands: 60, heat: 240, minutes: 22, body: HeatBody.Cylinder(31, 170) with { Heaviness = 1.5 }, rope: 340, cooling: 40) with { Scored = true, Steamed = true },
-        Make("tin-loaf", "tin loaves", Form.Loaf, 750, 300, 1400, hydration: (58, 70), rise: 1.0, grows: 1, hands: 90, heat: 185, minutes: 35, body: HeatBody.Block(118, 55, 48) with { Heaviness = .7 }, cooling: 90),
-        Make("filled-loaf", "filled loaves", Form.Swirl, 500, 300, 900, hydration: (50, 63), rise: .9, grows: 1.4, hands: 240, heat: 180, minutes: 33, body: HeatBody.Block(105, 55, 36) with { Heaviness = .9 }, cooling: 60),
-        Make("pocket-flatbread", "pocket flatbreads", Form.Disc, 85, 60, 110, hydration: (58, 68), rise: .3, grows: 1.1, hands: 60, heat: 245, minutes: 5, body: HeatBody.Slab(9) with { Transfer = OnHotFloor }, thickness: 6, turnAt: .6, sticky: StickySchool.Flour, cooling: 5),
-        Make("griddle-flatbread", "griddle flatbreads", Form.Disc, 80, 50, 110, hydration: (58, 68), rise: .2, grows: 1.05, hands: 60, heat: 200, minutes: 3, body: HeatBody.Slab(5) with { Transfer = OnHotFloor }, thickness: 3, sticky: StickySchool.Flour, cooling: 5, by: HeatedBy.Griddle),
-        Make("tray-bread", "tray breads", Form.Tray, 680, 300, 1700, hydration: (66, 80), rise: .6, grows: 1, hands: 180, heat: 220, minutes: 24, body: HeatBody.Slab(17) with { Heaviness = 1.6 }, sticky: StickySchool.Oil),
-        Make("griddle-round", "griddle rounds", Form.Ring, 60, 50, 75, hydration: (60, 70), rise: .6, grows: 1.1, hands: 30, heat: 140, minutes: 12, body: HeatBody.Slab(15) with { Transfer = OnGriddle }, thickness: 10, by: HeatedBy.Griddle),
+        Make(
+            "pan-roll",
+            "pan rolls",
+            Form.Ball,
+            55,
+            40,
+            70,
+            hydration: (58, 70),
+            rise: 1.0,
+            grows: 1.5,
+            hands: 35,
+            heat: 190,
+            minutes: 16,
+            body: HeatBody.Sphere(35),
+            wash: "egg"
+        ) with
+        {
+            Touches = true,
+        },
+        Make(
+            "crusty-roll",
+            "crusty rolls",
+            Form.Ball,
+            75,
+            55,
+            90,
+            hydration: (64, 74),
+            rise: .8,
+            grows: 1.7,
+            hands: 35,
+            heat: 230,
+            minutes: 16,
+            body: HeatBody.Sphere(39)
+        ) with
+        {
+            GapMillimetres = 50,
+            Scored = true,
+            Steamed = true,
+        },
+        Make(
+            "round-bun",
+            "round buns",
+            Form.Disc,
+            95,
+            80,
+            120,
+            hydration: (58, 70),
+            rise: .95,
+            grows: 1.35,
+            hands: 60,
+            heat: 190,
+            minutes: 16,
+            body: HeatBody.Cylinder(61, 14) with
+            {
+                Heaviness = 1.2,
+            },
+            wash: "egg"
+        ),
+        Make(
+            "long-bun",
+            "long buns",
+            Form.Log,
+            85,
+            70,
+            160,
+            hydration: (58, 70),
+            rise: .95,
+            grows: 1.5,
+            hands: 60,
+            heat: 190,
+            minutes: 15,
+            body: HeatBody.Cylinder(25, 70),
+            rope: 140,
+            wash: "egg"
+        ),
+        Make(
+            "knot",
+            "knots",
+            Form.Rope,
+            48,
+            35,
+            60,
+            hydration: (58, 68),
+            rise: .9,
+            grows: 1.5,
+            hands: 60,
+            heat: 190,
+            minutes: 17,
+            body: HeatBody.Sphere(34),
+            rope: 203
+        ),
+        Make(
+            "pretzel",
+            "pretzels",
+            Form.Rope,
+            85,
+            30,
+            120,
+            hydration: (52, 60),
+            rise: .35,
+            grows: 1.4,
+            hands: 75,
+            heat: 220,
+            minutes: 14,
+            body: HeatBody.Cylinder(13) with
+            {
+                Heaviness = 2.5,
+            },
+            rope: 550,
+            bathed: true
+        ) with
+        {
+            GapMillimetres = 4,
+        },
+        Make(
+            "plait-3",
+            "three-strand plaits",
+            Form.Plait,
+            420,
+            250,
+            900,
+            hydration: (50, 63),
+            rise: .85,
+            grows: 1.5,
+            hands: 450,
+            heat: 180,
+            minutes: 27,
+            body: PlaitBody,
+            strands: 3,
+            rope: 375,
+            cooling: 40,
+            wash: "egg"
+        ),
+        Make(
+            "plait-4",
+            "four-strand plaits",
+            Form.Plait,
+            420,
+            250,
+            900,
+            hydration: (50, 63),
+            rise: .85,
+            grows: 1.5,
+            hands: 600,
+            heat: 180,
+            minutes: 27,
+            body: PlaitBody,
+            strands: 4,
+            rope: 405,
+            cooling: 40,
+            wash: "egg"
+        ),
+        Make(
+            "plait-6",
+            "six-strand plaits",
+            Form.Plait,
+            420,
+            250,
+            900,
+            hydration: (50, 63),
+            rise: .85,
+            grows: 1.5,
+            hands: 900,
+            heat: 180,
+            minutes: 27,
+            body: PlaitBody,
+            strands: 6,
+            rope: 435,
+            cooling: 40,
+            wash: "egg"
+        ),
+        Make(
+            "coil",
+            "coiled loaves",
+            Form.Coil,
+            420,
+            250,
+            900,
+            hydration: (52, 68),
+            rise: .85,
+            grows: 1.5,
+            hands: 60,
+            heat: 180,
+            minutes: 27,
+            body: HeatBody.Cylinder(90, 28) with
+            {
+                Heaviness = .85,
+            },
+            rope: 700,
+            cooling: 40,
+            wash: "egg"
+        ),
+        Make(
+            "baton",
+            "batons",
+            Form.Log,
+            300,
+            110,
+            380,
+            hydration: (64, 74),
+            rise: .65,
+            grows: 1.7,
+            hands: 60,
+            heat: 240,
+            minutes: 22,
+            body: HeatBody.Cylinder(31, 170) with
+            {
+                Heaviness = 1.5,
+            },
+            rope: 340,
+            cooling: 40
+        ) with
+        {
+            Scored = true,
+            Steamed = true,
+        },
+        Make(
+            "tin-loaf",
+            "tin loaves",
+            Form.Loaf,
+            750,
+            300,
+            1400,
+            hydration: (58, 70),
+            rise: 1.0,
+            grows: 1,
+            hands: 90,
+            heat: 185,
+            minutes: 35,
+            body: HeatBody.Block(118, 55, 48) with
+            {
+                Heaviness = .7,
+            },
+            cooling: 90
+        ),
+        Make(
+            "filled-loaf",
+            "filled loaves",
+            Form.Swirl,
+            500,
+            300,
+            900,
+            hydration: (50, 63),
+            rise: .9,
+            grows: 1.4,
+            hands: 240,
+            heat: 180,
+            minutes: 33,
+            body: HeatBody.Block(105, 55, 36) with
+            {
+                Heaviness = .9,
+            },
+            cooling: 60
+        ),
+        Make(
+            "pocket-flatbread",
+            "pocket flatbreads",
+            Form.Disc,
+            85,
+            60,
+            110,
+            hydration: (58, 68),
+            rise: .3,
+            grows: 1.1,
+            hands: 60,
+            heat: 245,
+            minutes: 5,
+            body: HeatBody.Slab(9) with
+            {
+                Transfer = OnHotFloor,
+            },
+            thickness: 6,
+            turnAt: .6,
+            sticky: StickySchool.Flour,
+            cooling: 5
+        ),
+        Make(
+            "griddle-flatbread",
+            "griddle flatbreads",
+            Form.Disc,
+            80,
+            50,
+            110,
+            hydration: (58, 68),
+            rise: .2,
+            grows: 1.05,
+            hands: 60,
+            heat: 200,
+            minutes: 3,
+            body: HeatBody.Slab(5) with
+            {
+                Transfer = OnHotFloor,
+            },
+            thickness: 3,
+            sticky: StickySchool.Flour,
+            cooling: 5,
+            by: HeatedBy.Griddle
+        ),
+        Make(
+            "tray-bread",
+            "tray breads",
+            Form.Tray,
+            680,
+            300,
+            1700,
+            hydration: (66, 80),
+            rise: .6,
+            grows: 1,
+            hands: 180,
+            heat: 220,
+            minutes: 24,
+            body: HeatBody.Slab(17) with
+            {
+                Heaviness = 1.6,
+            },
+            sticky: StickySchool.Oil
+        ),
+        Make(
+            "griddle-round",
+            "griddle rounds",
+            Form.Ring,
+            60,
+            50,
+            75,
+            hydration: (60, 70),
+            rise: .6,
+            grows: 1.1,
+            hands: 30,
+            heat: 140,
+            minutes: 12,
+            body: HeatBody.Slab(15) with
+            {
+                Transfer = OnGriddle,
+            },
+            thickness: 10,
+            by: HeatedBy.Griddle
+        ),
     ];
 
     /// <summary>Those an oven bakes.</summary>
@@ -136,13 +489,47 @@ public static class Families
     public static Family? Find(string id) => All.FirstOrDefault(f => f.Id == id);
 
     private static Family Make(
-        string id, string name, Form form, double usual, double from, double to, (double From, double To) hydration, double rise,
-        double grows, double hands, double heat, double minutes, HeatBody body, int strands = 1, double? rope = null, double? thickness = null,
-        double turnAt = .5, StickySchool sticky = StickySchool.WetHands,
-        double cooling = 15, string wash = "none", bool bathed = false, HeatedBy by = HeatedBy.Oven) => new(
-            id, name, form, Mass.FromGrams(usual), new(Mass.FromGrams(from), Mass.FromGrams(to)), strands,
-            rope is { } r ? Length.FromMillimetres(r) : null, thickness is { } t ? Length.FromMillimetres(t) : null,
-            new(Share.FromPercent(hydration.From), Share.FromPercent(hydration.To)), rise, grows, TimeSpan.FromSeconds(hands),
-            new(Temperature.FromCelsius(heat), TimeSpan.FromMinutes(minutes), turnAt, body), sticky,
-            TimeSpan.FromMinutes(cooling), wash, bathed, by);
+        string id,
+        string name,
+        Form form,
+        double usual,
+        double from,
+        double to,
+        (double From, double To) hydration,
+        double rise,
+        double grows,
+        double hands,
+        double heat,
+        double minutes,
+        HeatBody body,
+        int strands = 1,
+        double? rope = null,
+        double? thickness = null,
+        double turnAt = .5,
+        StickySchool sticky = StickySchool.WetHands,
+        double cooling = 15,
+        string wash = "none",
+        bool bathed = false,
+        HeatedBy by = HeatedBy.Oven
+    ) =>
+        new(
+            id,
+            name,
+            form,
+            Mass.FromGrams(usual),
+            new(Mass.FromGrams(from), Mass.FromGrams(to)),
+            strands,
+            rope is { } r ? Length.FromMillimetres(r) : null,
+            thickness is { } t ? Length.FromMillimetres(t) : null,
+            new(Share.FromPercent(hydration.From), Share.FromPercent(hydration.To)),
+            rise,
+            grows,
+            TimeSpan.FromSeconds(hands),
+            new(Temperature.FromCelsius(heat), TimeSpan.FromMinutes(minutes), turnAt, body),
+            sticky,
+            TimeSpan.FromMinutes(cooling),
+            wash,
+            bathed,
+            by
+        );
 }

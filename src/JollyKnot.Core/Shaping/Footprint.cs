@@ -9,9 +9,12 @@ namespace JollyKnot.Core.Shaping;
 public sealed record Footprint(Length Length, Length Width)
 {
     // A shaped pretzel covers about this much per gram, mm²: 85 g lies on 12 × 9 cm. Fitted.
-    private const double PretzelCover = 127, PretzelWide = 4 / 3d;
+    private const double PretzelCover = 127,
+        PretzelWide = 4 / 3d;
+
     // Strands lie side by side, and over one another where they cross. Fitted.
     private const double Plaited = .7;
+
     // A long piece is held by its ends. Fitted.
     private const double LengthGrows = 1.1;
 
@@ -29,11 +32,18 @@ public sealed record Footprint(Length Length, Length Width)
         return (family.Form, Sizes.For(family, piece)) switch
         {
             (_, { Across: { } across }) => Round(across.Millimetres),
-            (Form.Plait, { Rope: { } rope, Thickness: { } thick }) =>
-                new(Length.FromMillimetres(rope.Millimetres / Sizes.TakeUp(family.Strands)), Length.FromMillimetres(thick.Millimetres * family.Strands * Plaited)),
+            (Form.Plait, { Rope: { } rope, Thickness: { } thick }) => new(
+                Length.FromMillimetres(rope.Millimetres / Sizes.TakeUp(family.Strands)),
+                Length.FromMillimetres(thick.Millimetres * family.Strands * Plaited)
+            ),
             (Form.Log, { Rope: { } rope, Thickness: { } thick }) => new(rope, thick),
-            (Form.Coil, { Rope: { } rope, Thickness: { } thick }) => Round(Math.Sqrt(rope.Millimetres * thick.Millimetres * 4 / Math.PI)),
-            (Form.Rope, _) when family.Bathed => new(Length.FromMillimetres(Math.Sqrt(piece.Grams * PretzelCover * PretzelWide)), Length.FromMillimetres(Math.Sqrt(piece.Grams * PretzelCover / PretzelWide))),
+            (Form.Coil, { Rope: { } rope, Thickness: { } thick }) => Round(
+                Math.Sqrt(rope.Millimetres * thick.Millimetres * 4 / Math.PI)
+            ),
+            (Form.Rope, _) when family.Bathed => new(
+                Length.FromMillimetres(Math.Sqrt(piece.Grams * PretzelCover * PretzelWide)),
+                Length.FromMillimetres(Math.Sqrt(piece.Grams * PretzelCover / PretzelWide))
+            ),
             (Form.Rope, _) => Round(Sizes.BallAcross(piece).Millimetres * 1.2),
             _ => null,
         };
@@ -44,6 +54,9 @@ public sealed record Footprint(Length Length, Length Width)
     public Footprint Grown(Family family)
     {
         ArgumentNullException.ThrowIfNull(family);
-        return new(Length.FromMillimetres(Length.Millimetres * (IsRound ? family.GrowsTo : Math.Min(family.GrowsTo, LengthGrows))), Length.FromMillimetres(Width.Millimetres * family.GrowsTo));
+        return new(
+            Length.FromMillimetres(Length.Millimetres * (IsRound ? family.GrowsTo : Math.Min(family.GrowsTo, LengthGrows))),
+            Length.FromMillimetres(Width.Millimetres * family.GrowsTo)
+        );
     }
 }

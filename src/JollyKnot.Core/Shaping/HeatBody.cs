@@ -9,8 +9,10 @@ public enum Body
 {
     /// <summary>A sphere, by its radius.</summary>
     Sphere,
+
     /// <summary>A long cylinder, by its radius.</summary>
     Cylinder,
+
     /// <summary>A wide slab, by half its thickness.</summary>
     Slab,
 }
@@ -53,7 +55,10 @@ public sealed record HeatBody(ImmutableArray<HeatPart> Parts, double Heaviness, 
 
     /// <summary>Equal when made of equal parts.</summary>
     public bool Equals(HeatBody? other) =>
-        other is not null && Heaviness.Equals(other.Heaviness) && Transfer.Equals(other.Transfer) && Parts.SequenceEqual(other.Parts);
+        other is not null
+        && Heaviness.Equals(other.Heaviness)
+        && Transfer.Equals(other.Transfer)
+        && Parts.SequenceEqual(other.Parts);
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Heaviness, Transfer, Parts.Length, Parts[0]);

@@ -4,7 +4,8 @@ using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Core.Shaping;
 
-/// <summary>Where one piece lies. Millimetres from the pan's left and near edge to the piece's middle; a round pan's edges are those of the square around it.</summary>
+/// <summary>Where one piece lies. Millimetres from the pan's left and near edge to the piece's middle; a round pan's edges are
+/// those of the square around it.</summary>
 /// <param name="X">Along the pan's length.</param>
 /// <param name="Y">Along its width.</param>
 /// <param name="Across">The piece's longer way lies along the pan's width.</param>
@@ -19,10 +20,13 @@ public sealed record Seat(double X, double Y, bool Across = false);
 /// <param name="Holds">How many it holds at the most.</param>
 public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool Touching, ImmutableArray<Seat> Seats, int Holds)
 {
-    // A loaf may be this much lighter or heavier than its tin's own dough, a mini than its hollow's, a tray bread than its tray's. Ours.
-    private static readonly Band<Share> FitsTin = new(Share.FromFraction(.75), Share.FromFraction(1.2)), FitsTray = new(Share.FromFraction(.7), Share.FromFraction(1.6));
+    // A loaf may be this much lighter or heavier than its tin's own dough, a mini than its hollow's, a tray bread than its
+    // tray's. Ours.
+    private static readonly Band<Share> FitsTin = new(Share.FromFraction(.75), Share.FromFraction(1.2)),
+        FitsTray = new(Share.FromFraction(.7), Share.FromFraction(1.6));
 
-    /// <summary>Lays pieces out in a pan. Touching pieces lie at their shaped size and grow together; the others keep their gap at the size they grow to.</summary>
+    /// <summary>Lays pieces out in a pan. Touching pieces lie at their shaped size and grow together; the others keep their gap
+    /// at the size they grow to.</summary>
     /// <param name="family">What they are.</param>
     /// <param name="piece">One of them.</param>
     /// <param name="pieces">How many there are; at least 1. No more seats than these are laid.</param>
@@ -43,16 +47,30 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
                 return new(tin, whole, whole, true, [new(length / 2, width / 2)], 1);
             case (TinShape.Hollows, Form.Ball) when FitsTin.Holds(Share.FromFraction(own)):
                 return Hollows(Footprint.Of(family, piece)!);
-            case (TinShape.Channels, Form.Log) when Footprint.Of(family, piece) is { } log && log.Grown(family).Length.Millimetres <= length:
-                return new(tin, log, log.Grown(family), false, [.. Enumerable.Range(0, Math.Min(pieces, tin.Count)).Select(i => new Seat(length / 2, width * (i + .5) / tin.Count))], tin.Count);
-            case (TinShape.Tray, not (Form.Loaf or Form.Swirl)) or (TinShape.Stone, not (Form.Loaf or Form.Swirl or Form.Tray)) when Footprint.Of(family, piece) is { } shaped:
+            case (TinShape.Channels, Form.Log)
+                when Footprint.Of(family, piece) is { } log && log.Grown(family).Length.Millimetres <= length:
+                return new(
+                    tin,
+                    log,
+                    log.Grown(family),
+                    false,
+                    [
+                        .. Enumerable
+                            .Range(0, Math.Min(pieces, tin.Count))
+                            .Select(i => new Seat(length / 2, width * (i + .5) / tin.Count)),
+                    ],
+                    tin.Count
+                );
+            case (TinShape.Tray, not (Form.Loaf or Form.Swirl))
+            or (TinShape.Stone, not (Form.Loaf or Form.Swirl or Form.Tray)) when Footprint.Of(family, piece) is { } shaped:
                 return Lay(shaped, Grid);
             // A pull-apart tin is for what may touch.
             case (TinShape.Rectangle, Form.Ball) when (touching ?? family.Touches) && Footprint.Of(family, piece) is { } ball:
                 return Lay(ball, Grid);
             case (TinShape.Round, Form.Ball) when (touching ?? family.Touches) && Footprint.Of(family, piece) is { } ball:
                 return Lay(ball, (lies, gap) => Round(lies, gap));
-            case (TinShape.Round, Form.Coil) when Footprint.Of(family, piece) is { } coil && coil.Grown(family).Length.Millimetres <= length:
+            case (TinShape.Round, Form.Coil)
+                when Footprint.Of(family, piece) is { } coil && coil.Grown(family).Length.Millimetres <= length:
                 return new(tin, coil, coil.Grown(family), false, [new(length / 2, width / 2)], 1);
             default:
                 return null;
@@ -61,10 +79,23 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
         PanLayout Hollows(Footprint shaped)
         {
             // Rows and columns nearest to the tin's own proportions.
-            var rows = Enumerable.Range(1, tin.Count).Where(r => tin.Count % r == 0).MinBy(r => Math.Abs(width / r - length / (tin.Count / r)));
+            var rows = Enumerable
+                .Range(1, tin.Count)
+                .Where(r => tin.Count % r == 0)
+                .MinBy(r => Math.Abs(width / r - length / (tin.Count / r)));
             var columns = tin.Count / rows;
-            return new(tin, shaped, shaped.Grown(family), false,
-                [.. Enumerable.Range(0, Math.Min(pieces, tin.Count)).Select(i => new Seat(length * (i % columns + .5) / columns, width * (i / columns + .5) / rows))], tin.Count);
+            return new(
+                tin,
+                shaped,
+                shaped.Grown(family),
+                false,
+                [
+                    .. Enumerable
+                        .Range(0, Math.Min(pieces, tin.Count))
+                        .Select(i => new Seat(length * (i % columns + .5) / columns, width * (i / columns + .5) / rows)),
+                ],
+                tin.Count
+            );
         }
 
         PanLayout? Lay(Footprint shaped, Func<Footprint, double, ImmutableArray<Seat>> how)
@@ -79,9 +110,13 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
         // The seats that are used, moved to the middle of the pan as one block.
         ImmutableArray<Seat> Centred(ImmutableArray<Seat> seats, Footprint lies)
         {
-            if (pieces >= seats.Length || tin.Shape == TinShape.Round) return tin.Shape == TinShape.Round && pieces < seats.Length ? Round(lies, 0, pieces) : seats;
+            if (pieces >= seats.Length || tin.Shape == TinShape.Round)
+                return tin.Shape == TinShape.Round && pieces < seats.Length ? Round(lies, 0, pieces) : seats;
             var used = seats.Take(pieces).ToList();
-            var (dx, dy) = (length / 2 - (used.Min(s => s.X) + used.Max(s => s.X)) / 2, width / 2 - (used.Min(s => s.Y) + used.Max(s => s.Y)) / 2);
+            var (dx, dy) = (
+                length / 2 - (used.Min(s => s.X) + used.Max(s => s.X)) / 2,
+                width / 2 - (used.Min(s => s.Y) + used.Max(s => s.Y)) / 2
+            );
             return [.. used.Select(s => s with { X = s.X + dx, Y = s.Y + dy })];
         }
 
@@ -90,7 +125,8 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
             // Half a gap to the wall is gap enough.
             var circle = (lies.Length.Millimetres + gap) / 2;
             var n = count ?? RoundPacking.Holds(length / 2 + gap / 2, circle);
-            if (n == 0) return [];
+            if (n == 0)
+                return [];
             var packing = RoundPacking.Of(n);
             // Spread to the wall: the tin is the same, the air is shared.
             var scale = n == 1 ? 0 : (length / 2 - lies.Length.Millimetres / 2) / (packing.Ratio - 1);
@@ -101,7 +137,8 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
         {
             var (a, b) = (lies.Length.Millimetres, lies.Width.Millimetres);
             List<ImmutableArray<Seat>> ways = [Rows(a, b, gap, length, width, false, false)];
-            if (!lies.IsRound) ways.Add(Rows(b, a, gap, length, width, false, true));
+            if (!lies.IsRound)
+                ways.Add(Rows(b, a, gap, length, width, false, true));
             else
             {
                 ways.Add(Rows(a, a, gap, length, width, true, false));
@@ -116,17 +153,28 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
 
     private static double TouchingGap(Family family) => Math.Min(family.Gap.Millimetres, TouchingGapMost);
 
-    // Rows along the length; staggered, every second one is shifted by half a piece and they lie closer by the root of three quarters.
-    internal static ImmutableArray<Seat> Rows(double a, double b, double gap, double length, double width, bool staggered, bool across)
+    // Rows along the length; staggered, every second one is shifted by half a piece and they lie closer by the root of three
+    // quarters.
+    internal static ImmutableArray<Seat> Rows(
+        double a,
+        double b,
+        double gap,
+        double length,
+        double width,
+        bool staggered,
+        bool across
+    )
     {
         var seats = ImmutableArray.CreateBuilder<Seat>();
         var pitch = (b + gap) * (staggered ? Math.Sqrt(.75) : 1);
         var rows = Fit(b, width, pitch);
         var (inRow, shifted) = (Fit(a, length, a + gap), staggered ? Fit(a, length - (a + gap) / 2, a + gap) : 0);
-        if (inRow == 0) return [];
+        if (inRow == 0)
+            return [];
         // What is over is shared out left and right, top and bottom.
         var (left, top) = ((length - (inRow - 1) * (a + gap)) / 2, (width - (rows - 1) * pitch) / 2);
-        if (staggered && shifted == inRow) left -= (a + gap) / 4;
+        if (staggered && shifted == inRow)
+            left -= (a + gap) / 4;
         for (var r = 0; r < rows; r++)
         {
             var moved = staggered && r % 2 == 1;
@@ -136,7 +184,8 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
         return seats.ToImmutable();
     }
 
-    private static int Fit(double size, double room, double pitch) => room < size - 1e-9 ? 0 : (int)Math.Floor((room - size) / pitch + 1e-9) + 1;
+    private static int Fit(double size, double room, double pitch) =>
+        room < size - 1e-9 ? 0 : (int)Math.Floor((room - size) / pitch + 1e-9) + 1;
 }
 
 /// <summary>A batch on the kitchen's own pans.</summary>
@@ -146,27 +195,44 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
 /// <param name="Loads">How many times the oven is loaded.</param>
 public sealed record PanChoice(PanLayout Layout, int Pans, int AtOnce, int Loads)
 {
-    /// <summary>Every way the kitchen's pans hold a batch, the best first: pans before the stone, which takes one load at a time; fewest loads, then fewest pans, then the snuggest.</summary>
+    /// <summary>Every way the kitchen's pans hold a batch, the best first: pans before the stone, which takes one load at a time;
+    /// fewest loads, then fewest pans, then the snuggest.</summary>
     /// <param name="family">What it is.</param>
     /// <param name="piece">One of it.</param>
     /// <param name="pieces">How many; at least 1.</param>
     /// <param name="tins">The kitchen's pans that go into the oven.</param>
     /// <param name="racks">Racks of the oven; at least 1.</param>
     /// <param name="touching">Set touching or apart; as the family likes it when null.</param>
-    public static ImmutableArray<PanChoice> Of(Family family, Mass piece, int pieces, IEnumerable<Tin> tins, int racks, bool? touching = null)
+    public static ImmutableArray<PanChoice> Of(
+        Family family,
+        Mass piece,
+        int pieces,
+        IEnumerable<Tin> tins,
+        int racks,
+        bool? touching = null
+    )
     {
         ArgumentNullException.ThrowIfNull(tins);
-        return [.. tins.GroupBy(t => (t.Shape, t.Length, t.Width, t.Depth, t.Count, t.HollowVolume))
-            .Select(same => (Same: same.Count(), Layout: PanLayout.Of(family, piece, pieces, same.First(), touching)))
-            .Where(t => t.Layout is not null)
-            .Select(t =>
-            {
-                var pans = (pieces + t.Layout!.Holds - 1) / t.Layout.Holds;
-                // Loaf tins stand beside one another on a rack; everything else has a rack of its own.
-                var atOnce = Math.Min(Math.Min(t.Same, pans), t.Layout.Tin.Shape == TinShape.Loaf ? racks * LoavesOnRack : racks);
-                return new PanChoice(t.Layout, pans, atOnce, (pans + atOnce - 1) / atOnce);
-            })
-            .OrderBy(c => c.Layout.Tin.IsStone).ThenBy(c => c.Loads).ThenBy(c => c.Pans).ThenBy(c => c.Layout.Tin.Length.Millimetres * c.Layout.Tin.Width.Millimetres * c.Pans)];
+        return
+        [
+            .. tins.GroupBy(t => (t.Shape, t.Length, t.Width, t.Depth, t.Count, t.HollowVolume))
+                .Select(same => (Same: same.Count(), Layout: PanLayout.Of(family, piece, pieces, same.First(), touching)))
+                .Where(t => t.Layout is not null)
+                .Select(t =>
+                {
+                    var pans = (pieces + t.Layout!.Holds - 1) / t.Layout.Holds;
+                    // Loaf tins stand beside one another on a rack; everything else has a rack of its own.
+                    var atOnce = Math.Min(
+                        Math.Min(t.Same, pans),
+                        t.Layout.Tin.Shape == TinShape.Loaf ? racks * LoavesOnRack : racks
+                    );
+                    return new PanChoice(t.Layout, pans, atOnce, (pans + atOnce - 1) / atOnce);
+                })
+                .OrderBy(c => c.Layout.Tin.IsStone)
+                .ThenBy(c => c.Loads)
+                .ThenBy(c => c.Pans)
+                .ThenBy(c => c.Layout.Tin.Length.Millimetres * c.Layout.Tin.Width.Millimetres * c.Pans),
+        ];
     }
 
     /// <summary>Racks of the oven one load takes.</summary>

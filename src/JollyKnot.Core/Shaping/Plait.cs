@@ -29,23 +29,27 @@ public sealed record Move(int From, int To, ImmutableArray<bool> Over)
     public bool Rightwards => To > From;
 
     /// <summary>The crossings it is made of, in order.</summary>
-    public IEnumerable<Crossing> Crossings => Over.Select((over, i) => Rightwards ? new Crossing(From + i, over) : new Crossing(From - 1 - i, !over));
+    public IEnumerable<Crossing> Crossings =>
+        Over.Select((over, i) => Rightwards ? new Crossing(From + i, over) : new Crossing(From - 1 - i, !over));
 
     /// <summary>The same seen in a mirror, of so many strands.</summary>
     public Move Mirrored(int strands) => this with { From = strands + 1 - From, To = strands + 1 - To };
 
     /// <inheritdoc/>
-    public bool Equals(Move? other) => other is not null && From == other.From && To == other.To && Over.SequenceEqual(other.Over);
+    public bool Equals(Move? other) =>
+        other is not null && From == other.From && To == other.To && Over.SequenceEqual(other.Over);
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(From, To, Over.Length);
 }
 
 /// <summary>What a plait word amounts to.</summary>
-/// <param name="Rounds">Times the word is worked until every strand lies where it began: the least common multiple of its cycles.</param>
+/// <param name="Rounds">Times the word is worked until every strand lies where it began: the least common multiple of its
+/// cycles.</param>
 /// <param name="EveryStrandTravels">None just hangs there.</param>
 /// <param name="SameWay">All strands go the same way, one after the other.</param>
-/// <param name="HoldsTogether">No strand or group of strands lies on top of all the others throughout, so nothing can be lifted off.</param>
+/// <param name="HoldsTogether">No strand or group of strands lies on top of all the others throughout, so nothing can be lifted
+/// off.</param>
 public sealed record PlaitCheck(int Rounds, bool EveryStrandTravels, bool SameWay, bool HoldsTogether)
 {
     /// <summary>A plait that can be baked.</summary>
@@ -64,31 +68,43 @@ public sealed record Plait(int Strands, ImmutableArray<Move> Word, ImmutableArra
     /// <summary>The longest word.</summary>
     public const int MostMoves = 40;
 
-    /// <summary>The usual plait of so many strands; null when there is none. Bakers' usage; places counted anew after each move.</summary>
+    /// <summary>The usual plait of so many strands; null when there is none. Bakers' usage; places counted anew after each
+    /// move.</summary>
     /// <param name="strands">2, 3, 4 or 6.</param>
-    public static Plait? Usual(int strands) => strands switch
-    {
-        2 => new(2, [Move.AllOver(1, 2)]),
-        3 => new(3, [Move.AllOver(3, 2), Move.AllOver(1, 2)]),
-        4 => new(4, [Move.AllOver(4, 2), Move.AllOver(1, 3), Move.AllOver(2, 3)]),
-        6 => new(6, [Move.AllOver(2, 6), Move.AllOver(1, 3), Move.AllOver(5, 1), Move.AllOver(6, 4)], [Move.AllOver(6, 1)]),
-        _ => null,
-    };
+    public static Plait? Usual(int strands) =>
+        strands switch
+        {
+            2 => new(2, [Move.AllOver(1, 2)]),
+            3 => new(3, [Move.AllOver(3, 2), Move.AllOver(1, 2)]),
+            4 => new(4, [Move.AllOver(4, 2), Move.AllOver(1, 3), Move.AllOver(2, 3)]),
+            6 => new(6, [Move.AllOver(2, 6), Move.AllOver(1, 3), Move.AllOver(5, 1), Move.AllOver(6, 4)], [Move.AllOver(6, 1)]),
+            _ => null,
+        };
 
     /// <summary>The same for a left hand, or for the half worked from the middle the other way.</summary>
-    public Plait Mirrored => new(Strands, [.. Word.Select(m => m.Mirrored(Strands))], Lead.IsDefault ? default : [.. Lead.Select(m => m.Mirrored(Strands))]);
+    public Plait Mirrored =>
+        new(
+            Strands,
+            [.. Word.Select(m => m.Mirrored(Strands))],
+            Lead.IsDefault ? default : [.. Lead.Select(m => m.Mirrored(Strands))]
+        );
 
     /// <summary>So many moves: the lead, then the word over and over.</summary>
-    public IEnumerable<Move> Moves(int count) => (Lead.IsDefault ? [] : Lead).Concat(Enumerable.Range(0, count).Select(i => Word[i % Word.Length])).Take(count);
+    public IEnumerable<Move> Moves(int count) =>
+        (Lead.IsDefault ? [] : Lead).Concat(Enumerable.Range(0, count).Select(i => Word[i % Word.Length])).Take(count);
 
-    /// <summary>The strands from left to right before, and after each of these moves. Strands are numbered from the left as they begin.</summary>
+    /// <summary>The strands from left to right before, and after each of these moves. Strands are numbered from the left as they
+    /// begin.</summary>
     public static IEnumerable<ImmutableArray<int>> Orders(int strands, IEnumerable<Move> moves)
     {
         var order = Enumerable.Range(1, strands).ToImmutableArray();
         yield return order;
         foreach (var move in moves)
         {
-            foreach (var crossing in move.Crossings) order = order.SetItem(crossing.Place - 1, order[crossing.Place]).SetItem(crossing.Place, order[crossing.Place - 1]);
+            foreach (var crossing in move.Crossings)
+                order = order
+                    .SetItem(crossing.Place - 1, order[crossing.Place])
+                    .SetItem(crossing.Place, order[crossing.Place - 1]);
             yield return order;
         }
     }
@@ -100,7 +116,8 @@ public sealed record Plait(int Strands, ImmutableArray<Move> Word, ImmutableArra
         // Where the strand that began in each place ends up.
         var goes = Enumerable.Range(1, Strands).Select(s => order.IndexOf(s)).ToArray();
         var (rounds, longest) = (1L, 0);
-        foreach (var cycle in Cycles(goes)) (rounds, longest) = (Lcm(rounds, cycle), Math.Max(longest, cycle));
+        foreach (var cycle in Cycles(goes))
+            (rounds, longest) = (Lcm(rounds, cycle), Math.Max(longest, cycle));
         // Over a whole repeat, who ever lies on whom.
         var on = new bool[Strands + 1, Strands + 1];
         var travels = new bool[Strands + 1];
@@ -113,47 +130,71 @@ public sealed record Plait(int Strands, ImmutableArray<Move> Word, ImmutableArra
                 travels[left] = travels[right] = true;
                 (now[crossing.Place - 1], now[crossing.Place]) = (right, left);
             }
-        return new((int)rounds, Enumerable.Range(1, Strands).All(s => travels[s]), longest == Strands, Reaches(on, false) && Reaches(on, true));
+        return new(
+            (int)rounds,
+            Enumerable.Range(1, Strands).All(s => travels[s]),
+            longest == Strands,
+            Reaches(on, false) && Reaches(on, true)
+        );
     }
 
-    /// <summary>Reads a plait as typed: moves with commas between them, places counted from the left, such as <c>4 over 3 under 2, 1 over 2</c>.</summary>
+    /// <summary>Reads a plait as typed: moves with commas between them, places counted from the left, such as <c>4 over 3 under
+    /// 2, 1 over 2</c>.</summary>
     /// <param name="strands">2 to <see cref="MostStrands"/>.</param>
     /// <param name="text">The word.</param>
     /// <returns>The plait, or what is wrong with it, naming the move.</returns>
     public static Outcome<Plait> Read(int strands, string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        if (strands is < 2 or > MostStrands) return new Problem("out-of-range:between", "strands", 2, MostStrands);
-        if (PlainText.CheckNote(text, "word") is { } bad) return bad;
-        if (string.IsNullOrWhiteSpace(text)) return new Problem("empty:move", "word");
+        if (strands is < 2 or > MostStrands)
+            return new Problem("out-of-range:between", "strands", 2, MostStrands);
+        if (PlainText.CheckNote(text, "word") is { } bad)
+            return bad;
+        if (string.IsNullOrWhiteSpace(text))
+            return new Problem("empty:move", "word");
         var read = MovesText.TryParse(text.Trim().ToLowerInvariant());
-        if (!read.HasValue) return new Problem("unreadable:move", "word", Near(text.Trim(), read.ErrorPosition));
-        if (read.Value.Length > MostMoves) return new Problem("too-long:moves", "word", MostMoves);
+        if (!read.HasValue)
+            return new Problem("unreadable:move", "word", Near(text.Trim(), read.ErrorPosition));
+        if (read.Value.Length > MostMoves)
+            return new Problem("too-long:moves", "word", MostMoves);
         var moves = ImmutableArray.CreateBuilder<Move>();
         foreach (var (from, steps) in read.Value)
         {
             var places = steps.Select(s => s.Place).Prepend(from).ToArray();
-            if (places.Any(p => p < 1 || p > strands)) return new Problem("unknown:place-of-strand", "word", moves.Count + 1, strands);
+            if (places.Any(p => p < 1 || p > strands))
+                return new Problem("unknown:place-of-strand", "word", moves.Count + 1, strands);
             var way = places[1] > from ? 1 : -1;
-            if (places.Zip(places.Skip(1), (a, b) => b - a).Any(d => d != way)) return new Problem("not-neighbours", "word", moves.Count + 1);
+            if (places.Zip(places.Skip(1), (a, b) => b - a).Any(d => d != way))
+                return new Problem("not-neighbours", "word", moves.Count + 1);
             moves.Add(new(from, places[^1], [.. steps.Select(s => s.Over)]));
         }
         return new Plait(strands, moves.ToImmutable());
     }
 
-    private static readonly TextParser<bool> OverText = Span.EqualTo("over").Value(true).Try().Or(Span.EqualTo("under").Value(false));
-    private static readonly TextParser<int> PlaceText = Numerics.Integer.Where(s => s.Length <= 2).Select(s => int.Parse(s.ToStringValue(), System.Globalization.CultureInfo.InvariantCulture));
+    private static readonly TextParser<bool> OverText = Span.EqualTo("over")
+        .Value(true)
+        .Try()
+        .Or(Span.EqualTo("under").Value(false));
+    private static readonly TextParser<int> PlaceText = Numerics
+        .Integer.Where(s => s.Length <= 2)
+        .Select(s => int.Parse(s.ToStringValue(), System.Globalization.CultureInfo.InvariantCulture));
     private static readonly TextParser<Unit> Space = Character.WhiteSpace.IgnoreMany();
 
     private static readonly TextParser<(int From, (bool Over, int Place)[] Steps)> MoveText =
         from place in PlaceText
-        from steps in (from _ in Space.Try() from over in OverText from __ in Space from to in PlaceText select (over, to)).Try().AtLeastOnce()
+        from steps in (from _ in Space.Try() from over in OverText from __ in Space from to in PlaceText select (over, to))
+            .Try()
+            .AtLeastOnce()
         select (place, steps);
 
-    private static readonly TextParser<(int From, (bool Over, int Place)[] Steps)[]> MovesText =
-        MoveText.AtLeastOnceDelimitedBy(Space.Then(_ => Character.In(',', ';').IgnoreThen(Space)).Try()).AtEnd();
+    private static readonly TextParser<(int From, (bool Over, int Place)[] Steps)[]> MovesText = MoveText
+        .AtLeastOnceDelimitedBy(Space.Then(_ => Character.In(',', ';').IgnoreThen(Space)).Try())
+        .AtEnd();
 
-    private static string Near(string text, Position at) => text[Math.Clamp(at.Absolute, 0, Math.Max(0, text.Length - 1))..] is var rest && rest.Length > 12 ? rest[..12] + "…" : rest;
+    private static string Near(string text, Position at) =>
+        text[Math.Clamp(at.Absolute, 0, Math.Max(0, text.Length - 1))..] is var rest && rest.Length > 12
+            ? rest[..12] + "…"
+            : rest;
 
     private static IEnumerable<int> Cycles(int[] goes)
     {
@@ -161,8 +202,10 @@ public sealed record Plait(int Strands, ImmutableArray<Move> Word, ImmutableArra
         for (var i = 0; i < goes.Length; i++)
         {
             var length = 0;
-            for (var at = i; !seen[at]; at = goes[at]) (seen[at], length) = (true, length + 1);
-            if (length > 0) yield return length;
+            for (var at = i; !seen[at]; at = goes[at])
+                (seen[at], length) = (true, length + 1);
+            if (length > 0)
+                yield return length;
         }
     }
 
@@ -172,14 +215,16 @@ public sealed record Plait(int Strands, ImmutableArray<Move> Word, ImmutableArra
         var (reached, next) = (new HashSet<int> { 1 }, new Queue<int>([1]));
         while (next.TryDequeue(out var a))
             for (var b = 1; b <= Strands; b++)
-                if ((backwards ? on[b, a] : on[a, b]) && reached.Add(b)) next.Enqueue(b);
+                if ((backwards ? on[b, a] : on[a, b]) && reached.Add(b))
+                    next.Enqueue(b);
         return reached.Count == Strands;
     }
 
     private static long Lcm(long a, long b)
     {
         var (x, y) = (a, b);
-        while (y != 0) (x, y) = (y, x % y);
+        while (y != 0)
+            (x, y) = (y, x % y);
         return a / x * b;
     }
 }

@@ -38,7 +38,8 @@ public sealed record RingSheet(Length Ring, Mass Each, ImmutableArray<Rolling> R
         for (var i = 0; i <= Rerolls && left >= each; i++)
         {
             var rolling = Best(left / perSquare, ring.Millimetres);
-            if (rolling.Rings.IsEmpty) break;
+            if (rolling.Rings.IsEmpty)
+                break;
             rollings.Add(rolling);
             left -= rolling.Rings.Length * each;
         }
@@ -56,7 +57,8 @@ public sealed record RingSheet(Length Ring, Mass Each, ImmutableArray<Rolling> R
         {
             var width = Math.Sqrt(area / proportion);
             var rings = PanLayout.Rows(ring, ring, Clear, area / width, width, true, false);
-            if (rings.Length > best.Rings.Length) best = new(Length.FromMillimetres(area / width), Length.FromMillimetres(width), rings);
+            if (rings.Length > best.Rings.Length)
+                best = new(Length.FromMillimetres(area / width), Length.FromMillimetres(width), rings);
         }
         return best;
     }

@@ -14,7 +14,8 @@ public sealed record RoundPacking(double Ratio, ImmutableArray<(double X, double
     public const int Most = 40;
 
     // Rotations of a ring against the one inside it that are tried, and halvings of its radius.
-    private const int Rotations = 48, Halvings = 30;
+    private const int Rotations = 48,
+        Halvings = 30;
     private static readonly ConcurrentDictionary<int, RoundPacking> Known = new();
 
     /// <summary>The packing of this many.</summary>
@@ -30,17 +31,23 @@ public sealed record RoundPacking(double Ratio, ImmutableArray<(double X, double
     public static int Holds(double tin, double circle)
     {
         var most = 0;
-        for (var n = 1; n <= Most && Of(n).Ratio * circle <= tin + 1e-9; n++) most = n;
+        for (var n = 1; n <= Most && Of(n).Ratio * circle <= tin + 1e-9; n++)
+            most = n;
         return most;
     }
 
     private static RoundPacking Best(int circles)
     {
-        if (circles == 1) return new(1, [(0, 0)]);
+        if (circles == 1)
+            return new(1, [(0, 0)]);
         RoundPacking? best = null;
         foreach (var rings in Splits(circles, circles))
         {
-            if (Build(rings, best?.Ratio ?? double.MaxValue) is { } packing && (best is null || packing.Ratio < best.Ratio - 1e-9)) best = packing;
+            if (
+                Build(rings, best?.Ratio ?? double.MaxValue) is { } packing
+                && (best is null || packing.Ratio < best.Ratio - 1e-9)
+            )
+                best = packing;
         }
         return best!;
     }
@@ -50,10 +57,13 @@ public sealed record RoundPacking(double Ratio, ImmutableArray<(double X, double
     {
         for (var outer = Math.Min(circles, outermost); outer >= 1; outer--)
         {
-            if (outer == circles) yield return [outer];
-            else foreach (var inner in Splits(circles - outer, outer))
-                // A ring outside another that is far emptier than it could be is never the best.
-                if (outer >= inner[^1] + 1) yield return inner.Add(outer);
+            if (outer == circles)
+                yield return [outer];
+            else
+                foreach (var inner in Splits(circles - outer, outer))
+                    // A ring outside another that is far emptier than it could be is never the best.
+                    if (outer >= inner[^1] + 1)
+                        yield return inner.Add(outer);
         }
     }
 
@@ -69,18 +79,31 @@ public sealed record RoundPacking(double Ratio, ImmutableArray<(double X, double
             for (var t = 0; t < (centres.Count == 0 ? 1 : Rotations); t++)
             {
                 var angle = 2 * Math.PI / count * t / Rotations;
-                if (Clear(tight, angle)) { (radius, turn) = (tight, angle); break; }
+                if (Clear(tight, angle))
+                {
+                    (radius, turn) = (tight, angle);
+                    break;
+                }
                 var (low, high) = (tight, outer + 2);
-                if (radius < double.MaxValue && !Clear(radius - 1e-6, angle)) continue;
+                if (radius < double.MaxValue && !Clear(radius - 1e-6, angle))
+                    continue;
                 for (var i = 0; i < Halvings; i++)
                 {
                     var middle = (low + high) / 2;
-                    if (Clear(middle, angle)) high = middle; else low = middle;
+                    if (Clear(middle, angle))
+                        high = middle;
+                    else
+                        low = middle;
                 }
-                if (high < radius) (radius, turn) = (high, angle);
+                if (high < radius)
+                    (radius, turn) = (high, angle);
             }
-            if (radius + 1 >= toBeat) return null;
-            for (var i = 0; i < count; i++) centres.Add((radius * Math.Cos(turn + 2 * Math.PI * i / count), radius * Math.Sin(turn + 2 * Math.PI * i / count)));
+            if (radius + 1 >= toBeat)
+                return null;
+            for (var i = 0; i < count; i++)
+                centres.Add(
+                    (radius * Math.Cos(turn + 2 * Math.PI * i / count), radius * Math.Sin(turn + 2 * Math.PI * i / count))
+                );
             outer = radius;
 
             bool Clear(double at, double angle)
@@ -89,7 +112,8 @@ public sealed record RoundPacking(double Ratio, ImmutableArray<(double X, double
                 {
                     var (x, y) = (at * Math.Cos(angle + 2 * Math.PI * i / count), at * Math.Sin(angle + 2 * Math.PI * i / count));
                     foreach (var (cx, cy) in centres)
-                        if ((x - cx) * (x - cx) + (y - cy) * (y - cy) < 4 - 1e-9) return false;
+                        if ((x - cx) * (x - cx) + (y - cy) * (y - cy) < 4 - 1e-9)
+                            return false;
                 }
                 return true;
             }

@@ -22,7 +22,8 @@ public static class Sizes
     /// <summary>How far a rope or disc is rolled to end at this.</summary>
     public static Length RolledTo(Length aim) => aim * (1 + ShrinkBack);
 
-    /// <summary>How far a piece is rolled: a rope's length, or how far across what is rolled thin; null where nothing is rolled.</summary>
+    /// <summary>How far a piece is rolled: a rope's length, or how far across what is rolled thin; null where nothing is
+    /// rolled.</summary>
     public static Length? RolledTo(Aim aim)
     {
         ArgumentNullException.ThrowIfNull(aim);
@@ -32,7 +33,15 @@ public static class Sizes
 
     /// <summary>Strand length over finished length. Fitted.</summary>
     /// <param name="strands">1 for a rope that is not plaited.</param>
-    public static double TakeUp(int strands) => strands switch { < 2 => 1, 2 => 1.15, 3 => 1.25, 4 => 1.35, _ => 1.45 };
+    public static double TakeUp(int strands) =>
+        strands switch
+        {
+            < 2 => 1,
+            2 => 1.15,
+            3 => 1.25,
+            4 => 1.35,
+            _ => 1.45,
+        };
 
     private const double CubicMillimetresPerGram = 1000 / Density;
 
@@ -52,7 +61,9 @@ public static class Sizes
     public static Length BallAcross(Mass mass) =>
         Length.FromMillimetres(Math.Cbrt(6 * mass.Grams * CubicMillimetresPerGram / Math.PI));
 
-    /// <summary>What to aim for with a piece of this family and mass. Ropes scale with the cube root of the mass, logs with its 0.6th power; a disc without a set thickness is pressed to 1.6 times its ball; a loaf is flattened as wide as its tin is long, then rolled up; a tray bread covers its tray.</summary>
+    /// <summary>What to aim for with a piece of this family and mass. Ropes scale with the cube root of the mass, logs with its
+    /// 0.6th power; a disc without a set thickness is pressed to 1.6 times its ball; a loaf is flattened as wide as its tin is
+    /// long, then rolled up; a tray bread covers its tray.</summary>
     /// <param name="family">What it is.</param>
     /// <param name="piece">Its mass; over 0.</param>
     /// <param name="pan">What it goes into; a usual one when null.</param>
@@ -61,25 +72,38 @@ public static class Sizes
         ArgumentNullException.ThrowIfNull(family);
         if (family.RopeAtUsual is { } usual)
         {
-            var rope = Length.FromMillimetres(usual.Millimetres * Math.Pow(piece / family.Usual, family.Form == Form.Log ? LogExponent : 1 / 3d));
+            var rope = Length.FromMillimetres(
+                usual.Millimetres * Math.Pow(piece / family.Usual, family.Form == Form.Log ? LogExponent : 1 / 3d)
+            );
             return new(null, rope, RopeThickness(piece / family.Strands, rope));
         }
         if (family.Form is Form.Loaf or Form.Swirl)
-            return Rectangle(piece, Length.FromMillimetres(family.Form == Form.Swirl ? SwirlThickness : LoafThickness), pan?.Shape == TinShape.Loaf ? pan.Length : UsualTin);
+            return Rectangle(
+                piece,
+                Length.FromMillimetres(family.Form == Form.Swirl ? SwirlThickness : LoafThickness),
+                pan?.Shape == TinShape.Loaf ? pan.Length : UsualTin
+            );
         if (family.Form == Form.Tray)
         {
             var floor = pan is null ? piece.Grams / Tin.PressedOut * 100 : pan.Length.Millimetres * pan.Width.Millimetres;
             var side = Length.FromMillimetres(Math.Sqrt(floor));
-            return new(null, null, Length.FromMillimetres(piece.Grams * CubicMillimetresPerGram / floor), pan is null ? new(side, side) : new(pan.Length, pan.Width));
+            return new(
+                null,
+                null,
+                Length.FromMillimetres(piece.Grams * CubicMillimetresPerGram / floor),
+                pan is null ? new(side, side) : new(pan.Length, pan.Width)
+            );
         }
-        if (family.Thickness is { } thickness) return new(DiscAcross(piece, thickness), null, thickness);
+        if (family.Thickness is { } thickness)
+            return new(DiscAcross(piece, thickness), null, thickness);
         var ball = BallAcross(piece);
         return family.Form == Form.Disc
             ? new(Length.FromMillimetres(ball.Millimetres * PressedOut), null, null)
             : new(ball, null, null);
     }
 
-    private const double SwirlThickness = 8, LoafThickness = 20;
+    private const double SwirlThickness = 8,
+        LoafThickness = 20;
     private static readonly Length UsualTin = Length.FromMillimetres(210);
 
     /// <summary>The smallest round tin in which so many balls grow together, set their gap apart: its inner width.</summary>
@@ -89,7 +113,8 @@ public static class Sizes
     public static Length? RoundTin(Family family, Mass piece, int pieces)
     {
         ArgumentNullException.ThrowIfNull(family);
-        if (family.Form != Form.Ball || pieces is < 3 or > RoundPacking.Most) return null;
+        if (family.Form != Form.Ball || pieces is < 3 or > RoundPacking.Most)
+            return null;
         var gap = Math.Min(family.GapMillimetres, PanLayout.TouchingGapMost);
         return Length.FromMillimetres(RoundPacking.Of(pieces).Ratio * (BallAcross(piece).Millimetres + gap) - gap);
     }

@@ -8,16 +8,22 @@ public enum TinShape
 {
     /// <summary>A flat baking tray.</summary>
     Tray,
+
     /// <summary>A round tin for rolls that touch.</summary>
     Round,
+
     /// <summary>A square or rectangular tin for rolls that touch.</summary>
     Rectangle,
+
     /// <summary>A deep tin for one loaf.</summary>
     Loaf,
+
     /// <summary>A tin with many hollows.</summary>
     Hollows,
+
     /// <summary>A tray with channels for batons.</summary>
     Channels,
+
     /// <summary>A stone that is heated with the oven.</summary>
     Stone,
 }
@@ -31,7 +37,16 @@ public enum TinShape
 /// <param name="Depth">Inner depth; null for a flat tray.</param>
 /// <param name="Count">Hollows or channels; 1 otherwise.</param>
 /// <param name="HollowVolume">Of one hollow; null otherwise.</param>
-public sealed record Tin(string Id, string Name, TinShape Shape, Length Length, Length Width, Length? Depth = null, int Count = 1, Volume? HollowVolume = null)
+public sealed record Tin(
+    string Id,
+    string Name,
+    TinShape Shape,
+    Length Length,
+    Length Width,
+    Length? Depth = null,
+    int Count = 1,
+    Volume? HollowVolume = null
+)
 {
     /// <summary>Tin volume over dough mass, mL/g: doubled dough fills 95 %. Fitted.</summary>
     public const double MillilitresPerGram = 2;
@@ -48,14 +63,18 @@ public sealed record Tin(string Id, string Name, TinShape Shape, Length Length, 
     /// <summary>Floor of the tin, cm².</summary>
     private double Floor => Length.Millimetres * Width.Millimetres / 100 * (Shape == TinShape.Round ? Math.PI / 4 : 1);
 
-    /// <summary>The dough that suits it altogether: by volume for loaves and hollows, by area for pans and trays, by length for channels.</summary>
-    public Mass Dough => Mass.FromGrams(Shape switch
-    {
-        TinShape.Loaf => Length.Millimetres * Width.Millimetres * (Depth?.Millimetres ?? 0) / 1000 / MillilitresPerGram,
-        TinShape.Hollows => Count * (HollowVolume?.Millilitres ?? 0) / MillilitresPerGram,
-        // 340 mm takes 300 g, and a baton's mass goes with its length to the power 1/0.6.
-        TinShape.Channels => Count * 300 * Math.Pow(Length.Millimetres * .9 / 340, 1 / .6),
-        TinShape.Tray or TinShape.Stone => Floor * PressedOut,
-        _ => Floor * PullApart,
-    });
+    /// <summary>The dough that suits it altogether: by volume for loaves and hollows, by area for pans and trays, by length for
+    /// channels.</summary>
+    public Mass Dough =>
+        Mass.FromGrams(
+            Shape switch
+            {
+                TinShape.Loaf => Length.Millimetres * Width.Millimetres * (Depth?.Millimetres ?? 0) / 1000 / MillilitresPerGram,
+                TinShape.Hollows => Count * (HollowVolume?.Millilitres ?? 0) / MillilitresPerGram,
+                // 340 mm takes 300 g, and a baton's mass goes with its length to the power 1/0.6.
+                TinShape.Channels => Count * 300 * Math.Pow(Length.Millimetres * .9 / 340, 1 / .6),
+                TinShape.Tray or TinShape.Stone => Floor * PressedOut,
+                _ => Floor * PullApart,
+            }
+        );
 }

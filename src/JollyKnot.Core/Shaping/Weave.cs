@@ -24,7 +24,11 @@ public sealed record WeaveStep(ImmutableArray<WeavePiece> Pieces, double Top, do
 public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArray<WeaveStep> Steps)
 {
     // Strands lie a little apart; a crossing takes this much length, each further one of a move less.
-    private const double Pitch = 1.18, Crossing = 1.5, Further = .5, Hanging = 1.2;
+    private const double Pitch = 1.18,
+        Crossing = 1.5,
+        Further = .5,
+        Hanging = 1.2;
+
     // Points a curve, and how far pieces reach into one another so that no gap shows.
     private const int Fine = 18;
     private const double Joint = .12;
@@ -38,7 +42,9 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
         var made = plait.Moves(moves).ToList();
         var orders = Plait.Orders(plait.Strands, made).ToList();
         var (steps, y) = (ImmutableArray.CreateBuilder<WeaveStep>(made.Count + 1), Hanging);
-        steps.Add(new([.. orders[0].Select((s, place) => new WeavePiece(s, [X(place), 0, X(place), Hanging + Joint]))], 0, Hanging));
+        steps.Add(
+            new([.. orders[0].Select((s, place) => new WeavePiece(s, [X(place), 0, X(place), Hanging + Joint]))], 0, Hanging)
+        );
         for (var i = 0; i < made.Count; i++)
         {
             var length = Crossing + Further * (made[i].Over.Length - 1);
@@ -60,15 +66,19 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
         for (var start = 0; start < passes;)
         {
             var end = start + 1;
-            while (end < passes && move.Over[end] == move.Over[start]) end++;
+            while (end < passes && move.Over[end] == move.Over[start])
+                end++;
             var (a, b) = ((double)start / passes, (double)end / passes);
-            (move.Over[start] ? over : under).Add(new(mover, Curve(X(from), X(to), top, length, At(a, passes), At(b, passes)), true));
+            (move.Over[start] ? over : under).Add(
+                new(mover, Curve(X(from), X(to), top, length, At(a, passes), At(b, passes)), true)
+            );
             start = end;
         }
         var others = new List<WeavePiece>();
         for (var place = 0; place < order.Length; place++)
         {
-            if (place == from) continue;
+            if (place == from)
+                continue;
             var passed = move.Rightwards ? place > from && place <= to : place < from && place >= to;
             var goes = passed ? place + (move.Rightwards ? -1 : 1) : place;
             others.Add(new(order[place], Curve(X(place), X(goes), top, length, 0, 1)));
@@ -82,7 +92,10 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
             for (var i = 0; i < 30; i++)
             {
                 var middle = (low + high) / 2;
-                if (Smooth(middle) < share) low = middle; else high = middle;
+                if (Smooth(middle) < share)
+                    low = middle;
+                else
+                    high = middle;
             }
             return (low + high) / 2;
         }
@@ -94,19 +107,22 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
     {
         var points = ImmutableArray.CreateBuilder<double>(2 * (Fine + 3));
         // Rows reach a little into one another, straight up and down.
-        if (from == 0) Add(x0, top - Joint);
+        if (from == 0)
+            Add(x0, top - Joint);
         for (var i = 0; i <= Fine; i++)
         {
             var t = from + (to - from) * i / Fine;
             Add(x0 + (x1 - x0) * Smooth(t), top + length * t);
         }
-        if (to == 1) Add(x1, top + length + Joint);
+        if (to == 1)
+            Add(x1, top + length + Joint);
         return points.ToImmutable();
 
         void Add(double x, double y) => points.AddRange(Math.Round(x, 3), Math.Round(y, 3));
     }
 
-    /// <summary>A single rope laid along a line, cut where it crosses itself so that each crossing lies as it is signed.</summary>
+    /// <summary>A single rope laid along a line, cut where it crosses itself so that each crossing lies as it is
+    /// signed.</summary>
     /// <param name="line">Points the rope goes through smoothly, in rope thicknesses.</param>
     /// <param name="over">For each crossing, in the order the rope comes to it first: the first passage lies on top.</param>
     /// <returns>The pieces, lowest first.</returns>
@@ -115,7 +131,8 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
     {
         var curve = Through(line);
         var crossings = Crossings(curve);
-        if (crossings.Count != over.Length) throw new ArgumentException($"The line crosses itself {crossings.Count} times, not {over.Length}.", nameof(over));
+        if (crossings.Count != over.Length)
+            throw new ArgumentException($"The line crosses itself {crossings.Count} times, not {over.Length}.", nameof(over));
         // Around each crossing the upper passage is drawn again on top.
         var pieces = ImmutableArray.CreateBuilder<WeavePiece>();
         pieces.Add(Piece(0, curve.Length - 1));
@@ -129,12 +146,20 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
         WeavePiece Piece(int from, int to)
         {
             (from, to) = (Math.Max(0, from), Math.Min(curve.Length - 1, to));
-            return new(1, [.. Enumerable.Range(from, to - from + 1).SelectMany(i => new[] { Math.Round(curve[i].X, 3), Math.Round(curve[i].Y, 3) })]);
+            return new(
+                1,
+                [
+                    .. Enumerable
+                        .Range(from, to - from + 1)
+                        .SelectMany(i => new[] { Math.Round(curve[i].X, 3), Math.Round(curve[i].Y, 3) }),
+                ]
+            );
         }
     }
 
     // Points to each side of a crossing that are drawn again: a little more than a strand's thickness.
     private const int Above = 12;
+
     // Distance between points of a rope.
     private const double Spacing = .1;
 
@@ -145,13 +170,16 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
         for (var i = 0; i + 1 < line.Length; i++)
         {
             var (p0, p1, p2, p3) = (line[Math.Max(0, i - 1)], line[i], line[i + 1], line[Math.Min(line.Length - 1, i + 2)]);
-            double Mix(double a, double b, double c, double d, double t) => .5 * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t * t * t);
-            for (var k = 0; k < 60; k++) dense.Add((Mix(p0.X, p1.X, p2.X, p3.X, k / 60d), Mix(p0.Y, p1.Y, p2.Y, p3.Y, k / 60d)));
+            double Mix(double a, double b, double c, double d, double t) =>
+                .5 * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t * t * t);
+            for (var k = 0; k < 60; k++)
+                dense.Add((Mix(p0.X, p1.X, p2.X, p3.X, k / 60d), Mix(p0.Y, p1.Y, p2.Y, p3.Y, k / 60d)));
         }
         dense.Add(line[^1]);
         var even = new List<(double X, double Y)> { dense[0] };
         foreach (var p in dense)
-            if (Math.Sqrt(Math.Pow(p.X - even[^1].X, 2) + Math.Pow(p.Y - even[^1].Y, 2)) >= Spacing) even.Add(p);
+            if (Math.Sqrt(Math.Pow(p.X - even[^1].X, 2) + Math.Pow(p.Y - even[^1].Y, 2)) >= Spacing)
+                even.Add(p);
         return [.. even];
     }
 
@@ -160,12 +188,14 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
         var found = new List<(int, int)>();
         for (var i = 0; i + 1 < curve.Length; i++)
             for (var j = i + Above; j + 1 < curve.Length; j++)
-                if (Cross(curve[i], curve[i + 1], curve[j], curve[j + 1])) found.Add((i, j));
+                if (Cross(curve[i], curve[i + 1], curve[j], curve[j + 1]))
+                    found.Add((i, j));
         return found;
 
         static bool Cross((double X, double Y) a, (double X, double Y) b, (double X, double Y) c, (double X, double Y) d)
         {
-            static double Side((double X, double Y) p, (double X, double Y) q, (double X, double Y) r) => (q.X - p.X) * (r.Y - p.Y) - (q.Y - p.Y) * (r.X - p.X);
+            static double Side((double X, double Y) p, (double X, double Y) q, (double X, double Y) r) =>
+                (q.X - p.X) * (r.Y - p.Y) - (q.Y - p.Y) * (r.X - p.X);
             return Side(a, b, c) > 0 != Side(a, b, d) > 0 && Side(c, d, a) > 0 != Side(c, d, b) > 0;
         }
     }

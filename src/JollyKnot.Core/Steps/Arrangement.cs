@@ -7,7 +7,10 @@ namespace JollyKnot.Core.Steps;
 /// <summary>What one bake is held to.</summary>
 /// <param name="NotBefore">Steps with the time they are held to.</param>
 /// <param name="HotFrom">Ovens, by id, that another bake has heated before: to what.</param>
-public sealed record Arrangement(ImmutableDictionary<StepId, DateTimeOffset> NotBefore, ImmutableDictionary<string, Temperature> HotFrom)
+public sealed record Arrangement(
+    ImmutableDictionary<StepId, DateTimeOffset> NotBefore,
+    ImmutableDictionary<string, Temperature> HotFrom
+)
 {
     /// <summary>Steps the baker wants at a time of their own.</summary>
     public ImmutableDictionary<StepId, DateTimeOffset> Pins { get; init; } = ImmutableDictionary<StepId, DateTimeOffset>.Empty;
@@ -16,5 +19,6 @@ public sealed record Arrangement(ImmutableDictionary<StepId, DateTimeOffset> Not
     public ImmutableDictionary<StepId, DateTimeOffset> Until { get; init; } = ImmutableDictionary<StepId, DateTimeOffset>.Empty;
 
     /// <summary>Held to nothing.</summary>
-    public static Arrangement Free { get; } = new(ImmutableDictionary<StepId, DateTimeOffset>.Empty, ImmutableDictionary<string, Temperature>.Empty);
+    public static Arrangement Free { get; } =
+        new(ImmutableDictionary<StepId, DateTimeOffset>.Empty, ImmutableDictionary<string, Temperature>.Empty);
 }

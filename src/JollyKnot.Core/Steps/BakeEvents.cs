@@ -65,8 +65,8 @@ public abstract record BakeEvent
         : mass > Heaviest ? new("too-heavy:scale", field, Heaviest)
         : null;
 
-    private protected static Problem? Known<T>(T value, string field) where T : struct, Enum =>
-        Enum.IsDefined(value) ? null : new("unknown:answer", field);
+    private protected static Problem? Known<T>(T value, string field)
+        where T : struct, Enum => Enum.IsDefined(value) ? null : new("unknown:answer", field);
 }
 
 /// <summary>An event that does one step.</summary>
@@ -76,7 +76,11 @@ public abstract record StepEvent(StepId Step) : BakeEvent
     /// <summary>What is wrong with what it says; null when nothing is.</summary>
     internal virtual Problem? Wrong() => null;
 
-    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) => soFar with { Steps = soFar.Steps.SetItem(Step, new(Then, false)) };
+    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
+        soFar with
+        {
+            Steps = soFar.Steps.SetItem(Step, new(Then, false)),
+        };
 }
 
 /// <summary>A step was done.</summary>
@@ -85,7 +89,11 @@ public sealed record StepDone(StepId Step) : StepEvent(Step);
 /// <summary>A step was left out.</summary>
 public sealed record StepSkipped(StepId Step) : StepEvent(Step)
 {
-    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) => soFar with { Steps = soFar.Steps.SetItem(Step, new(Then, true)) };
+    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
+        soFar with
+        {
+            Steps = soFar.Steps.SetItem(Step, new(Then, true)),
+        };
 }
 
 /// <summary>An ingredient went in.</summary>
@@ -96,7 +104,10 @@ public sealed record IngredientWeighed(StepId Step, Mass Mass) : StepEvent(Step)
     internal override Problem? Wrong() => Weight(Mass, "mass");
 
     internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
-        base.AddTo(soFar, spec) with { WeighedIn = soFar.WeighedIn.SetItem(Step.Number, Mass) };
+        base.AddTo(soFar, spec) with
+        {
+            WeighedIn = soFar.WeighedIn.SetItem(Step.Number, Mass),
+        };
 }
 
 /// <summary>The dough was judged while kneading.</summary>
@@ -110,12 +121,16 @@ public sealed record DoughChecked(StepId Step, DoughFeel Feel, Mass Water, Mass 
 
     private static Problem? Dosed(Mass mass, string field)
     {
-        if (mass < Mass.Zero) return new("negative", field);
+        if (mass < Mass.Zero)
+            return new("negative", field);
         return mass > Mass.Zero ? Weight(mass, field) : null;
     }
 
     internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
-        base.AddTo(soFar, spec) with { Checks = soFar.Checks.Add(new(Feel, new Dose(Water, Flour))) };
+        base.AddTo(soFar, spec) with
+        {
+            Checks = soFar.Checks.Add(new(Feel, new Dose(Water, Flour))),
+        };
 }
 
 /// <summary>The dough came out of the pan.</summary>
@@ -152,7 +167,8 @@ public sealed record PartWeighed(int Number, Mass Mass) : BakeEvent
 
     internal override SoFar AddTo(SoFar soFar, BakeSpec spec)
     {
-        if (Number > spec.Parts) return soFar;
+        if (Number > spec.Parts)
+            return soFar;
         var parts = soFar.Parts.SetItem(Number, Dividing.Station.UnitsOf(Mass, spec.Step));
         var divided = StepRules.IdAt(Milestone.Divided);
         var isLast = parts.Count == spec.Parts && !soFar.Steps.ContainsKey(divided);
@@ -168,7 +184,10 @@ public sealed record ProofLooked(StepId Step, Seen Seen) : StepEvent(Step)
     internal override Problem? Wrong() => Known(Seen, "seen");
 
     internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
-        base.AddTo(soFar, spec) with { Looks = soFar.Looks.Add(new(Step, Then, Seen)) };
+        base.AddTo(soFar, spec) with
+        {
+            Looks = soFar.Looks.Add(new(Step, Then, Seen)),
+        };
 }
 
 /// <summary>A probe was read while the bread is in the oven.</summary>
@@ -178,14 +197,20 @@ public sealed record ProbeRead(StepId Load, Temperature Core) : BakeEvent
 {
     internal override Problem? Refused(ChainOfSteps chain)
     {
-        if (chain.At(Milestone.In, Load.Batch) is not { } load || load.Id != Load) return new("unknown:load", "load");
+        if (chain.At(Milestone.In, Load.Batch) is not { } load || load.Id != Load)
+            return new("unknown:load", "load");
         var soFar = chain.Bake.SoFar;
         var batch = chain.Of(load).Batch;
-        if (soFar.InSince(batch) is not { } loaded || At < loaded) return new("not-in-the-oven", "load");
+        if (soFar.InSince(batch) is not { } loaded || At < loaded)
+            return new("not-in-the-oven", "load");
         return Baking.Probe.Doubts(soFar.ProbedAt(batch), new(Then - loaded, Core), chain.Bake.Spec.BoilsAt);
     }
 
-    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) => soFar with { Probes = soFar.Probes.Add(new(Load.Batch, Then, Core)) };
+    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
+        soFar with
+        {
+            Probes = soFar.Probes.Add(new(Load.Batch, Then, Core)),
+        };
 }
 
 /// <summary>The proofing place was measured; a reading beats what is reckoned.</summary>
@@ -194,16 +219,21 @@ public sealed record ProbeRead(StepId Load, Temperature Core) : BakeEvent
 public sealed record PlaceMeasured(StepId Proof, Temperature Heat) : BakeEvent
 {
     // A place for dough, or an oven cooling down.
-    private static readonly Temperature Coldest = Temperature.FromCelsius(-5), Hottest = Temperature.FromCelsius(120);
+    private static readonly Temperature Coldest = Temperature.FromCelsius(-5),
+        Hottest = Temperature.FromCelsius(120);
 
     internal override Problem? Refused(ChainOfSteps chain)
     {
-        if (chain.At(Milestone.SetToProof, Proof.Batch)?.Id != Proof) return new("unknown:proof", "proof");
+        if (chain.At(Milestone.SetToProof, Proof.Batch)?.Id != Proof)
+            return new("unknown:proof", "proof");
         return Heat < Coldest || Heat > Hottest ? new("out-of-range:place", "heat", Coldest, Hottest) : null;
     }
 
     internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
-        soFar with { PlaceReadings = soFar.PlaceReadings.SetItem(Proof.Batch, Heat) };
+        soFar with
+        {
+            PlaceReadings = soFar.PlaceReadings.SetItem(Proof.Batch, Heat),
+        };
 }
 
 /// <summary>The bread was eaten and judged.</summary>
@@ -214,7 +244,8 @@ public sealed record Reviewed(StepId Step, int Stars, string Note) : StepEvent(S
 {
     internal override Problem? Wrong()
     {
-        if (Stars is < 1 or > 5) return new("out-of-range:stars", "stars");
+        if (Stars is < 1 or > 5)
+            return new("out-of-range:stars", "stars");
         return Note is null ? new("empty:note", "note") : PlainText.CheckNote(Note, "note");
     }
 
@@ -233,7 +264,10 @@ public sealed record AlarmsHushed : BakeEvent
 /// <summary>The day was laid out anew around this bake; the last one counts.</summary>
 /// <param name="NotBefore">Steps with the time they are held to.</param>
 /// <param name="HotFrom">Ovens that another bake has heated before, by id: to what.</param>
-public sealed record Arranged(ImmutableDictionary<StepId, DateTimeOffset> NotBefore, ImmutableDictionary<string, Temperature> HotFrom) : BakeEvent
+public sealed record Arranged(
+    ImmutableDictionary<StepId, DateTimeOffset> NotBefore,
+    ImmutableDictionary<string, Temperature> HotFrom
+) : BakeEvent
 {
     /// <summary>How far ahead a step may be held.</summary>
     public static TimeSpan LongestAhead { get; } = TimeSpan.FromDays(15);
@@ -252,18 +286,25 @@ public sealed record Arranged(ImmutableDictionary<StepId, DateTimeOffset> NotBef
     public static Arranged Of(Arrangement to)
     {
         ArgumentNullException.ThrowIfNull(to);
-        return new(to.NotBefore, to.HotFrom) { Pins = to.Pins.IsEmpty ? null : to.Pins, Until = to.Until.IsEmpty ? null : to.Until };
+        return new(to.NotBefore, to.HotFrom)
+        {
+            Pins = to.Pins.IsEmpty ? null : to.Pins,
+            Until = to.Until.IsEmpty ? null : to.Until,
+        };
     }
 
     /// <summary>What it holds the bake to.</summary>
-    public Arrangement ToArrangement() => new(NotBefore, HotFrom) { Pins = Pins ?? Arrangement.Free.Pins, Until = Until ?? Arrangement.Free.Until };
+    public Arrangement ToArrangement() =>
+        new(NotBefore, HotFrom) { Pins = Pins ?? Arrangement.Free.Pins, Until = Until ?? Arrangement.Free.Until };
 
     internal override Problem? Refused(ChainOfSteps chain)
     {
-        if (NotBefore is null || HotFrom is null) return new("unknown:step", "notBefore");
+        if (NotBefore is null || HotFrom is null)
+            return new("unknown:step", "notBefore");
         var known = chain.Steps.Select(s => s.Id).ToHashSet();
         var steps = NotBefore.Keys.Concat(Pins?.Keys ?? []).Concat(Until?.Keys ?? []);
-        if (!steps.All(known.Contains)) return new("unknown:step", "notBefore");
+        if (!steps.All(known.Contains))
+            return new("unknown:step", "notBefore");
         var times = NotBefore.Values.Concat(Pins?.Values ?? []);
         var farthest = chain.Bake.SoFar.Now + LongestAhead;
         return times.Any(t => t > farthest) ? new("out-of-range:ahead", "notBefore", LongestAhead.TotalDays) : null;

@@ -20,7 +20,8 @@ internal sealed record OvenFree(Batch Before, TimeSpan Change)
     public static OvenFree? Of(BakeSoFar bake, Batch batch)
     {
         var oven = bake.Spec.OvenOf(batch.Bread);
-        if (batch.WaitsFor(bake.Batches, oven.Racks) is not { } before) return null;
+        if (batch.WaitsFor(bake.Batches, oven.Racks) is not { } before)
+            return null;
         return new(before, oven.Change(before.Bread.Heat, batch.Bread.Heat));
     }
 
@@ -50,7 +51,8 @@ internal sealed class Bath() : BatchRule("bath")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (!of.Bread.Family.Bathed) yield break;
+        if (!of.Bread.Family.Bathed)
+            yield break;
         var (pot, school) = (bake.Spec.Pot, bake.Spec.Handling.Bath);
         yield return new(of.Finishing)
         {
@@ -60,7 +62,8 @@ internal sealed class Bath() : BatchRule("bath")
                 pot.Name,
                 school == PotSchool.InThePot ? pot.Soda : Pot.DipSoda,
                 Count: Boils(bake.Spec, of.Batch, of.Piece),
-                Length: Pot.PerSide(school)),
+                Length: Pot.PerSide(school)
+            ),
         };
     }
 }
@@ -76,7 +79,8 @@ internal sealed class OvenTo() : BatchRule("oven-to")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (OvenFree.Of(bake, of.Batch) is not { } free || free.Change <= TimeSpan.Zero) yield break;
+        if (OvenFree.Of(bake, of.Batch) is not { } free || free.Change <= TimeSpan.Zero)
+            yield break;
         yield return new(TimeSpan.FromSeconds(30))
         {
             Waits = [After(Milestone.Out, free.Before.Index)],
@@ -105,9 +109,12 @@ internal sealed class Load() : BatchRule("load")
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake)
     {
         var bread = bake.Batches[step.Batch ?? 0].Bread;
-        if (bread.Heat > Cautions.HotOver || bread.OnGriddle || bread.Pan?.IsStone == true) yield return Caution.HotSurfaces;
-        if (bake.Spec.SteamFor(bread) != Steam.None) yield return Caution.Steam;
-        if (bread.Brushed && bread.Wash.Egg) yield return Caution.LeftoverWash;
+        if (bread.Heat > Cautions.HotOver || bread.OnGriddle || bread.Pan?.IsStone == true)
+            yield return Caution.HotSurfaces;
+        if (bake.Spec.SteamFor(bread) != Steam.None)
+            yield return Caution.Steam;
+        if (bread.Brushed && bread.Wash.Egg)
+            yield return Caution.LeftoverWash;
     }
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
@@ -115,7 +122,11 @@ internal sealed class Load() : BatchRule("load")
         var (batch, bread) = (of.Batch, of.Bread);
         yield return new(Minutes(1))
         {
-            Waits = [OvenFree.Of(bake, batch)?.Wait ?? After(Milestone.Hot, bread.OnGriddle ? batch.Index : batch.HeatedFor(bake.Batches).Index)],
+            Waits =
+            [
+                OvenFree.Of(bake, batch)?.Wait
+                    ?? After(Milestone.Hot, bread.OnGriddle ? batch.Index : batch.HeatedFor(bake.Batches).Index),
+            ],
             Calls = true,
             About = new(bread.OnGriddle ? bread.Pan?.Name : bake.Spec.OvenOf(bread).Name, Heat: bread.Heat, Count: batch.Pieces),
         };
@@ -169,7 +180,8 @@ internal sealed class Mist() : BatchRule("mist-#")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (of.Bread.OnGriddle || bake.Spec.SteamFor(of.Bread) != Steam.Mist) yield break;
+        if (of.Bread.OnGriddle || bake.Spec.SteamFor(of.Bread) != Steam.Mist)
+            yield break;
         var likely = of.Window.Likely;
         var number = 0;
         foreach (var at in Steaming.Mists(likely))
@@ -194,7 +206,8 @@ internal sealed class Turn() : BatchRule("turn")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (of.Bread.OnGriddle) yield break;
+        if (of.Bread.OnGriddle)
+            yield break;
         yield return new(TimeSpan.FromSeconds(30))
         {
             Waits = [new(new(Milestone.Baking), Edge.Start, of.Window.Turn)],
@@ -215,7 +228,8 @@ internal sealed class FirstLook() : BatchRule("first-look")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (of.Bread.OnGriddle) yield break;
+        if (of.Bread.OnGriddle)
+            yield break;
         yield return new(TimeSpan.FromSeconds(30))
         {
             Waits = [new(new(Milestone.Baking), Edge.Start, of.Window.FirstLook)],
@@ -260,7 +274,8 @@ internal sealed class Butter() : BatchRule("butter")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (!bake.Spec.Way.Buttered) yield break;
+        if (!bake.Spec.Way.Buttered)
+            yield break;
         var pieces = of.Batch.Pieces;
         yield return new(Finish.SecondsEach * pieces)
         {

@@ -9,34 +9,49 @@ public enum Caution
 {
     /// <summary>Allergens present.</summary>
     ChokingAllergen,
+
     /// <summary>Honey and babies.</summary>
     HoneyInfant,
+
     /// <summary>Dough in an oven that could be switched on.</summary>
     WarmOvenProof,
+
     /// <summary>Boiling soda water.</summary>
     BoilingBath,
+
     /// <summary>Steam in the oven.</summary>
     Steam,
+
     /// <summary>Very hot oven and parchment.</summary>
     HotSurfaces,
+
     /// <summary>Hands and tools near a turning paddle.</summary>
     MachineHands,
+
     /// <summary>A blade.</summary>
     Blade,
+
     /// <summary>Glass or ceramics from the fridge into the heat.</summary>
     ColdGlass,
+
     /// <summary>Liquid too hot for the yeast.</summary>
     HotLiquid,
+
     /// <summary>Raw garlic or herbs in butter or oil.</summary>
     Garlic,
+
     /// <summary>Filled or topped with what spoils.</summary>
     KeepCold,
+
     /// <summary>Egg wash left over.</summary>
     LeftoverWash,
+
     /// <summary>Raw flour and raw egg.</summary>
     RawDough,
+
     /// <summary>The centre stays hot.</summary>
     CoolDown,
+
     /// <summary>Too warm for the yeast.</summary>
     TooWarm,
 }
@@ -49,7 +64,8 @@ public sealed record CautionAt(Caution Caution, StepId Step);
 /// <summary>Finds the cautions of a bake.</summary>
 public static class Cautions
 {
-    /// <summary>A load hotter than this wants gloves and a look at the parchment's limit. After paper makers' usual limit.</summary>
+    /// <summary>A load hotter than this wants gloves and a look at the parchment's limit. After paper makers' usual
+    /// limit.</summary>
     public static Temperature HotOver { get; } = Temperature.FromCelsius(220);
 
     /// <summary>Dough over this slows and its surface dries. Cardinal temperatures of baker's yeast.</summary>

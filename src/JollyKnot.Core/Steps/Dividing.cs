@@ -49,7 +49,8 @@ internal sealed class Bulk() : DoughRule("bulk")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (Of(bake) <= TimeSpan.Zero) yield break;
+        if (Of(bake) <= TimeSpan.Zero)
+            yield break;
         yield return new(Of(bake)) { EndedBy = new(Milestone.Weighed), About = new("in a bowl") };
     }
 }
@@ -93,8 +94,10 @@ internal sealed class Divide() : DoughRule("divide")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        var length = bake.Spec.Cuts
-            .Select(c => c.Bread is { Family: var family } ? family.HandsEach * c.Pieces * Family.DividingPart : Minutes(1))
+        var length = bake
+            .Spec.Cuts.Select(c =>
+                c.Bread is { Family: var family } ? family.HandsEach * c.Pieces * Family.DividingPart : Minutes(1)
+            )
             .Aggregate(TimeSpan.Zero, (sum, t) => sum + t);
         yield return new(length) { About = new(Count: bake.Spec.Parts) };
     }

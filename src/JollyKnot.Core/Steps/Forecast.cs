@@ -26,8 +26,18 @@ public sealed record ColdStay(Place Place, TimeSpan Long);
 /// <param name="Turn">How long after the first load of its oven it can go in.</param>
 /// <param name="Late">By how much its turn would come after its best, if nothing held it back.</param>
 public sealed record Forecast(
-    Batch Batch, Mass Piece, Place Place, ColdStay? Cold, Proof Proof, BakeWindow Window, Temperature Wanted, TimeSpan? Probed,
-    TimeSpan Finishing, TimeSpan Turn, TimeSpan Late)
+    Batch Batch,
+    Mass Piece,
+    Place Place,
+    ColdStay? Cold,
+    Proof Proof,
+    BakeWindow Window,
+    Temperature Wanted,
+    TimeSpan? Probed,
+    TimeSpan Finishing,
+    TimeSpan Turn,
+    TimeSpan Late
+)
 {
     // Less than this is not worth holding back. Ours.
     internal static readonly TimeSpan Unheld = TimeSpan.FromMinutes(2);
@@ -56,7 +66,8 @@ internal sealed class Forecaster(BakeSoFar bake)
     public static ImmutableArray<Forecast> All(BakeSoFar bake)
     {
         var forecaster = new Forecaster(bake);
-        foreach (var batch in bake.Batches) forecaster.made.Add(forecaster.Of(batch));
+        foreach (var batch in bake.Batches)
+            forecaster.made.Add(forecaster.Of(batch));
         return [.. forecaster.made];
     }
 
@@ -65,7 +76,11 @@ internal sealed class Forecaster(BakeSoFar bake)
         var (bread, piece) = (batch.Bread, bake.Eaches[batch.Cut]);
         var (window, wanted) = (spec.Window(bread, piece), CoreHeat.Wanted(spec.Formula, bread.Family, spec.BoilsAt));
         var probed = Probe.Done(
-            soFar.ProbedAt(batch), wanted, spec.BoilsAt, new(bread.Family.BodyOf(piece), bread.Heat, spec.OvenOf(bread).Fan));
+            soFar.ProbedAt(batch),
+            wanted,
+            spec.BoilsAt,
+            new(bread.Family.BodyOf(piece), bread.Heat, spec.OvenOf(bread).Fan)
+        );
         var (place, finishing) = (PlaceOf(batch), FinishingOf(batch, piece));
         var rises = new Rise(this, RiseConditions.Of(spec.Formula, piece, spec.Room), place, bread.Family.WantedRise);
 
@@ -81,9 +96,18 @@ internal sealed class Forecaster(BakeSoFar bake)
     {
         // At its best so long after it was set to proof; null when it does not get there.
         public TimeSpan? Best(ColdStay? cold) =>
-            Proof.Predict(
-                Conditions, Place, Wanted, [], TimeSpan.Zero,
-                cold: cold?.Long ?? TimeSpan.Zero, prior: Of.spec.Learned.Pace, coldPlace: cold?.Place ?? Place).Window?.Best;
+            Proof
+                .Predict(
+                    Conditions,
+                    Place,
+                    Wanted,
+                    [],
+                    TimeSpan.Zero,
+                    cold: cold?.Long ?? TimeSpan.Zero,
+                    prior: Of.spec.Learned.Pace,
+                    coldPlace: cold?.Place ?? Place
+                )
+                .Window?.Best;
     }
 
     // The proof as it goes, or as it is going, with what was seen and measured.
@@ -103,7 +127,8 @@ internal sealed class Forecaster(BakeSoFar bake)
             since,
             TimeInTheCold(of, started, since),
             spec.Learned.Pace,
-            of.Cold?.Place);
+            of.Cold?.Place
+        );
     }
 
     // From taking the dough out of the oven to the oven being hot, less what hands do meanwhile without its rising.
@@ -116,23 +141,35 @@ internal sealed class Forecaster(BakeSoFar bake)
     // As long as planned, or as long as it was.
     private TimeSpan TimeInTheCold(Forecast of, DateTimeOffset? started, TimeSpan since)
     {
-        if (of.Cold is not { Long: var planned }) return TimeSpan.Zero;
-        if (started is not { } began) return planned;
-        if (soFar.When(Milestone.OutOfCold, of.Batch.Index) is not { } left) return planned > since ? planned : since;
+        if (of.Cold is not { Long: var planned })
+            return TimeSpan.Zero;
+        if (started is not { } began)
+            return planned;
+        if (soFar.When(Milestone.OutOfCold, of.Batch.Index) is not { } left)
+            return planned > since ? planned : since;
         return left > began ? left - began : TimeSpan.Zero;
     }
 
-    // The oven as proofing place is the first batch's; the others must not be in its way. Nothing is in the way of an oven that nothing bakes in.
+    // The oven as proofing place is the first batch's; the others must not be in its way. Nothing is in the way of an oven that
+    // nothing bakes in.
     private Place PlaceOf(Batch batch)
     {
-        if (!spec.Place.InOven) return spec.Place;
-        if (batch.Index > 0 || batch.Bread.OnGriddle) return Places.Counter;
-        return bake.Batches.Any(b => b.Bread is { OnGriddle: false, Oven: null }) ? spec.Place : spec.Place with { InOven = false };
+        if (!spec.Place.InOven)
+            return spec.Place;
+        if (batch.Index > 0 || batch.Bread.OnGriddle)
+            return Places.Counter;
+        return bake.Batches.Any(b => b.Bread is { OnGriddle: false, Oven: null })
+            ? spec.Place
+            : spec.Place with
+            {
+                InOven = false,
+            };
     }
 
     private TimeSpan FinishingOf(Batch batch, Mass piece)
     {
-        if (batch.Bread.Family.Bathed) return Pot.BathLength(Bath.Boils(spec, batch, piece), spec.Handling.Bath);
+        if (batch.Bread.Family.Bathed)
+            return Pot.BathLength(Bath.Boils(spec, batch, piece), spec.Handling.Bath);
         var times = (spec.BrushedLast(batch.Bread) ? 1 : 0) + (spec.ScoredLast(batch.Bread) ? 1 : 0);
         return Finish.SecondsEach * batch.Pieces * times;
     }
@@ -141,17 +178,21 @@ internal sealed class Forecaster(BakeSoFar bake)
     private TimeSpan TurnOf(Batch batch)
     {
         var oven = spec.OvenOf(batch.Bread);
-        if (batch.WaitsFor(bake.Batches, oven.Racks) is not { } before) return TimeSpan.Zero;
+        if (batch.WaitsFor(bake.Batches, oven.Racks) is not { } before)
+            return TimeSpan.Zero;
         var first = made[before.Index];
         return first.Turn + first.Window.Likely + Moment * 2 + oven.Change(before.Bread.Heat, batch.Bread.Heat);
     }
 
-    // By how much its turn comes after its best, where its baker does something about that. What is shaped after the others is behind them anyway.
+    // By how much its turn comes after its best, where its baker does something about that. What is shaped after the others is
+    // behind them anyway.
     private TimeSpan LateBy(Batch batch, TimeSpan turn, Rise rises)
     {
-        if (turn <= TimeSpan.Zero || spec.Way.Later == LaterLoads.Wait) return TimeSpan.Zero;
+        if (turn <= TimeSpan.Zero || spec.Way.Later == LaterLoads.Wait)
+            return TimeSpan.Zero;
         var leads = batch.HeatedFor(bake.Batches).Index;
-        if (made[leads].Proof.Window is not { } leading || rises.Best(null) is not { } own) return TimeSpan.Zero;
+        if (made[leads].Proof.Window is not { } leading || rises.Best(null) is not { } own)
+            return TimeSpan.Zero;
         var shapedBetween = made.Where(f => f.Batch.Index > leads).Select(f => f.Batch).Append(batch);
         var behind = shapedBetween.Aggregate(TimeSpan.Zero, (sum, b) => sum + Shape.LengthOf(b) + Moment);
         return leading.Best + turn - own - behind;
@@ -159,18 +200,22 @@ internal sealed class Forecaster(BakeSoFar bake)
 
     private ColdStay? ColdOf(Bread bread, TimeSpan late, Rise rises)
     {
-        if (spec.ColdOf(bread) is { } fridge) return new(Places.Fridge, fridge);
-        if (spec.Way.Later != LaterLoads.HeldCool || late <= Forecast.Unheld) return null;
+        if (spec.ColdOf(bread) is { } fridge)
+            return new(Places.Fridge, fridge);
+        if (spec.Way.Later != LaterLoads.HeldCool || late <= Forecast.Unheld)
+            return null;
         return HeldIn(Places.Cool, late, rises) ?? HeldIn(Places.Fridge, late, rises) ?? new(Places.Fridge, late);
     }
 
-    // Held there for so long, in whole minutes, that it is ready when its turn comes, and not before; null when it goes on rising there as warm dough does.
+    // Held there for so long, in whole minutes, that it is ready when its turn comes, and not before; null when it goes on rising
+    // there as warm dough does.
     private static ColdStay? HeldIn(Place where, TimeSpan late, Rise rises)
     {
         var atOnce = rises.Best(null);
         TimeSpan? Delays(int minutes) => rises.Best(new(where, Moment * minutes)) - atOnce;
         var (low, high) = (0, (int)(late.TotalMinutes * HeldAtMost));
-        if (!(Delays(high) >= late)) return null;
+        if (!(Delays(high) >= late))
+            return null;
         while (high - low > 1)
         {
             var middle = (low + high) / 2;

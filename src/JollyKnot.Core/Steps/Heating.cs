@@ -20,7 +20,8 @@ internal sealed class GriddleOn() : BatchRule("griddle-on")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (!of.Bread.OnGriddle) yield break;
+        if (!of.Bread.OnGriddle)
+            yield break;
         yield return new(Minutes(1))
         {
             InTimeFor = new(Milestone.In),
@@ -39,7 +40,8 @@ internal sealed class GriddleHeats() : BatchRule("griddle-heats")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (!of.Bread.OnGriddle) yield break;
+        if (!of.Bread.OnGriddle)
+            yield break;
         // Bakers' usage.
         yield return new(Minutes(8))
         {
@@ -69,7 +71,8 @@ internal sealed record Heating(Oven Oven, Temperature Heat, Temperature? From, T
     /// <summary>Heating for a batch; null when it is heated for another, or goes on the griddle.</summary>
     public static Heating? For(BakeSoFar bake, Batch batch)
     {
-        if (batch.Bread.OnGriddle || batch.HeatedFor(bake.Batches) != batch) return null;
+        if (batch.Bread.OnGriddle || batch.HeatedFor(bake.Batches) != batch)
+            return null;
         var (spec, bread) = (bake.Spec, batch.Bread);
         var oven = spec.OvenOf(bread);
         var inOvens = bake.Batches.Where(b => !b.Bread.OnGriddle).ToList();
@@ -95,7 +98,8 @@ internal sealed class OvenOn() : BatchRule("oven-on")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (Heating.For(bake, of.Batch) is not { IsThere: false } heating) yield break;
+        if (Heating.For(bake, of.Batch) is not { IsThere: false } heating)
+            yield break;
         var dough = bake.Forecasts[0].Proof.OutOfOven is not null && of.Bread.Oven is null;
         yield return new(Minutes(1))
         {
@@ -117,7 +121,8 @@ internal sealed class Preheat() : BatchRule("preheat")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (Heating.For(bake, of.Batch) is not { } heating) yield break;
+        if (Heating.For(bake, of.Batch) is not { } heating)
+            yield break;
         yield return new(heating.Takes)
         {
             Named = heating.Named,
@@ -144,7 +149,8 @@ internal sealed class PotOn() : BatchRule("pot-on")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (!IsFor(bake, of.Batch)) yield break;
+        if (!IsFor(bake, of.Batch))
+            yield break;
         var pot = bake.Spec.Pot;
         yield return new(Minutes(1))
         {
@@ -165,7 +171,8 @@ internal sealed class PotHeats() : BatchRule("pot-heats")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (!PotOn.IsFor(bake, of.Batch)) yield break;
+        if (!PotOn.IsFor(bake, of.Batch))
+            yield break;
         var (spec, pot) = (bake.Spec, bake.Spec.Pot);
         yield return new(pot.ToBoil(spec.Room, spec.Around.Hob, spec.BoilsAt))
         {

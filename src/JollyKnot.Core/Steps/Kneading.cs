@@ -13,7 +13,8 @@ internal sealed class MachineTimer() : DoughRule("timer")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (bake.Spec.Handling.Timer is not { } timer) yield break;
+        if (bake.Spec.Handling.Timer is not { } timer)
+            yield break;
         yield return new(timer)
         {
             EndedBy = new(Milestone.OutOfMachine),
@@ -57,7 +58,8 @@ internal sealed class KneadByHand() : DoughRule("knead")
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
         var machine = bake.Spec.Machine;
-        if (!machine.ByHand) yield break;
+        if (!machine.ByHand)
+            yield break;
         yield return new(DoughCycle.Kneading(machine))
         {
             Waits = [new(new(Milestone.Cycle), Edge.Start)],
@@ -72,7 +74,8 @@ internal sealed class KneadByHand() : DoughRule("knead")
 internal sealed class PaddleTurns() : DoughRule("paddle-turns")
 {
     // From the start of kneading; and missed by so much it is pointless. Bakers' usage.
-    private static readonly TimeSpan Due = TimeSpan.FromMinutes(1), Useful = TimeSpan.FromMinutes(4);
+    private static readonly TimeSpan Due = TimeSpan.FromMinutes(1),
+        Useful = TimeSpan.FromMinutes(4);
 
     public override Ending? Ending => Steps.Ending.YesNo;
 
@@ -83,7 +86,8 @@ internal sealed class PaddleTurns() : DoughRule("paddle-turns")
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
         var machine = bake.Spec.Machine;
-        if (machine.ByHand || !CheckDough.IsWatched(bake)) yield break;
+        if (machine.ByHand || !CheckDough.IsWatched(bake))
+            yield break;
         yield return new(TimeSpan.FromSeconds(30))
         {
             Waits = [new(new(Milestone.Cycle), Edge.Start, machine.KneadStart + Due)],
@@ -119,15 +123,18 @@ internal sealed class CheckDough() : DoughRule("check-#")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (!IsWatched(bake)) yield break;
+        if (!IsWatched(bake))
+            yield break;
         var (checks, held) = (bake.SoFar.Checks, bake.Pan.HeldBack);
         for (var number = 1; number <= checks.Length + 1; number++)
         {
             var isFirst = number == 1;
-            if (!isFirst && checks[number - 2].Feel == DoughFeel.Right) yield break;
+            if (!isFirst && checks[number - 2].Feel == DoughFeel.Right)
+                yield break;
             var due = DueAt(bake, number);
             var useful = bake.Spec.Machine.KneadStart + DoughCheck.Last - due;
-            if (!isFirst && useful <= TimeSpan.Zero) yield break;
+            if (!isFirst && useful <= TimeSpan.Zero)
+                yield break;
             yield return new(Takes)
             {
                 Number = number,
@@ -138,7 +145,8 @@ internal sealed class CheckDough() : DoughRule("check-#")
                 About = new(
                     isFirst && held is not null ? bake.Spec.Liquid?.Ingredient.Name : null,
                     isFirst ? held : null,
-                    Count: number),
+                    Count: number
+                ),
             };
         }
     }
@@ -147,7 +155,11 @@ internal sealed class CheckDough() : DoughRule("check-#")
     private TimeSpan DueAt(BakeSoFar bake, int number)
     {
         var wait = DoughCheck.WaitFor(bake.Spec.Dough);
-        if (number > 1 && bake.SoFar.When(Id(number: number - 1)) is { } before && bake.SoFar.When(Milestone.Started) is { } start)
+        if (
+            number > 1
+            && bake.SoFar.When(Id(number: number - 1)) is { } before
+            && bake.SoFar.When(Milestone.Started) is { } start
+        )
             return before + wait - start;
         return bake.Spec.Machine.KneadStart + DoughCheck.First + wait * (number - 1);
     }
@@ -168,7 +180,8 @@ internal sealed class AddIns() : DoughRule("add-ins")
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
         var addIns = bake.Pan.AddIns;
-        if (addIns.IsEmpty || !CheckDough.IsWatched(bake)) yield break;
+        if (addIns.IsEmpty || !CheckDough.IsWatched(bake))
+            yield break;
         var machine = bake.Spec.Machine;
         yield return new(Minutes(1))
         {
@@ -178,7 +191,8 @@ internal sealed class AddIns() : DoughRule("add-ins")
             Calls = true,
             About = new(
                 string.Join(", ", addIns.Select(r => r.Ingredient.Name)),
-                addIns.Aggregate(Mass.Zero, (sum, r) => sum + r.Mass)),
+                addIns.Aggregate(Mass.Zero, (sum, r) => sum + r.Mass)
+            ),
         };
     }
 }

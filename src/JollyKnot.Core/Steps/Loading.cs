@@ -19,8 +19,12 @@ internal sealed class Bloom() : DoughRule("bloom")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (bake.Pan.BloomIn is not { } liquid) yield break;
-        yield return new(Minutes(2)) { About = new(bake.Spec.Liquid?.Ingredient.Name, liquid, Heat: LiquidTemperature.Bloom.From) };
+        if (bake.Pan.BloomIn is not { } liquid)
+            yield break;
+        yield return new(Minutes(2))
+        {
+            About = new(bake.Spec.Liquid?.Ingredient.Name, liquid, Heat: LiquidTemperature.Bloom.From),
+        };
     }
 }
 
@@ -31,7 +35,8 @@ internal sealed class Blooms() : DoughRule("blooms")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (bake.Pan.BloomIn is null) yield break;
+        if (bake.Pan.BloomIn is null)
+            yield break;
         yield return new(LoadSchool.Blooming) { Waits = [After(Milestone.YeastStirred)], EndedBy = new(Milestone.FirstIn) };
     }
 }
@@ -49,7 +54,8 @@ internal sealed class Paddle() : DoughRule("paddle")
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
         var machine = bake.Spec.Machine;
-        if (machine.Paddles == 0) yield break;
+        if (machine.Paddles == 0)
+            yield break;
         yield return new(Minutes(1)) { About = new(machine.Name, Count: machine.Paddles) };
     }
 }
@@ -121,7 +127,8 @@ internal sealed class FetchOut() : DoughRule("fetch-out")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (ComesToRoom.Of(bake) is not { } about) yield break;
+        if (ComesToRoom.Of(bake) is not { } about)
+            yield break;
         yield return new(Minutes(1))
         {
             InTimeFor = new(Milestone.FirstIn),
@@ -144,14 +151,19 @@ internal sealed class ComesToRoom() : DoughRule("comes-to-room")
     /// <summary>What is cold and should not be; null where nothing is, or where it waits in the pan anyway.</summary>
     public static About? Of(BakeSoFar bake)
     {
-        if (bake.Spec.Handling.Timer is not null) return null;
-        var cold = bake.Pan.Steps.Select(s => s.Row.Ingredient).Where(i => i is { Chilled: true, Role: Role.Fat or Role.Egg }).ToList();
+        if (bake.Spec.Handling.Timer is not null)
+            return null;
+        var cold = bake
+            .Pan.Steps.Select(s => s.Row.Ingredient)
+            .Where(i => i is { Chilled: true, Role: Role.Fat or Role.Egg })
+            .ToList();
         return cold.Count == 0 ? null : new(string.Join(" and ", cold.Select(i => i.Name)));
     }
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (Of(bake) is not { } about) yield break;
+        if (Of(bake) is not { } about)
+            yield break;
         yield return new(Takes)
         {
             Waits = [After(Milestone.Fetched)],
@@ -178,7 +190,8 @@ internal sealed class FeedStarter() : DoughRule("feed-starter")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (StarterRipens.Of(bake) is not { } starter) yield break;
+        if (StarterRipens.Of(bake) is not { } starter)
+            yield break;
         yield return new(Minutes(5))
         {
             InTimeFor = new(Milestone.FirstIn),
@@ -201,7 +214,8 @@ internal sealed class StarterRipens() : DoughRule("starter-ripens")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (Of(bake) is not { } starter) yield break;
+        if (Of(bake) is not { } starter)
+            yield break;
         yield return new(Takes)
         {
             Waits = [After(Milestone.Fed)],

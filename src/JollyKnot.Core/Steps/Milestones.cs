@@ -6,58 +6,85 @@ public enum Milestone
 {
     /// <summary>The starter was fed.</summary>
     Fed,
+
     /// <summary>What is cold was taken out of the fridge.</summary>
     Fetched,
+
     /// <summary>The yeast was stirred into its liquid.</summary>
     YeastStirred,
+
     /// <summary>The yeast has bloomed.</summary>
     Bloomed,
+
     /// <summary>The first thing goes into the pan.</summary>
     FirstIn,
+
     /// <summary>The machine is started.</summary>
     Started,
+
     /// <summary>The dough cycle.</summary>
     Cycle,
+
     /// <summary>The dough comes out of the machine, or of its first bowl.</summary>
     OutOfMachine,
+
     /// <summary>The whole dough is weighed.</summary>
     Weighed,
+
     /// <summary>It is divided.</summary>
     Divided,
+
     /// <summary>A batch is shaped.</summary>
     Shaped,
+
     /// <summary>A batch is set to proof.</summary>
     SetToProof,
+
     /// <summary>It is in the cold.</summary>
     InTheCold,
+
     /// <summary>It comes out of the cold.</summary>
     OutOfCold,
+
     /// <summary>It proofs.</summary>
     Proving,
+
     /// <summary>The dough that proofs in the oven is out of it.</summary>
     OvenCleared,
+
     /// <summary>The oven, or griddle, is switched on.</summary>
     SwitchedOn,
+
     /// <summary>What bakes it is hot.</summary>
     Hot,
+
     /// <summary>The pot is put on.</summary>
     PotOn,
+
     /// <summary>The bath boils.</summary>
     PotHot,
+
     /// <summary>Hands take the batch up after its proof: to boil, brush, score or load it.</summary>
     TakenUp,
+
     /// <summary>It is brushed.</summary>
     Brushed,
+
     /// <summary>It goes in.</summary>
     In,
+
     /// <summary>It bakes.</summary>
     Baking,
+
     /// <summary>It comes out.</summary>
     Out,
+
     /// <summary>It is cool.</summary>
     Cooled,
+
     /// <summary>A filling, topping, wash or butter is made.</summary>
     PartMade,
+
     /// <summary>It is eaten.</summary>
     Eaten,
 }

@@ -15,14 +15,19 @@ internal sealed class ColdProof() : BatchRule("cold")
     /// <summary>So long as planned, or as it was; zero for not at all.</summary>
     public static TimeSpan LengthOf(BakeSoFar bake, Forecast of)
     {
-        if (of.Cold is not { } stay) return TimeSpan.Zero;
-        var (began, left) = (bake.SoFar.When(Milestone.SetToProof, of.Batch.Index), bake.SoFar.When(Milestone.OutOfCold, of.Batch.Index));
+        if (of.Cold is not { } stay)
+            return TimeSpan.Zero;
+        var (began, left) = (
+            bake.SoFar.When(Milestone.SetToProof, of.Batch.Index),
+            bake.SoFar.When(Milestone.OutOfCold, of.Batch.Index)
+        );
         return left - began is { } was ? Longer(was, TimeSpan.Zero) : stay.Long;
     }
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (of.Cold is not { } stay) yield break;
+        if (of.Cold is not { } stay)
+            yield break;
         yield return new(LengthOf(bake, of)) { EndedBy = new(Milestone.OutOfCold), About = new(stay.Place.Name) };
     }
 }
@@ -45,7 +50,8 @@ internal sealed class OutOfCold() : BatchRule("warm-up")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (of.Cold is null) yield break;
+        if (of.Cold is null)
+            yield break;
         yield return new(Minutes(1)) { Calls = true, About = new(of.Place.Name) };
     }
 }
@@ -58,7 +64,8 @@ internal sealed class SecondProof() : BatchRule("proof")
     public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Proving];
 
     /// <summary>From setting it to proof to taking it up at its best; past all patience where it does not get there.</summary>
-    public static TimeSpan Best(Forecast of) => Longer((of.Proof.Window?.Best ?? RiseModel.Horizon) - of.RisesMeanwhile, Minutes(1));
+    public static TimeSpan Best(Forecast of) =>
+        Longer((of.Proof.Window?.Best ?? RiseModel.Horizon) - of.RisesMeanwhile, Minutes(1));
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
@@ -102,7 +109,8 @@ internal sealed class LookAtProof() : BatchRule("look-#")
         for (var number = 1; number <= taken.Length + 1; number++)
         {
             var isNext = number > taken.Length;
-            if (isNext && number > 1 && Proof.CanGoIn(taken[^1].Seen, of.Bread.Family.WantedRise)) yield break;
+            if (isNext && number > 1 && Proof.CanGoIn(taken[^1].Seen, of.Bread.Family.WantedRise))
+                yield break;
             yield return new(Minutes(1))
             {
                 Number = number,
@@ -129,7 +137,8 @@ internal sealed class ClearOven() : BatchRule("clear-oven")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (of.Proof.OutOfOven is null) yield break;
+        if (of.Proof.OutOfOven is null)
+            yield break;
         yield return new(Minutes(1)) { Calls = true, About = new(bake.Spec.Oven.Name) };
     }
 }
@@ -141,7 +150,8 @@ internal sealed class ProofOnCounter() : BatchRule("proof-counter")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (of.Proof.OutOfOven is not { } left) yield break;
+        if (of.Proof.OutOfOven is not { } left)
+            yield break;
         var rest = SecondProof.Best(of) - left - Minutes(1);
         yield return new(Longer(rest, Minutes(1))) { EndedBy = new(Milestone.TakenUp), About = new(Places.Counter.Name) };
     }

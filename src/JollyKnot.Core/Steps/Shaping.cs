@@ -44,7 +44,8 @@ internal sealed class Shape() : BatchRule("shape")
     // By as much as it would wait for the oven, less what those before it waited; where the baker does it so.
     private static TimeSpan ShapedLater(BakeSoFar bake, Batch batch)
     {
-        if (bake.Spec.Way.Later != LaterLoads.ShapedLater) return TimeSpan.Zero;
+        if (bake.Spec.Way.Later != LaterLoads.ShapedLater)
+            return TimeSpan.Zero;
         var (delayed, own) = (TimeSpan.Zero, TimeSpan.Zero);
         foreach (var forecast in bake.Forecasts.Take(batch.Index + 1))
         {
@@ -70,7 +71,8 @@ internal sealed class Brush(bool beforeProof) : BatchRule("brush")
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
         var (bread, pieces) = (of.Bread, of.Batch.Pieces);
-        if (!bread.Brushed || bake.Spec.Way.WashesFirst != beforeProof) yield break;
+        if (!bread.Brushed || bake.Spec.Way.WashesFirst != beforeProof)
+            yield break;
         yield return new(Finish.SecondsEach * pieces)
         {
             Calls = !beforeProof,
@@ -94,7 +96,8 @@ internal sealed class Score(bool beforeProof) : BatchRule("score")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (!of.Bread.Family.Scored || bake.Spec.Way.ScoresFirst != beforeProof) yield break;
+        if (!of.Bread.Family.Scored || bake.Spec.Way.ScoresFirst != beforeProof)
+            yield break;
         // In the same hands as the brush, where it is brushed then.
         var follows = beforeProof || bake.Spec.BrushedLast(of.Bread);
         yield return new(Finish.SecondsEach * of.Batch.Pieces)
@@ -118,8 +121,10 @@ internal sealed class StartProof() : BatchRule("start-proof")
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake)
     {
-        if (bake.Spec.Place.InOven && step.Batch is null or 0) yield return Caution.WarmOvenProof;
-        if (bake.Forecasts[step.Batch ?? 0].Proof.Curve.Points.Any(p => p.Celsius > Cautions.DoughTooWarm.Celsius)) yield return Caution.TooWarm;
+        if (bake.Spec.Place.InOven && step.Batch is null or 0)
+            yield return Caution.WarmOvenProof;
+        if (bake.Forecasts[step.Batch ?? 0].Proof.Curve.Points.Any(p => p.Celsius > Cautions.DoughTooWarm.Celsius))
+            yield return Caution.TooWarm;
     }
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)

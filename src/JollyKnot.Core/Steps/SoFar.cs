@@ -85,7 +85,8 @@ public sealed record SoFar(DateTimeOffset Now)
     public DateTimeOffset? When(Milestone milestone, int batch = 0)
     {
         foreach (var kind in StepRules.At(milestone))
-            if (When(new StepId(kind, batch)) is { } at) return at;
+            if (When(new StepId(kind, batch)) is { } at)
+                return at;
         return null;
     }
 
@@ -100,7 +101,8 @@ public sealed record SoFar(DateTimeOffset Now)
     public ImmutableArray<Baking.ProbeReading> ProbedAt(Batch batch)
     {
         ArgumentNullException.ThrowIfNull(batch);
-        if (When(Milestone.In, batch.Index) is not { } loaded) return [];
+        if (When(Milestone.In, batch.Index) is not { } loaded)
+            return [];
         return [.. Probes.Where(p => p.Batch == batch.Index).Select(p => new Baking.ProbeReading(p.At - loaded, p.Core))];
     }
 
@@ -118,11 +120,13 @@ public sealed record SoFar(DateTimeOffset Now)
     public Mass DoughOf(BakeSpec spec)
     {
         ArgumentNullException.ThrowIfNull(spec);
-        if (Dough is { } weighed) return weighed;
+        if (Dough is { } weighed)
+            return weighed;
         var pan = spec.Pan;
         // What was held back goes in at the check, as a dose.
         var heldBack = Checks.IsEmpty ? pan.HeldBack ?? Mass.Zero : Mass.Zero;
-        var wentIn = pan.Steps.Select(step => WeighedIn.GetValueOrDefault(step.Number, step.Mass))
+        var wentIn = pan
+            .Steps.Select(step => WeighedIn.GetValueOrDefault(step.Number, step.Mass))
             .Concat(pan.AddIns.Select(r => r.Mass))
             .Aggregate(heldBack, (sum, m) => sum + m);
         return Formula.Yield(wentIn + Added.Water + Added.Flour);

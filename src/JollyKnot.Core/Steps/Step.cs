@@ -10,14 +10,19 @@ public enum Lane
 {
     /// <summary>In a machine.</summary>
     Machine,
+
     /// <summary>In the baker's hands.</summary>
     Hands,
+
     /// <summary>At its proofing place.</summary>
     Proof,
+
     /// <summary>In the oven.</summary>
     Oven,
+
     /// <summary>On the rack.</summary>
     Rack,
+
     /// <summary>On the table.</summary>
     Table,
 }
@@ -36,12 +41,16 @@ public enum ResourceKind
 {
     /// <summary>The baker.</summary>
     Hands,
+
     /// <summary>A bread machine.</summary>
     Machine,
+
     /// <summary>An oven, heating, baking or with dough in it.</summary>
     Oven,
+
     /// <summary>A pot on the hob.</summary>
     Pot,
+
     /// <summary>The griddle.</summary>
     Griddle,
 }
@@ -51,6 +60,7 @@ public enum Edge
 {
     /// <summary>Its start.</summary>
     Start,
+
     /// <summary>Its end.</summary>
     End,
 }
@@ -66,18 +76,25 @@ public enum Ending
 {
     /// <summary>The baker says it is done.</summary>
     Done,
+
     /// <summary>Yes or no: no means it needs doing again.</summary>
     YesNo,
+
     /// <summary>A mass is read.</summary>
     Mass,
+
     /// <summary>Every part is weighed.</summary>
     Parts,
+
     /// <summary>The dough is judged and dosed.</summary>
     Feel,
+
     /// <summary>How the dough feels at take-out is told.</summary>
     TakeOut,
+
     /// <summary>The proof is seen.</summary>
     Look,
+
     /// <summary>Rated and noted.</summary>
     Review,
 }
@@ -93,8 +110,16 @@ public enum Ending
 /// <param name="Spot">Where in the pan.</param>
 /// <param name="From">How hot it was before.</param>
 public sealed record About(
-    string? Thing = null, Mass? Mass = null, Mass? Running = null, Temperature? Heat = null, int? Count = null,
-    TimeSpan? Length = null, Shaping.Aim? Aim = null, Machines.Spot? Spot = null, Temperature? From = null)
+    string? Thing = null,
+    Mass? Mass = null,
+    Mass? Running = null,
+    Temperature? Heat = null,
+    int? Count = null,
+    TimeSpan? Length = null,
+    Shaping.Aim? Aim = null,
+    Machines.Spot? Spot = null,
+    Temperature? From = null
+)
 {
     /// <summary>It cools to get there.</summary>
     public bool Cools => From > Heat;
@@ -114,9 +139,19 @@ public sealed record About(
 /// <param name="PointlessAfter">Once this other step is done it passes by itself.</param>
 /// <param name="About">Its figures.</param>
 public sealed record Step(
-    StepId Id, TimeSpan Length, ImmutableArray<Link> After, Ending? Ending = null, Lane? Holds = null,
-    ImmutableArray<Resource> Occupies = default, StepId? InTimeFor = null, StepId? EndedBy = null, bool Calls = false,
-    TimeSpan? UsefulFor = null, StepId? PointlessAfter = null, About? About = null)
+    StepId Id,
+    TimeSpan Length,
+    ImmutableArray<Link> After,
+    Ending? Ending = null,
+    Lane? Holds = null,
+    ImmutableArray<Resource> Occupies = default,
+    StepId? InTimeFor = null,
+    StepId? EndedBy = null,
+    bool Calls = false,
+    TimeSpan? UsefulFor = null,
+    StepId? PointlessAfter = null,
+    About? About = null
+)
 {
     /// <summary>What happens.</summary>
     public StepKind Kind => Id.Kind;
@@ -133,7 +168,8 @@ public sealed record Step(
     /// <summary>The points of the job it is.</summary>
     public ImmutableArray<Milestone> Marks { get; init; } = [];
 
-    /// <summary>Hands can break off for it, so a day is not planned around it. Everything else that is done keeps them busy.</summary>
+    /// <summary>Hands can break off for it, so a day is not planned around it. Everything else that is done keeps them
+    /// busy.</summary>
     public bool IsGlance => Rule.IsGlance;
 
     /// <summary>It keeps the hands busy, so that no other such step can be done meanwhile.</summary>

@@ -37,10 +37,13 @@ public readonly partial record struct StepId(StepKind Kind, int Batch = 0, int N
     public static StepId Parse(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        if (text.Contains(NumberMark, StringComparison.Ordinal)) return new(new(text));
+        if (text.Contains(NumberMark, StringComparison.Ordinal))
+            return new(new(text));
         var read = Shape().Match(text);
         var number = read.Groups["number"];
-        var name = number.Success ? read.Groups["before"].Value + NumberMark + read.Groups["after"].Value : read.Groups["before"].Value;
+        var name = number.Success
+            ? read.Groups["before"].Value + NumberMark + read.Groups["after"].Value
+            : read.Groups["before"].Value;
         var batch = read.Groups["batch"];
         return new(new(name), batch.Success ? Whole(batch) - 1 : 0, number.Success ? Whole(number) : 0);
     }
@@ -52,7 +55,10 @@ public readonly partial record struct StepId(StepKind Kind, int Batch = 0, int N
 
     private static int Whole(Group digits) => int.Parse(digits.ValueSpan, CultureInfo.InvariantCulture);
 
-    [GeneratedRegex(@"^(?<before>.*?)(?:(?<=-)(?<number>[1-9]\d{0,5})(?=-|@|$)(?<after>[^@]*))?(?:@(?<batch>[2-9]|[1-9]\d{1,5}))?$", RegexOptions.Singleline | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex(
+        @"^(?<before>.*?)(?:(?<=-)(?<number>[1-9]\d{0,5})(?=-|@|$)(?<after>[^@]*))?(?:@(?<batch>[2-9]|[1-9]\d{1,5}))?$",
+        RegexOptions.Singleline | RegexOptions.ExplicitCapture
+    )]
     private static partial Regex Shape();
 }
 

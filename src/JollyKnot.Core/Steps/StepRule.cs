@@ -50,8 +50,10 @@ public enum Urgency
 {
     /// <summary>Bread burns.</summary>
     Burns,
+
     /// <summary>Hands go on with what they have begun.</summary>
     Usual,
+
     /// <summary>It can be done at any time.</summary>
     CanWait,
 }
@@ -69,7 +71,8 @@ public abstract class StepRule(string name)
     /// <summary>What ends it, and so what it asks; null for a stretch that runs by itself.</summary>
     public virtual Ending? Ending => null;
 
-    /// <summary>Where the dough is during it: such a step is one on the dough's own way. Null for what is done beside it.</summary>
+    /// <summary>Where the dough is during it: such a step is one on the dough's own way. Null for what is done beside
+    /// it.</summary>
     public virtual Lane? Holds => null;
 
     /// <summary>The points of the job it is.</summary>
@@ -122,7 +125,8 @@ public abstract class StepRule(string name)
     public virtual Problem? Refuses(StepEvent told)
     {
         var isSaid = Ending is Steps.Ending.Done or Steps.Ending.YesNo or Steps.Ending.Parts;
-        if (told is StepDone) return isSaid ? null : new("needs-answer", "type");
+        if (told is StepDone)
+            return isSaid ? null : new("needs-answer", "type");
         return new("wrong-event", "type");
     }
 
@@ -143,7 +147,8 @@ public abstract class StepRule(string name)
 
     private protected static TimeSpan Longer(TimeSpan a, TimeSpan b) => a > b ? a : b;
 
-    private protected static Wait After(Milestone milestone, int? batch = null, int number = 0) => new(new(milestone, batch, number));
+    private protected static Wait After(Milestone milestone, int? batch = null, int number = 0) =>
+        new(new(milestone, batch, number));
 }
 
 /// <summary>What the bench shows beside the sentence of a step.</summary>
@@ -151,14 +156,19 @@ public enum Panel
 {
     /// <summary>Nothing.</summary>
     None,
+
     /// <summary>Doses, and what past checks say.</summary>
     Doses,
+
     /// <summary>How far the dough has risen in the machine.</summary>
     FirstRise,
+
     /// <summary>The scale station.</summary>
     Station,
+
     /// <summary>The scale station, and how a piece is shaped.</summary>
     Shape,
+
     /// <summary>The beats at the pot.</summary>
     Bath,
 }

@@ -10,22 +10,59 @@ public static class StepRules
     /// <summary>What is done with the whole dough, from the pan to the divided pieces.</summary>
     public static ImmutableArray<DoughRule> Dough { get; } =
     [
-        new Bloom(), new Blooms(), new Paddle(), new WeighIn(), new StartCycle(), new FetchOut(), new ComesToRoom(), new FeedStarter(), new StarterRipens(),
-        new MachineTimer(), new DoughCycle(), new KneadByHand(), new PaddleTurns(), new CheckDough(), new AddIns(),
-        new TakeOut(), new Bulk(), new WeighDough(), new Divide(), new KeepCold(),
+        new Bloom(),
+        new Blooms(),
+        new Paddle(),
+        new WeighIn(),
+        new StartCycle(),
+        new FetchOut(),
+        new ComesToRoom(),
+        new FeedStarter(),
+        new StarterRipens(),
+        new MachineTimer(),
+        new DoughCycle(),
+        new KneadByHand(),
+        new PaddleTurns(),
+        new CheckDough(),
+        new AddIns(),
+        new TakeOut(),
+        new Bulk(),
+        new WeighDough(),
+        new Divide(),
+        new KeepCold(),
     ];
 
     /// <summary>What hands do with one batch after the other.</summary>
     public static ImmutableArray<BatchRule> Shaping { get; } =
-        [new Shape(), new Brush(beforeProof: true), new Score(beforeProof: true), new StartProof()];
+    [new Shape(), new Brush(beforeProof: true), new Score(beforeProof: true), new StartProof()];
 
     /// <summary>What each batch then goes through by itself.</summary>
     public static ImmutableArray<BatchRule> Oven { get; } =
     [
-        new ColdProof(), new OutOfCold(), new SecondProof(), new LookAtProof(), new ClearOven(), new ProofOnCounter(),
-        new GriddleOn(), new GriddleHeats(), new OvenOn(), new Preheat(), new PotOn(), new PotHeats(),
-        new Bath(), new Brush(beforeProof: false), new Score(beforeProof: false), new OvenTo(), new Load(), new Bake(), new Mist(), new Turn(), new FirstLook(),
-        new Unload(), new Butter(), new Cool(),
+        new ColdProof(),
+        new OutOfCold(),
+        new SecondProof(),
+        new LookAtProof(),
+        new ClearOven(),
+        new ProofOnCounter(),
+        new GriddleOn(),
+        new GriddleHeats(),
+        new OvenOn(),
+        new Preheat(),
+        new PotOn(),
+        new PotHeats(),
+        new Bath(),
+        new Brush(beforeProof: false),
+        new Score(beforeProof: false),
+        new OvenTo(),
+        new Load(),
+        new Bake(),
+        new Mist(),
+        new Turn(),
+        new FirstLook(),
+        new Unload(),
+        new Butter(),
+        new Cool(),
     ];
 
     /// <summary>What belongs to the bread but is no dough, each in time for where it is wanted.</summary>
@@ -36,13 +73,15 @@ public static class StepRules
 
     /// <summary>Each kind once, in the order of the job.</summary>
     public static ImmutableArray<StepRule> All { get; } =
-        [.. Dough.AsEnumerable<StepRule>().Concat(Shaping).Concat(Oven).Concat(Beside).Concat(Table).DistinctBy(r => r.Kind)];
+    [.. Dough.AsEnumerable<StepRule>().Concat(Shaping).Concat(Oven).Concat(Beside).Concat(Table).DistinctBy(r => r.Kind)];
 
     private static readonly FrozenDictionary<StepKind, StepRule> ByKind = All.ToFrozenDictionary(r => r.Kind);
 
-    private static readonly FrozenDictionary<Milestone, ImmutableArray<StepKind>> ByMark = All
-        .SelectMany(r => r.Marks.Select(m => (Mark: m, r.Kind)))
-        .GroupBy(m => m.Mark, m => m.Kind).ToFrozenDictionary(g => g.Key, g => g.ToImmutableArray());
+    private static readonly FrozenDictionary<Milestone, ImmutableArray<StepKind>> ByMark = All.SelectMany(r =>
+            r.Marks.Select(m => (Mark: m, r.Kind))
+        )
+        .GroupBy(m => m.Mark, m => m.Kind)
+        .ToFrozenDictionary(g => g.Key, g => g.ToImmutableArray());
 
     /// <summary>The rule of a kind; one that makes nothing where no rule has this kind.</summary>
     public static StepRule Of(StepKind kind) => ByKind.GetValueOrDefault(kind) ?? new UnknownRule(kind);

@@ -23,14 +23,18 @@ internal sealed class MakePart() : DoughRule("part-#")
         part.Rows.Any(r => r.Ingredient.Role == Role.Fat) && part.Rows.Any(r => r.Ingredient.GrowsInFat);
 
     /// <summary>What a part is wanted for.</summary>
-    public static Target WantedFor(Part part, BakeSoFar bake) => part.Kind switch
-    {
-        // Before the hands are full of dough.
-        PartKind.Filling => new(Milestone.OutOfMachine),
-        PartKind.Butter => new(Milestone.Out, 0),
-        PartKind.Wash when bake.Batches.FirstOrDefault(b => b.Bread.Brushed) is { } brushed => new(Milestone.Brushed, brushed.Index),
-        _ => new(Milestone.In, 0),
-    };
+    public static Target WantedFor(Part part, BakeSoFar bake) =>
+        part.Kind switch
+        {
+            // Before the hands are full of dough.
+            PartKind.Filling => new(Milestone.OutOfMachine),
+            PartKind.Butter => new(Milestone.Out, 0),
+            PartKind.Wash when bake.Batches.FirstOrDefault(b => b.Bread.Brushed) is { } brushed => new(
+                Milestone.Brushed,
+                brushed.Index
+            ),
+            _ => new(Milestone.In, 0),
+        };
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
@@ -57,7 +61,8 @@ internal sealed class PartCools() : DoughRule("part-#-cools")
         for (var number = 1; number <= bake.Spec.Dough.Parts.Length; number++)
         {
             var part = bake.Spec.Dough.Parts[number - 1];
-            if (part.Work.Cool <= TimeSpan.Zero) continue;
+            if (part.Work.Cool <= TimeSpan.Zero)
+                continue;
             yield return new(part.Work.Cool)
             {
                 Number = number,
@@ -92,8 +97,10 @@ internal sealed class Review() : DoughRule("review")
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake)
     {
-        if (bake.Spec.Dough.HasHoney) yield return Caution.HoneyInfant;
-        if (bake.Spec.Dough.Spoils) yield return Caution.KeepCold;
+        if (bake.Spec.Dough.HasHoney)
+            yield return Caution.HoneyInfant;
+        if (bake.Spec.Dough.Spoils)
+            yield return Caution.KeepCold;
     }
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)

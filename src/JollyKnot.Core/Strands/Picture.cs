@@ -13,7 +13,8 @@ namespace JollyKnot.Core.Strands;
 /// <param name="UtcOffset">The household's offset from UTC, so that hours are marked where its clocks strike.</param>
 public sealed record Frame(double Width, bool Slim, TimeSpan UtcOffset)
 {
-    /// <summary>Time that is shown in any case, so that two pictures can be set one over the other; only what is needed when null.</summary>
+    /// <summary>Time that is shown in any case, so that two pictures can be set one over the other; only what is needed when
+    /// null.</summary>
     public TimeBand? Shows { get; init; }
 }
 
@@ -55,12 +56,16 @@ public enum LabelKind
 {
     /// <summary>The dough's name and mass, on its strand.</summary>
     Dough,
+
     /// <summary>The same beside it, where the strand is too short or too thin for words.</summary>
     DoughBeside,
+
     /// <summary>When the oven goes on, and to what.</summary>
     OvenOn,
+
     /// <summary>The ready window's ends.</summary>
     Window,
+
     /// <summary>When bread is ready.</summary>
     Ready,
 }
@@ -70,8 +75,10 @@ public enum Anchor
 {
     /// <summary>The text starts here.</summary>
     Start,
+
     /// <summary>The text is centred here.</summary>
     Middle,
+
     /// <summary>The text ends here.</summary>
     End,
 }
@@ -79,8 +86,18 @@ public enum Anchor
 /// <summary>A label.</summary>
 /// <param name="Row">Text under the picture stands in this row, 0 for the first, so that no two lie on one another.</param>
 public sealed record Label(
-    LabelKind Kind, double X, double Y, Anchor Anchor, string? Text = null, Mass? Mass = null, Temperature? Heat = null,
-    int? Count = null, DateTimeOffset? At = null, DateTimeOffset? Until = null, int Row = 0);
+    LabelKind Kind,
+    double X,
+    double Y,
+    Anchor Anchor,
+    string? Text = null,
+    Mass? Mass = null,
+    Temperature? Heat = null,
+    int? Count = null,
+    DateTimeOffset? At = null,
+    DateTimeOffset? Until = null,
+    int Row = 0
+);
 
 /// <summary>One dough's strand.</summary>
 /// <param name="Name">The dough.</param>
@@ -90,7 +107,19 @@ public sealed record Strand(string Name, int Hue, ImmutableArray<Ribbon> Ribbons
 
 /// <summary>The picture.</summary>
 public sealed record Picture(
-    double Width, double Height, double Left, double Right, DateTimeOffset From, DateTimeOffset To,
-    ImmutableArray<LaneBox> Lanes, ImmutableArray<DateTimeOffset> Ticks, ImmutableArray<Strand> Strands,
-    ImmutableArray<Heat> Heats, ImmutableArray<HandsMark> Hands, ImmutableArray<WindowMark> Windows, ImmutableArray<Label> Labels,
-    ImmutableArray<TautLine> Taut, ImmutableArray<Grip> Grips);
+    double Width,
+    double Height,
+    double Left,
+    double Right,
+    DateTimeOffset From,
+    DateTimeOffset To,
+    ImmutableArray<LaneBox> Lanes,
+    ImmutableArray<DateTimeOffset> Ticks,
+    ImmutableArray<Strand> Strands,
+    ImmutableArray<Heat> Heats,
+    ImmutableArray<HandsMark> Hands,
+    ImmutableArray<WindowMark> Windows,
+    ImmutableArray<Label> Labels,
+    ImmutableArray<TautLine> Taut,
+    ImmutableArray<Grip> Grips
+);

@@ -24,10 +24,13 @@ public sealed record TautLine(int Bake, ImmutableArray<Point> Points, ImmutableA
         var (points, loose, lane) = (new List<Point>(), new List<LooseEnd>(), Lane.Machine);
         foreach (var (slot, held) in Deciding.Of(table).Select(d => (d.Slot, d.Held)))
         {
-            if (x(slot.End) - x(slot.Start) >= Shortest || points.Count == 0 || slot.Step.Rule.IsTheEnd) lane = slot.Step.Holds ?? lane;
-            if (held && points.Count > 0) loose.Add(new(points[^1].X, x(slot.Start), middle(lane)));
+            if (x(slot.End) - x(slot.Start) >= Shortest || points.Count == 0 || slot.Step.Rule.IsTheEnd)
+                lane = slot.Step.Holds ?? lane;
+            if (held && points.Count > 0)
+                loose.Add(new(points[^1].X, x(slot.Start), middle(lane)));
             points.Add(new(x(slot.Start), middle(lane)));
-            if (slot.End > slot.Start) points.Add(new(x(slot.End), middle(lane)));
+            if (slot.End > slot.Start)
+                points.Add(new(x(slot.End), middle(lane)));
         }
         return new(bake, [.. points.Select(p => new Point(Math.Round(p.X, 1), Math.Round(p.Y, 1)))], [.. loose]);
     }

@@ -34,51 +34,114 @@ public static class BakeEndpoints
     /// <summary>Maps bakes and their events.</summary>
     public static void MapBakes(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/bakes/{id:guid}", async Task<Results<Ok<BenchView>, ProblemHttpResult>> (Guid id, string? step, BakeBook book, HouseClock clock, KitchenKeeper keeper, DoseMemories memories, SetAside aside) =>
-        {
-            if (await book.Find(id) is not { } bake) return Problems.Missing("bake", id, aside);
-            var state = State(bake, clock);
-            return TypedResults.Ok(BenchView.Of(bake, state, keeper.Voice, step is null ? default(StepId?) : StepId.Parse(step), state.Now?.Step.Rule.Panel == Panel.Doses ? await memories.For(bake.Plan.Spec) : null));
-        })
-            .WithName("bench").WithSummary("A bake at the bench; with a step, that step instead of the one that is due.");
+        app.MapGet(
+                "/api/bakes/{id:guid}",
+                async Task<Results<Ok<BenchView>, ProblemHttpResult>> (
+                    Guid id,
+                    string? step,
+                    BakeBook book,
+                    HouseClock clock,
+                    KitchenKeeper keeper,
+                    DoseMemories memories,
+                    SetAside aside
+                ) =>
+                {
+                    if (await book.Find(id) is not { } bake)
+                        return Problems.Missing("bake", id, aside);
+                    var state = State(bake, clock);
+                    return TypedResults.Ok(
+                        BenchView.Of(
+                            bake,
+                            state,
+                            keeper.Voice,
+                            step is null ? default(StepId?) : StepId.Parse(step),
+                            state.Now?.Step.Rule.Panel == Panel.Doses ? await memories.For(bake.Plan.Spec) : null
+                        )
+                    );
+                }
+            )
+            .WithName("bench")
+            .WithSummary("A bake at the bench; with a step, that step instead of the one that is due.");
         app.MapPost("/api/bakes/{id:guid}/events", Tell).WithName("tell");
-        app.MapGet("/api/bakes/{id:guid}/log", async Task<Results<Ok<ImmutableArray<LogLine>>, ProblemHttpResult>> (Guid id, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
-            await book.Find(id) is { } bake ? TypedResults.Ok(Lines(bake, clock, keeper.Voice)) : Problems.Missing("bake")).WithName("log");
-        app.MapPost("/api/bakes/{id:guid}/picture", async Task<Results<Ok<Picture>, ProblemHttpResult>> (Guid id, FrameRequest frame, BakeBook book, HouseClock clock) =>
-            await book.Find(id) is { } bake ? TypedResults.Ok(StrandLayout.Of([Draw(bake, clock)], frame.ToFrame())) : Problems.Missing("bake")).WithName("bakePicture");
+        app.MapGet(
+                "/api/bakes/{id:guid}/log",
+                async Task<Results<Ok<ImmutableArray<LogLine>>, ProblemHttpResult>> (
+                    Guid id,
+                    BakeBook book,
+                    HouseClock clock,
+                    KitchenKeeper keeper
+                ) =>
+                    await book.Find(id) is { } bake ? TypedResults.Ok(Lines(bake, clock, keeper.Voice)) : Problems.Missing("bake")
+            )
+            .WithName("log");
+        app.MapPost(
+                "/api/bakes/{id:guid}/picture",
+                async Task<Results<Ok<Picture>, ProblemHttpResult>> (
+                    Guid id,
+                    FrameRequest frame,
+                    BakeBook book,
+                    HouseClock clock
+                ) =>
+                    await book.Find(id) is { } bake
+                        ? TypedResults.Ok(StrandLayout.Of([Draw(bake, clock)], frame.ToFrame()))
+                        : Problems.Missing("bake")
+            )
+            .WithName("bakePicture");
     }
 
     internal static BakeState State(StoredBake bake, HouseClock clock) => BakeState.Of(bake.Plan, bake.Log, clock.GetUtcNow());
 
-    internal static BenchView View(StoredBake bake, HouseClock clock, Voice words, bool away = false) => BenchView.Of(bake, State(bake, clock), words, away: away);
+    internal static BenchView View(StoredBake bake, HouseClock clock, Voice words, bool away = false) =>
+        BenchView.Of(bake, State(bake, clock), words, away: away);
 
     internal static Drawn Draw(StoredBake bake, HouseClock clock)
     {
-        if (bake.Closed is { } closed) return PastBakes.Draw(bake, closed);
+        if (bake.Closed is { } closed)
+            return PastBakes.Draw(bake, closed);
         var state = State(bake, clock);
         return new(bake.Plan.Spec, state.Chain.Batches, state.Timetable, state.SoFar.DoughOf(bake.Plan.Spec));
     }
 
-    private static async Task<Results<Ok<TellAnswer>, ProblemHttpResult>> Tell(Guid id, TellRequest request, BakeBook book, HouseClock clock, KitchenKeeper keeper)
+    private static async Task<Results<Ok<TellAnswer>, ProblemHttpResult>> Tell(
+        Guid id,
+        TellRequest request,
+        BakeBook book,
+        HouseClock clock,
+        KitchenKeeper keeper
+    )
     {
-        if (request.Id == Guid.Empty) return Problems.Bad(new Problem("empty:id", "id"));
+        if (request.Id == Guid.Empty)
+            return Problems.Bad(new Problem("empty:id", "id"));
         return await book.Tell(id, request.Id, request.BasedOn, request.Event, clock.GetUtcNow()) switch
         {
-            Told.Kept kept => TypedResults.Ok(new TellAnswer(kept.Position, kept.Again, View((await book.Find(id))!, clock, keeper.Voice))),
-            Told.Conflict conflict => Problems.Conflict(
-                new Problem("conflict", "basedOn"), conflict.Position),
-            Told.Refused { Problem.Type: "already-done" or "bake-over" or "nothing-to-undo" } refused => Problems.Conflict(At(refused.Problem)),
+            Told.Kept kept => TypedResults.Ok(
+                new TellAnswer(kept.Position, kept.Again, View((await book.Find(id))!, clock, keeper.Voice))
+            ),
+            Told.Conflict conflict => Problems.Conflict(new Problem("conflict", "basedOn"), conflict.Position),
+            Told.Refused { Problem.Type: "already-done" or "bake-over" or "nothing-to-undo" } refused => Problems.Conflict(
+                At(refused.Problem)
+            ),
             Told.Refused refused => Problems.Bad(At(refused.Problem)),
             _ => Problems.Missing("bake"),
         };
 
-        static Problem At(Problem problem) => problem.Field is "" or "id" ? problem : problem with { Field = "event." + problem.Field };
+        static Problem At(Problem problem) =>
+            problem.Field is "" or "id" ? problem : problem with { Field = "event." + problem.Field };
     }
 
     private static ImmutableArray<LogLine> Lines(StoredBake bake, HouseClock clock, Voice words)
     {
         var state = State(bake, clock);
         var standing = bake.Log.Standing().Select(e => e.Position).ToHashSet();
-        return [.. bake.Log.Entries.Select(e => new LogLine(e.Position, e.At, words.Told(e.Event, state), standing.Contains(e.Position), e.Event))];
+        return
+        [
+            .. bake.Log.Entries.Select(e => new LogLine(
+                e.Position,
+                e.At,
+                words.Told(e.Event, state),
+                standing.Contains(e.Position),
+                e.Event
+            )),
+        ];
     }
 }

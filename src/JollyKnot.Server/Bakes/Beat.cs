@@ -33,8 +33,17 @@ public sealed record Answer(string Value, string Label, string Hint = "", Mass? 
 /// <param name="Answers">Answers on offer.</param>
 /// <param name="Cautions">Cautions that matter here.</param>
 public sealed record Beat(
-    StepId Step, Ending Ending, string Tells, bool IsDue, DateTimeOffset Due, string Say, Phrase Phrase, Mass? Expected,
-    ImmutableArray<Answer> Answers, ImmutableArray<string> Cautions)
+    StepId Step,
+    Ending Ending,
+    string Tells,
+    bool IsDue,
+    DateTimeOffset Due,
+    string Say,
+    Phrase Phrase,
+    Mass? Expected,
+    ImmutableArray<Answer> Answers,
+    ImmutableArray<string> Cautions
+)
 {
     internal static Beat Of(BakeState state, Slot slot, Voice words)
     {
@@ -53,25 +62,30 @@ public sealed record Beat(
             phrase,
             step.Ending == Ending.Mass ? step.About?.Mass : null,
             AnswersTo(step, state, words),
-            [.. cautions.Select(c => words.Of(c.Caution, spec))]);
+            [.. cautions.Select(c => words.Of(c.Caution, spec))]
+        );
     }
 
     // What events are called on the wire.
-    private static readonly FrozenDictionary<Type, string> EventTypes = typeof(BakeEvent).GetCustomAttributes<JsonDerivedTypeAttribute>()
+    private static readonly FrozenDictionary<Type, string> EventTypes = typeof(BakeEvent)
+        .GetCustomAttributes<JsonDerivedTypeAttribute>()
         .ToFrozenDictionary(a => a.DerivedType, a => (string)a.TypeDiscriminator!);
 
     // The stretch that the dough is in.
-    private static Slot? GoesOn(BakeState state) => state.Timetable.Slots
-        .LastOrDefault(s => !s.Step.IsBeat && s.Step.Holds is not null && s.Start <= state.SoFar.Now && s.State == StepState.Open);
+    private static Slot? GoesOn(BakeState state) =>
+        state.Timetable.Slots.LastOrDefault(s =>
+            !s.Step.IsBeat && s.Step.Holds is not null && s.Start <= state.SoFar.Now && s.State == StepState.Open
+        );
 
-    private static ImmutableArray<Answer> AnswersTo(Step step, BakeState state, Voice words) => step.Ending switch
-    {
-        Ending.YesNo => [new("no", "It does not", Voice.DoesNotTurn)],
-        Ending.Feel => [.. Enum.GetValues<DoughFeel>().Select(f => Dose(f, state, words))],
-        Ending.TakeOut => [.. DoughCheck.AtTakeOut.Select(f => new Answer(Name(f), Voice.Felt(f)))],
-        Ending.Look => [.. Enum.GetValues<Seen>().Select(s => Look(s, state.Chain.Of(step).Bread.Family))],
-        _ => [],
-    };
+    private static ImmutableArray<Answer> AnswersTo(Step step, BakeState state, Voice words) =>
+        step.Ending switch
+        {
+            Ending.YesNo => [new("no", "It does not", Voice.DoesNotTurn)],
+            Ending.Feel => [.. Enum.GetValues<DoughFeel>().Select(f => Dose(f, state, words))],
+            Ending.TakeOut => [.. DoughCheck.AtTakeOut.Select(f => new Answer(Name(f), Voice.Felt(f)))],
+            Ending.Look => [.. Enum.GetValues<Seen>().Select(s => Look(s, state.Chain.Of(step).Bread.Family))],
+            _ => [],
+        };
 
     private static Answer Dose(DoughFeel feel, BakeState state, Voice words)
     {
@@ -84,5 +98,6 @@ public sealed record Beat(
 
     private static Mass Rounded(Mass mass) => Mass.FromGrams(mass.WholeGrams);
 
-    private static string Name<T>(T value) where T : struct, Enum => System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString());
+    private static string Name<T>(T value)
+        where T : struct, Enum => System.Text.Json.JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString());
 }

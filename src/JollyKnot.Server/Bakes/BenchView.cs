@@ -13,7 +13,14 @@ namespace JollyKnot.Server.Bakes;
 
 /// <summary>A step in a list.</summary>
 public sealed record StepLine(
-    StepId Step, string Short, Ending? Ending, StepState State, DateTimeOffset Start, DateTimeOffset End, DateTimeOffset? Planned);
+    StepId Step,
+    string Short,
+    Ending? Ending,
+    StepState State,
+    DateTimeOffset Start,
+    DateTimeOffset End,
+    DateTimeOffset? Planned
+);
 
 /// <summary>Something that was told and can be taken back.</summary>
 public sealed record Taken(int Position, string Short);
@@ -25,10 +32,30 @@ public sealed record NewSteps(int Rules, ImmutableArray<string> Steps);
 
 /// <summary>A bake at the bench.</summary>
 public sealed record BenchView(
-    Guid Id, string Title, string What, BakeStatus Status, int Position, DateTimeOffset Ready, DateTimeOffset PlannedReady,
-    Beat? Beat, ImmutableArray<StepLine> Next, ImmutableArray<StepLine> Calling, ImmutableArray<StepLine> Steps,
-    Taken? Undo, Taken? Redo, StationView? Station, ProofView? Proof, CheckView? Check, ShapeView? Shape, InOvenView? InOven, BathView? Bath,
-    ImmutableArray<FinishView> Finish, FirstRise? FirstRise, DisplayShows? Display, NewSteps? NewSteps)
+    Guid Id,
+    string Title,
+    string What,
+    BakeStatus Status,
+    int Position,
+    DateTimeOffset Ready,
+    DateTimeOffset PlannedReady,
+    Beat? Beat,
+    ImmutableArray<StepLine> Next,
+    ImmutableArray<StepLine> Calling,
+    ImmutableArray<StepLine> Steps,
+    Taken? Undo,
+    Taken? Redo,
+    StationView? Station,
+    ProofView? Proof,
+    CheckView? Check,
+    ShapeView? Shape,
+    InOvenView? InOven,
+    BathView? Bath,
+    ImmutableArray<FinishView> Finish,
+    FirstRise? FirstRise,
+    DisplayShows? Display,
+    NewSteps? NewSteps
+)
 {
     /// <summary>A bake at the bench.</summary>
     /// <param name="bake">The bake.</param>
@@ -37,13 +64,27 @@ public sealed record BenchView(
     /// <param name="step">A step that is looked at instead of the one now; null for that.</param>
     /// <param name="memory">What past checks say; null where it is not asked for.</param>
     /// <param name="away">Nobody is there, or up.</param>
-    internal static BenchView Of(StoredBake bake, BakeState state, Voice words, StepId? step = null, DoseMemory? memory = null, bool away = false)
+    internal static BenchView Of(
+        StoredBake bake,
+        BakeState state,
+        Voice words,
+        StepId? step = null,
+        DoseMemory? memory = null,
+        bool away = false
+    )
     {
         var (plan, spec) = (bake.Plan, bake.Plan.Spec);
         var planned = plan.Steps.ToDictionary(s => s.Step, s => s.Start);
-        StepLine Line(Slot slot) => new(
-            slot.Step.Id, words.Of(slot.Step, spec).Short, slot.Step.Ending, slot.State, slot.Start, slot.End,
-            planned.TryGetValue(slot.Step.Id, out var start) ? start : null);
+        StepLine Line(Slot slot) =>
+            new(
+                slot.Step.Id,
+                words.Of(slot.Step, spec).Short,
+                slot.Step.Ending,
+                slot.State,
+                slot.Start,
+                slot.End,
+                planned.TryGetValue(slot.Step.Id, out var start) ? start : null
+            );
 
         var chosen = step is { } id && state.Timetable[id] is { Step.IsBeat: true } slot ? DueNow(slot, state) : null;
         var now = state.Now?.Step;
@@ -71,8 +112,13 @@ public sealed record BenchView(
             panel == Panel.Bath ? BathView.Of(state, now!) : null,
             FinishView.Of(state),
             panel == Panel.FirstRise && state.CycleBegan is { } began ? RiseSince(began, state) : null,
-            state.SoFar.When(Milestone.OutOfMachine) is null && state.CycleBegan is { } started ? spec.Machine.Shows(started, state.SoFar.Now) : null,
-            state.NewSteps is { IsEmpty: false } later ? new(RuleBook.Version, [.. later.Select(s => words.Of(s, spec).Short)]) : null);
+            state.SoFar.When(Milestone.OutOfMachine) is null && state.CycleBegan is { } started
+                ? spec.Machine.Shows(started, state.SoFar.Now)
+                : null,
+            state.NewSteps is { IsEmpty: false } later
+                ? new(RuleBook.Version, [.. later.Select(s => words.Of(s, spec).Short)])
+                : null
+        );
     }
 
     // What is looked at can be done at once.

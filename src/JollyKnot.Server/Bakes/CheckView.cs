@@ -18,8 +18,15 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="LastLook">After this no dose helps.</param>
 /// <param name="Before">What was added and felt before, in words.</param>
 public sealed record CheckView(
-    string Added, Share Hydration, Mass Dough, bool Stop, ImmutableArray<string> Slips, TimeSpan Wait, DateTimeOffset? LastLook,
-    ImmutableArray<string> Before)
+    string Added,
+    Share Hydration,
+    Mass Dough,
+    bool Stop,
+    ImmutableArray<string> Slips,
+    TimeSpan Wait,
+    DateTimeOffset? LastLook,
+    ImmutableArray<string> Before
+)
 {
     internal static CheckView Of(BakeState state, Voice words, DoseMemory? memory)
     {
@@ -33,6 +40,7 @@ public sealed record CheckView(
             [.. now.Slips.Select(Voice.Of)],
             DoughCheck.WaitFor(spec.Dough),
             state.SoFar.When(Milestone.Started) + spec.Machine.KneadStart + DoughCheck.Last,
-            memory is null ? [] : words.Of(memory, spec.Formula.Flour));
+            memory is null ? [] : words.Of(memory, spec.Formula.Flour)
+        );
     }
 }

@@ -13,15 +13,26 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="Slices">Even shares of one; null for what is eaten whole.</param>
 /// <param name="Slice">How wide one is.</param>
 public sealed record FinishView(
-    string What, DateTimeOffset Out, int Pieces, Mass Baked, DateTimeOffset? CutAt, string Cooling, int? Slices, Length? Slice,
-    DateTimeOffset? KeepBy, DateTimeOffset? FreezeBy, bool KeepCold)
+    string What,
+    DateTimeOffset Out,
+    int Pieces,
+    Mass Baked,
+    DateTimeOffset? CutAt,
+    string Cooling,
+    int? Slices,
+    Length? Slice,
+    DateTimeOffset? KeepBy,
+    DateTimeOffset? FreezeBy,
+    bool KeepCold
+)
 {
     internal static ImmutableArray<FinishView> Of(BakeState state) =>
         [.. state.Chain.Batches.Select(b => Of(b, state)).OfType<FinishView>()];
 
     private static FinishView? Of(Forecast of, BakeState state)
     {
-        if (state.SoFar.When(Milestone.Out, of.Batch.Index) is not { } came) return null;
+        if (state.SoFar.When(Milestone.Out, of.Batch.Index) is not { } came)
+            return null;
         var (spec, family) = (state.Plan.Spec, of.Bread.Family);
         var keeping = Keeping.Of(spec.Formula, family, of.Piece, spec.Dough.Spoils, spec.Way.Cooling);
         var slices = Keeping.Slices(family, of.Piece, of.Bread.Pan);
@@ -36,6 +47,7 @@ public sealed record FinishView(
             slices?.Each,
             came + keeping.Keeps,
             came + Keeping.Frozen,
-            keeping.KeepCold);
+            keeping.KeepCold
+        );
     }
 }

@@ -8,5 +8,6 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="UtcOffsetMinutes">Of the screen's clock.</param>
 public sealed record FrameRequest(double Width, bool Slim, int UtcOffsetMinutes)
 {
-    internal Frame ToFrame() => new(Math.Clamp(Width, 200, 4000), Slim, TimeSpan.FromMinutes(Math.Clamp(UtcOffsetMinutes, -14 * 60, 14 * 60)));
+    internal Frame ToFrame() =>
+        new(Math.Clamp(Width, 200, 4000), Slim, TimeSpan.FromMinutes(Math.Clamp(UtcOffsetMinutes, -14 * 60, 14 * 60)));
 }

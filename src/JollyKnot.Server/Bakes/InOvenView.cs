@@ -15,12 +15,22 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="Readings">What the probe said.</param>
 /// <param name="Done">When it is done by the probe; null while the probe cannot say.</param>
 public sealed record InOvenView(
-    StepId Load, DateTimeOffset Loaded, Temperature Wanted, DateTimeOffset FirstLook, DateTimeOffset Turn, DateTimeOffset Likely, DateTimeOffset Latest,
-    ImmutableArray<Temperature> Curve, ImmutableArray<ProbePoint> Readings, DateTimeOffset? Done)
+    StepId Load,
+    DateTimeOffset Loaded,
+    Temperature Wanted,
+    DateTimeOffset FirstLook,
+    DateTimeOffset Turn,
+    DateTimeOffset Likely,
+    DateTimeOffset Latest,
+    ImmutableArray<Temperature> Curve,
+    ImmutableArray<ProbePoint> Readings,
+    DateTimeOffset? Done
+)
 {
     internal static InOvenView? Of(BakeState state)
     {
-        if (state.Chain.Batches.FirstOrDefault(b => !b.Bread.OnGriddle && state.SoFar.InSince(b.Batch) is not null) is not { } of) return null;
+        if (state.Chain.Batches.FirstOrDefault(b => !b.Bread.OnGriddle && state.SoFar.InSince(b.Batch) is not null) is not { } of)
+            return null;
         var (spec, batch, window) = (state.Plan.Spec, of.Batch.Index, of.Window);
         var loaded = state.SoFar.InSince(of.Batch)!.Value;
         var (body, heat, fan) = (of.Bread.Family.BodyOf(of.Piece), of.Bread.Heat, spec.OvenOf(of.Bread).Fan);
@@ -35,7 +45,8 @@ public sealed record InOvenView(
             loaded + window.Latest,
             [.. minutes.Select(after => CoreHeat.At(body, heat, fan, after, spec.BoilsAt))],
             [.. state.SoFar.Probes.Where(p => p.Batch == batch).Select(p => new ProbePoint(p.At, p.Core))],
-            loaded + of.Probed);
+            loaded + of.Probed
+        );
     }
 }
 
@@ -53,7 +64,8 @@ public sealed record BathView(string Say, ImmutableArray<BathBeat> Beats)
         var beats = spec.Pot.Beats(of.Batch.Pieces, Footprint.Of(of.Bread.Family, of.Piece)!, spec.Handling.Bath);
         return new(
             Voice.Of(beats, Pot.PerSide(spec.Handling.Bath)),
-            [.. beats.Select(b => new BathBeat(Voice.Of(b), b.Act != PotAct.Out, b.Length))]);
+            [.. beats.Select(b => new BathBeat(Voice.Of(b), b.Act != PotAct.Out, b.Length))]
+        );
     }
 }
 

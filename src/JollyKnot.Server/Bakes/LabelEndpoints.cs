@@ -15,21 +15,59 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="Ingredients">Everything in it, the heaviest first.</param>
 /// <param name="Allergens">Those present.</param>
 /// <param name="Pieces">How many labels.</param>
-public sealed record LabelView(string Name, string What, string Weight, DateTimeOffset Baked, DateTimeOffset? KeepBy, bool KeepCold, string Ingredients, string Allergens, int Pieces);
+public sealed record LabelView(
+    string Name,
+    string What,
+    string Weight,
+    DateTimeOffset Baked,
+    DateTimeOffset? KeepBy,
+    bool KeepCold,
+    string Ingredients,
+    string Allergens,
+    int Pieces
+);
 
 /// <summary>Labels over HTTP.</summary>
 public static class LabelEndpoints
 {
     /// <summary>Maps labels.</summary>
     public static void MapLabels(this IEndpointRouteBuilder app) =>
-        app.MapGet("/api/bakes/{id:guid}/labels", async Task<Results<Ok<ImmutableArray<LabelView>>, ProblemHttpResult>> (Guid id, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
-        {
-            if (await book.Find(id) is not { } bake) return Problems.Missing("bake");
-            var (state, dough, words) = (BakeEndpoints.State(bake, clock), bake.Plan.Spec.Dough, keeper.Voice);
-            var ingredients = dough.Everything.GroupBy(r => r.Ingredient.Name).OrderByDescending(g => g.Sum(r => r.Mass.Grams)).Select(g => g.Key);
-            var allergens = dough.Allergens.IsEmpty ? "" : $"Contains {string.Join(", ", dough.Allergens)}.";
-            var honey = dough.HasHoney ? " Not for babies under 12 months." : "";
-            return TypedResults.Ok(FinishView.Of(state).Select(f =>
-                new LabelView(dough.Name, f.What, words.Grams(f.Baked), f.Out, f.KeepBy, f.KeepCold, string.Join(", ", ingredients), allergens + honey, f.Pieces)).ToImmutableArray());
-        }).WithName("labels").WithSummary("A label for each kind of bread that is out of the oven.");
+        app.MapGet(
+                "/api/bakes/{id:guid}/labels",
+                async Task<Results<Ok<ImmutableArray<LabelView>>, ProblemHttpResult>> (
+                    Guid id,
+                    BakeBook book,
+                    HouseClock clock,
+                    KitchenKeeper keeper
+                ) =>
+                {
+                    if (await book.Find(id) is not { } bake)
+                        return Problems.Missing("bake");
+                    var (state, dough, words) = (BakeEndpoints.State(bake, clock), bake.Plan.Spec.Dough, keeper.Voice);
+                    var ingredients = dough
+                        .Everything.GroupBy(r => r.Ingredient.Name)
+                        .OrderByDescending(g => g.Sum(r => r.Mass.Grams))
+                        .Select(g => g.Key);
+                    var allergens = dough.Allergens.IsEmpty ? "" : $"Contains {string.Join(", ", dough.Allergens)}.";
+                    var honey = dough.HasHoney ? " Not for babies under 12 months." : "";
+                    return TypedResults.Ok(
+                        FinishView
+                            .Of(state)
+                            .Select(f => new LabelView(
+                                dough.Name,
+                                f.What,
+                                words.Grams(f.Baked),
+                                f.Out,
+                                f.KeepBy,
+                                f.KeepCold,
+                                string.Join(", ", ingredients),
+                                allergens + honey,
+                                f.Pieces
+                            ))
+                            .ToImmutableArray()
+                    );
+                }
+            )
+            .WithName("labels")
+            .WithSummary("A label for each kind of bread that is out of the oven.");
 }

@@ -28,9 +28,24 @@ public sealed record ProofLook(DateTimeOffset At, double Rise, string Seen);
 /// <param name="Trouble">What goes wrong, and what to do.</param>
 /// <param name="Width">How much wider it is at the wanted rise than freshly shaped.</param>
 public sealed record ProofView(
-    StepId Step, DateTimeOffset Start, double RiseNow, double WantedRise, DateTimeOffset? Early, DateTimeOffset? Best, DateTimeOffset? Late,
-    DateTimeOffset? LikelyFrom, DateTimeOffset? LikelyTo, string Place, Temperature PlaceNow, Temperature DoughNow,
-    ImmutableArray<ProofPoint> Curve, ImmutableArray<ProofLook> Looks, ImmutableArray<StepLine> Moves, string? Trouble, double Width)
+    StepId Step,
+    DateTimeOffset Start,
+    double RiseNow,
+    double WantedRise,
+    DateTimeOffset? Early,
+    DateTimeOffset? Best,
+    DateTimeOffset? Late,
+    DateTimeOffset? LikelyFrom,
+    DateTimeOffset? LikelyTo,
+    string Place,
+    Temperature PlaceNow,
+    Temperature DoughNow,
+    ImmutableArray<ProofPoint> Curve,
+    ImmutableArray<ProofLook> Looks,
+    ImmutableArray<StepLine> Moves,
+    string? Trouble,
+    double Width
+)
 {
     // A little past its window, in as many points as a screen shows.
     private const int Points = 60;
@@ -39,7 +54,8 @@ public sealed record ProofView(
 
     internal static ProofView? Of(BakeState state, Voice words, Func<Slot, StepLine> line)
     {
-        if (Shown(state) is not { } of || state.SoFar.When(Milestone.SetToProof, of.Batch.Index) is not { } start) return null;
+        if (Shown(state) is not { } of || state.SoFar.When(Milestone.SetToProof, of.Batch.Index) is not { } start)
+            return null;
         var (proof, wanted) = (of.Proof, of.Bread.Family.WantedRise);
         var now = proof.Curve.At(state.SoFar.Now - start);
         var place = StandsAt(of, state);
@@ -57,17 +73,26 @@ public sealed record ProofView(
             HeatAt(place, of, state, start),
             Temperature.FromCelsius(now.Celsius),
             [.. CurveOf(proof, start, state.SoFar.Now)],
-            [.. state.SoFar.LooksAt(of.Batch).Select(l => new ProofLook(l.At, PaceBelief.RiseOf(l.Seen, wanted), Voice.Of(l.Seen)))],
+            [
+                .. state
+                    .SoFar.LooksAt(of.Batch)
+                    .Select(l => new ProofLook(l.At, PaceBelief.RiseOf(l.Seen, wanted), Voice.Of(l.Seen))),
+            ],
             [.. state.Timetable.Slots.Where(s => MovesIt(s, of.Batch)).Select(line)],
             proof.Trouble is { } trouble ? words.Of(trouble, of.Bread.Family) : null,
-            Math.Cbrt(1 + wanted));
+            Math.Cbrt(1 + wanted)
+        );
     }
 
     // The proof that is looked at, or else the first that still goes on.
     private static Forecast? Shown(BakeState state)
     {
-        var proving = state.Chain.Batches.Where(b =>
-            state.SoFar.When(Milestone.SetToProof, b.Batch.Index) is not null && state.SoFar.When(Milestone.In, b.Batch.Index) is null).ToList();
+        var proving = state
+            .Chain.Batches.Where(b =>
+                state.SoFar.When(Milestone.SetToProof, b.Batch.Index) is not null
+                && state.SoFar.When(Milestone.In, b.Batch.Index) is null
+            )
+            .ToList();
         return proving.FirstOrDefault(b => b.Batch.Index == state.Now?.Step.Batch) ?? proving.FirstOrDefault();
     }
 
@@ -80,7 +105,8 @@ public sealed record ProofView(
     // Measured, or as it is reckoned since the dough came there.
     private static Temperature HeatAt(Place place, Forecast of, BakeState state, DateTimeOffset start)
     {
-        if (state.SoFar.PlaceReadings.TryGetValue(of.Batch.Index, out var measured)) return measured;
+        if (state.SoFar.PlaceReadings.TryGetValue(of.Batch.Index, out var measured))
+            return measured;
         var since = state.SoFar.Now - (state.Timetable.At(Milestone.Proving, of.Batch.Index)?.Start ?? start);
         return place.At(since > TimeSpan.Zero ? since : TimeSpan.Zero, state.Plan.Spec.Room);
     }
@@ -89,7 +115,8 @@ public sealed record ProofView(
     {
         var (slow, fast) = proof.Belief.FourInFive;
         var until = (proof.Window?.Late ?? ShownWithoutWindow) * ShownPast;
-        if (now - start > until) until = now - start;
+        if (now - start > until)
+            until = now - start;
         for (var i = 0; i <= Points; i++)
         {
             var after = until * ((double)i / Points);
@@ -99,5 +126,7 @@ public sealed record ProofView(
     }
 
     private static bool MovesIt(Slot slot, Batch batch) =>
-        slot.IsOpen && (slot.Step.Is(Milestone.OutOfCold) || slot.Step.Is(Milestone.OvenCleared)) && (slot.Step.Batch ?? batch.Index) == batch.Index;
+        slot.IsOpen
+        && (slot.Step.Is(Milestone.OutOfCold) || slot.Step.Is(Milestone.OvenCleared))
+        && (slot.Step.Batch ?? batch.Index) == batch.Index;
 }

@@ -16,7 +16,15 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="RollTo">How far to roll a rope or disc, which shrinks back; null where nothing is rolled.</param>
 /// <param name="Pan">Where they go.</param>
 /// <param name="Shares">Fillings and toppings shared out among the pieces by weight, in words.</param>
-public sealed record ShapeView(Form Form, int Strands, Ties.Kind? Tie, Aim Aim, Length? RollTo, PanLayout? Pan, ImmutableArray<string> Shares)
+public sealed record ShapeView(
+    Form Form,
+    int Strands,
+    Ties.Kind? Tie,
+    Aim Aim,
+    Length? RollTo,
+    PanLayout? Pan,
+    ImmutableArray<string> Shares
+)
 {
     internal static ShapeView Of(BakeState state, Step step, Voice words)
     {
@@ -30,6 +38,11 @@ public sealed record ShapeView(Form Form, int Strands, Ties.Kind? Tie, Aim Aim, 
             aim,
             Sizes.RolledTo(aim),
             bread.Pan is { } pan ? PanLayout.Of(family, of.Piece, of.Batch.Pieces, pan, bread.Touching) : null,
-            [.. spec.Dough.Parts.Where(p => p.Kind != PartKind.Wash).Select(p => words.Shared(p, state.Station, spec, of.Batch.Cut))]);
+            [
+                .. spec
+                    .Dough.Parts.Where(p => p.Kind != PartKind.Wash)
+                    .Select(p => words.Shared(p, state.Station, spec, of.Batch.Cut)),
+            ]
+        );
     }
 }

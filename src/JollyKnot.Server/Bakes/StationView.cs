@@ -18,8 +18,18 @@ public sealed record StationCut(string Name, Form? Shape, int Pieces, int Strand
 /// <summary>The scale station, in whole scale units.</summary>
 /// <param name="EvenOut">Once all are weighed: the fewest pinches that make them even.</param>
 public sealed record StationView(
-    int Dough, int Left, int? Next, int? Target, int? From, int? To, ImmutableArray<Piece> Pieces, ImmutableArray<StationCut> Cuts,
-    ScaleUnitView Scale, ImmutableArray<Pinch> EvenOut, EyeCut Eye)
+    int Dough,
+    int Left,
+    int? Next,
+    int? Target,
+    int? From,
+    int? To,
+    ImmutableArray<Piece> Pieces,
+    ImmutableArray<StationCut> Cuts,
+    ScaleUnitView Scale,
+    ImmutableArray<Pinch> EvenOut,
+    EyeCut Eye
+)
 {
     internal static StationView Of(BakeState state)
     {
@@ -36,16 +46,20 @@ public sealed record StationView(
             CutsOf(spec, CutEvenness.Of(spec, station)),
             Measured.Scale(spec.Step),
             next is null ? Core.Dividing.EvenOut.Of(station.Pieces) : [],
-            EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))]));
+            EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))])
+        );
     }
 
-    internal static ImmutableArray<StationCut> CutsOf(BakeSpec spec, ImmutableArray<CutEvenness> even) => [.. spec.Cuts.Select((cut, i) => CutOf(cut, even.FirstOrDefault(e => e.Cut == i)))];
+    internal static ImmutableArray<StationCut> CutsOf(BakeSpec spec, ImmutableArray<CutEvenness> even) =>
+        [.. spec.Cuts.Select((cut, i) => CutOf(cut, even.FirstOrDefault(e => e.Cut == i)))];
 
-    private static StationCut CutOf(Cut cut, CutEvenness? even) => new(
-        cut.Bread?.Family.Name ?? "for the fridge",
-        cut.Bread?.Family.Form,
-        cut.Pieces,
-        cut.Strands,
-        even?.Evenness.Spread,
-        even?.BakeBetween);
+    private static StationCut CutOf(Cut cut, CutEvenness? even) =>
+        new(
+            cut.Bread?.Family.Name ?? "for the fridge",
+            cut.Bread?.Family.Form,
+            cut.Pieces,
+            cut.Strands,
+            even?.Evenness.Spread,
+            even?.BakeBetween
+        );
 }

@@ -16,10 +16,12 @@ public sealed class HouseClock : TimeProvider
     internal static readonly DocumentKind<Anchor> Kept = new("clock");
 
     private readonly TimeProvider real;
-    private readonly DateTimeOffset realThen, houseThen;
+    private readonly DateTimeOffset realThen,
+        houseThen;
     private readonly long then;
     private readonly TimeSpan before;
     private readonly Lock @lock = new();
+
     // How far the real clock ran ahead of the counter: the machine slept, or its clock was put forward.
     private TimeSpan leapt;
 
@@ -41,7 +43,8 @@ public sealed class HouseClock : TimeProvider
     /// <summary>House seconds per real second; over 0.</summary>
     public double Speed { get; }
 
-    /// <summary>House seconds per second of a screen's own counter: none where the clock on the wall is one that is set.</summary>
+    /// <summary>House seconds per second of a screen's own counter: none where the clock on the wall is one that is
+    /// set.</summary>
     public double OnScreens => real == System ? Speed : 0;
 
     /// <summary>How far the clock on the wall was put back while bakes went on.</summary>
@@ -55,7 +58,8 @@ public sealed class HouseClock : TimeProvider
             // The wall first: what passes between the two readings is no leap.
             var onWall = real.GetUtcNow() - realThen;
             var counted = real.GetElapsedTime(then);
-            if (onWall - counted > leapt) leapt = onWall - counted;
+            if (onWall - counted > leapt)
+                leapt = onWall - counted;
             return houseThen + (counted + leapt) * Speed;
         }
     }
@@ -64,7 +68,8 @@ public sealed class HouseClock : TimeProvider
     public override ITimer CreateTimer(TimerCallback callback, object? state, TimeSpan dueTime, TimeSpan period) =>
         real.CreateTimer(callback, state, Real(dueTime), Real(period));
 
-    /// <summary>A household's clock: the wall's, going on from the store's last one at a speed, and not before anything that was told.</summary>
+    /// <summary>A household's clock: the wall's, going on from the store's last one at a speed, and not before anything that was
+    /// told.</summary>
     /// <param name="settings">Where the last one is kept.</param>
     /// <param name="wall">The clock on the wall.</param>
     /// <param name="speed">House seconds per real second; over 0.</param>
@@ -73,8 +78,10 @@ public sealed class HouseClock : TimeProvider
     {
         var now = wall.GetUtcNow();
         var house = Later(await GoneOn(settings, now), now);
-        if (house < told) return new(speed, wall, told.Value, told.Value - house);
-        if (speed == 1 && house == now) return new(1, wall, now);
+        if (house < told)
+            return new(speed, wall, told.Value, told.Value - house);
+        if (speed == 1 && house == now)
+            return new(1, wall, now);
         return await From(settings, wall, speed, house);
     }
 
@@ -84,7 +91,13 @@ public sealed class HouseClock : TimeProvider
     /// <param name="speed">House seconds per real second; over 0.</param>
     /// <param name="told">When the last thing was told; null when nothing was.</param>
     /// <param name="begins">When it begins; null when it goes on.</param>
-    public static async Task<HouseClock> Demo(Settings settings, TimeProvider wall, double speed, DateTimeOffset? told, DateTimeOffset? begins)
+    public static async Task<HouseClock> Demo(
+        Settings settings,
+        TimeProvider wall,
+        double speed,
+        DateTimeOffset? told,
+        DateTimeOffset? begins
+    )
     {
         var now = wall.GetUtcNow();
         return await From(settings, wall, speed, begins ?? Later(told, await GoneOn(settings, now) ?? now));
@@ -117,5 +130,6 @@ public sealed record ClockView(DateTimeOffset Now, double Speed, TimeSpan PutBac
     // Less than this nobody sees on a clock. Ours.
     private static readonly TimeSpan Unseen = TimeSpan.FromMinutes(1);
 
-    internal static ClockView Of(HouseClock clock) => new(clock.GetUtcNow(), clock.OnScreens, clock.PutBack < Unseen ? TimeSpan.Zero : clock.PutBack);
+    internal static ClockView Of(HouseClock clock) =>
+        new(clock.GetUtcNow(), clock.OnScreens, clock.PutBack < Unseen ? TimeSpan.Zero : clock.PutBack);
 }

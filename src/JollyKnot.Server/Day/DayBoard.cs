@@ -40,14 +40,22 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
     public async Task<ImmutableArray<Standing>> Stand()
     {
         var now = clock.GetUtcNow();
-        return [.. (await book.Open()).Select(b => new Standing(b.Id, b, new(b.Plan.Spec, b.Log.SoFar(b.Plan.Spec, now), b.Plan.Start)))];
+        return
+        [
+            .. (await book.Open()).Select(b => new Standing(
+                b.Id,
+                b,
+                new(b.Plan.Spec, b.Log.SoFar(b.Plan.Spec, now), b.Plan.Start)
+            )),
+        ];
     }
 
     /// <summary>When hands and machines are not to be had.</summary>
     public async Task<Closed> Closed() => (await kitchens.Get()).Closed(clock.GetUtcNow(), TimeZoneInfo.Local);
 
     /// <summary>What is wrong with bakes as they are held.</summary>
-    public ImmutableArray<FindingLine> Wrong(ImmutableArray<Standing> bakes, Closed closed) => Shown(bakes).Findings(Found(bakes, closed));
+    public ImmutableArray<FindingLine> Wrong(ImmutableArray<Standing> bakes, Closed closed) =>
+        Shown(bakes).Findings(Found(bakes, closed));
 
     private ImmutableArray<DayFinding> Found(ImmutableArray<Standing> bakes, Closed closed) =>
         DayCheck.Of([.. bakes.Select(b => b.Day)], clock.GetUtcNow(), closed);
@@ -67,7 +75,8 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             now.UtcTicks / TimeSpan.TicksPerMinute,
             string.Join(" ", bakes.Select(b => $"{b.Id:N}{b.Stored?.Log.Position}")),
             string.Join(" ", changes),
-            string.Join(" ", closed.Hands.Concat(closed.Machines)));
+            string.Join(" ", closed.Hands.Concat(closed.Machines))
+        );
         var plan = known.For(key, () => new([.. bakes.Select(b => b.Day)], now, closed, kitchen, MostFixes));
         await Task.WhenAny(plan.Best, Task.Delay(Patience));
         return plan;
@@ -98,23 +107,31 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         if (!bakes.IsEmpty && (!wrong.IsEmpty || !changes.IsEmpty))
         {
             var looked = await LookFor(bakes, wrong, closed, changes, frame);
-            if (!looked.Has(out found)) return looked.Problems;
+            if (!looked.Has(out found))
+                return looked.Problems;
         }
         return Shown(bakes).Day(kitchen, closed, wrong, found, await memory.Get() is { Bakes.IsEmpty: false });
     }
 
     // A better day, or the day with what is changed; and what else would do.
     private async Task<Outcome<Looked>> LookFor(
-        ImmutableArray<Standing> bakes, ImmutableArray<FindingLine> wrong, Closed closed, ImmutableArray<ChangeLine> changes, Frame? frame)
+        ImmutableArray<Standing> bakes,
+        ImmutableArray<FindingLine> wrong,
+        Closed closed,
+        ImmutableArray<ChangeLine> changes,
+        Frame? frame
+    )
     {
         var changed = await Changed(bakes, changes);
-        if (!changed.Has(out var draft)) return changed.Problems;
+        if (!changed.Has(out var draft))
+            return changed.Problems;
         var open = Opened(closed, changes);
         var plan = await PlanFor(draft, changes, open);
         var looking = !plan.Best.IsCompleted;
         var held = Held(draft, plan.Now);
         // Two days one over the other show the same hours.
-        if (!changes.IsEmpty && frame is not null) frame = frame with { Shows = StrandLayout.Needed([.. DayShown.ToDraw(bakes), .. DayShown.ToDraw(held)]) };
+        if (!changes.IsEmpty && frame is not null)
+            frame = frame with { Shows = StrandLayout.Needed([.. DayShown.ToDraw(bakes), .. DayShown.ToDraw(held)]) };
 
         var left = Wrong(held, open);
         Proposal? proposal = null;
@@ -123,18 +140,35 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             var moves = Shown(bakes).MovesTo(held);
             var picture = changes.IsEmpty ? null : DayShown.Drawn(held, frame);
             var why = Shown(bakes).WhyBetter(held, wrong, left);
-            proposal = new(moves, left, Trouble(bakes, closed), plan.Now.Proven, DayShown.Figures(bakes), DayShown.Figures(held), why, picture);
+            proposal = new(
+                moves,
+                left,
+                Trouble(bakes, closed),
+                plan.Now.Proven,
+                DayShown.Figures(bakes),
+                DayShown.Figures(held),
+                why,
+                picture
+            );
         }
         var stillWrong = proposal is null ? wrong : left;
-        if (stillWrong.IsEmpty) return new Looked(frame, Told(proposal, changes), [], looking);
+        if (stillWrong.IsEmpty)
+            return new Looked(frame, Told(proposal, changes), [], looking);
 
         // Looked for once; who asks again finds them.
         var ways = plan.Fixes.Value;
-        if (!looking) await Task.WhenAny(ways, Task.Delay(Patience));
-        if (!ways.IsCompletedSuccessfully) return new Looked(frame, Told(proposal, changes), [], true);
+        if (!looking)
+            await Task.WhenAny(ways, Task.Delay(Patience));
+        if (!ways.IsCompletedSuccessfully)
+            return new Looked(frame, Told(proposal, changes), [], true);
         var kitchen = await kitchens.Get();
-        ImmutableArray<FixLine> fixes = [.. ways.Result.Select(f => new FixLine(
-            new(bakes[f.Bake].Id, f.Kind, f.Id, f.At, f.Heat, f.Length), Voice.Of(f, draft[f.Bake].Spec, kitchen)))];
+        ImmutableArray<FixLine> fixes =
+        [
+            .. ways.Result.Select(f => new FixLine(
+                new(bakes[f.Bake].Id, f.Kind, f.Id, f.At, f.Heat, f.Length),
+                Voice.Of(f, draft[f.Bake].Spec, kitchen)
+            )),
+        ];
         return new Looked(frame, Told(proposal, changes), fixes, looking);
     }
 
@@ -147,16 +181,23 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
 
     // What is wrong, whatever better day is found for it: who leaves the day as it is is not asked again for the same.
     private string Trouble(ImmutableArray<Standing> bakes, Closed closed) =>
-        string.Join(" ", Found(bakes, closed)
-            .Select(f => $"{f.Trouble} {bakes[f.Bake].Id:N} {bakes[f.Other].Id:N} {(f.Impossible ? 0 : (int)(f.By / AnotherTrouble))}")
-            .Distinct().Order(StringComparer.Ordinal));
+        string.Join(
+            " ",
+            Found(bakes, closed)
+                .Select(f =>
+                    $"{f.Trouble} {bakes[f.Bake].Id:N} {bakes[f.Other].Id:N} {(f.Impossible ? 0 : (int)(f.By / AnotherTrouble))}"
+                )
+                .Distinct()
+                .Order(StringComparer.Ordinal)
+        );
 
     // Less that cannot be; or no more of it, and by so much less late, over or stale.
     private static bool IsBetter(ImmutableArray<DayFinding> then, ImmutableArray<DayFinding> now)
     {
         static int Impossible(ImmutableArray<DayFinding> found) => found.Count(f => f.Impossible);
         static double Minutes(ImmutableArray<DayFinding> found) => found.Where(f => !f.Impossible).Sum(f => f.By.TotalMinutes);
-        if (Impossible(then) != Impossible(now)) return Impossible(then) < Impossible(now);
+        if (Impossible(then) != Impossible(now))
+            return Impossible(then) < Impossible(now);
         return Minutes(now) - Minutes(then) > DayShown.Matters.TotalMinutes;
     }
 
@@ -164,12 +205,19 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         DayChange.Opened(closed, changes.Select(c => new DayChange(0, c.Kind, At: c.At)));
 
     // The bakes with what is changed; the day is not laid out again yet.
-    private async Task<Outcome<ImmutableArray<Standing>>> Changed(ImmutableArray<Standing> bakes, ImmutableArray<ChangeLine> changes)
+    private async Task<Outcome<ImmutableArray<Standing>>> Changed(
+        ImmutableArray<Standing> bakes,
+        ImmutableArray<ChangeLine> changes
+    )
     {
         var ids = bakes.Select(b => b.Id).ToList();
-        ImmutableArray<DayChange> told = [.. changes.Select(c => new DayChange(ids.IndexOf(c.Bake), c.Kind, c.Id, c.At, c.Heat, c.Length))];
+        ImmutableArray<DayChange> told =
+        [
+            .. changes.Select(c => new DayChange(ids.IndexOf(c.Bake), c.Kind, c.Id, c.At, c.Heat, c.Length)),
+        ];
         var made = DayChange.Apply([.. bakes.Select(b => b.Day)], told, await kitchens.Get(), clock.GetUtcNow());
-        if (!made.Has(out var days)) return made.Problems;
+        if (!made.Has(out var days))
+            return made.Problems;
         return bakes.Zip(days, (b, day) => b with { Day = day }).ToImmutableArray();
     }
 
@@ -178,11 +226,18 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
     public async Task<BesideView?> Beside(BakePlan plan)
     {
         var (others, closed, now) = (await Stand(), await Closed(), clock.GetUtcNow());
-        if (others.IsEmpty) return null;
+        if (others.IsEmpty)
+            return null;
         var bakes = others.Add(new(Guid.Empty, null, new(plan.Spec, SoFar.Nothing(now), plan.Start)));
         var held = Held(bakes, DayPlan.Of([.. bakes.Select(b => b.Day)], now, closed, roughly: true));
         var table = held[^1].Day.Timetable;
-        return new(WithIt(bakes), table.Start, table.Ready, WithIt(held), Shown([.. bakes.SkipLast(1)]).MovesTo([.. held.SkipLast(1)]));
+        return new(
+            WithIt(bakes),
+            table.Start,
+            table.Ready,
+            WithIt(held),
+            Shown([.. bakes.SkipLast(1)]).MovesTo([.. held.SkipLast(1)])
+        );
 
         // What has to do with it.
         ImmutableArray<FindingLine> WithIt(ImmutableArray<Standing> of)
@@ -199,9 +254,11 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
     public async Task<Outcome<int>> Arrange(ImmutableArray<ChangeLine> changes, bool quick = false)
     {
         var (bakes, closed, now, moved) = (await Stand(), await Closed(), clock.GetUtcNow(), 0);
-        if (bakes.IsEmpty) return 0;
+        if (bakes.IsEmpty)
+            return 0;
         var changed = await Changed(bakes, changes);
-        if (!changed.Has(out var draft)) return changed.Problems;
+        if (!changed.Has(out var draft))
+            return changed.Problems;
         var days = draft.Select(b => b.Day).ToImmutableArray();
         var kitchen = await kitchens.Get();
         var up = changes.Where(c => c.Kind == ChangeKind.Up).Select(c => c.At).OfType<DateTimeOffset>().ToList();
@@ -212,32 +269,39 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         }
         // What the baker saw is what is done; of a large day the best that was found until now.
         var planned = quick ? null : await PlanFor(draft, changes, closed);
-        if (planned is { Large: false }) await planned.Best;
+        if (planned is { Large: false })
+            await planned.Best;
         var plan = planned?.Now ?? DayPlan.Of(days, now, closed);
         for (var i = 0; i < bakes.Length; i++)
         {
             var made = !ReferenceEquals(draft[i].Day.Spec, bakes[i].Day.Spec);
-            if (made && !await book.Replan(bakes[i].Id, Layout.Of(draft[i].Day.Spec, now).Plan, now)) continue;
-            if (await Hold(bakes[i], plan.Bakes[i], now) || made) moved++;
+            if (made && !await book.Replan(bakes[i].Id, Layout.Of(draft[i].Day.Spec, now).Plan, now))
+                continue;
+            if (await Hold(bakes[i], plan.Bakes[i], now) || made)
+                moved++;
         }
         // A bake made otherwise has the same log: what was planned before does not count.
         known.Forget();
-        if (moved + up.Count > 0 && !quick) await memory.Set(new([.. bakes.Select(Was)], kitchen.Up));
+        if (moved + up.Count > 0 && !quick)
+            await memory.Set(new([.. bakes.Select(Was)], kitchen.Up));
         return moved;
     }
 
     private static BakeWas Was(Standing bake) => new(bake.Id, bake.Stored!.Plan, Arranged.Of(bake.Day.SoFar.Arranged));
 
     private async Task<bool> Hold(Standing bake, Arrangement to, DateTimeOffset now) =>
-        !IsSame(to, bake.Day.SoFar.Arranged) && await book.Tell(bake.Id, Guid.NewGuid(), bake.Stored!.Log.Position, Arranged.Of(to), now) is Told.Kept;
+        !IsSame(to, bake.Day.SoFar.Arranged)
+        && await book.Tell(bake.Id, Guid.NewGuid(), bake.Stored!.Log.Position, Arranged.Of(to), now) is Told.Kept;
 
     /// <summary>Holds every bake to what it was held to before the day was last laid out anew.</summary>
     /// <returns>Whether there was anything to go back to.</returns>
     public async Task<bool> Undo()
     {
-        if (await memory.Get() is not { Bakes: { IsEmpty: false } back, Up: var up }) return false;
+        if (await memory.Get() is not { Bakes: { IsEmpty: false } back, Up: var up })
+            return false;
         var (now, kitchen) = (clock.GetUtcNow(), await kitchens.Get());
-        if (!kitchen.Up.SequenceEqual(up)) await kitchens.Set(kitchen with { Up = up });
+        if (!kitchen.Up.SequenceEqual(up))
+            await kitchens.Set(kitchen with { Up = up });
         foreach (var bake in await Stand())
             if (back.FirstOrDefault(b => b.Id == bake.Id) is { Plan: { } plan, Held: { } held })
             {
@@ -253,6 +317,6 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
     private static bool IsSame(Arrangement a, Arrangement b) =>
         IsSame(a.NotBefore, b.NotBefore) && IsSame(a.HotFrom, b.HotFrom) && IsSame(a.Pins, b.Pins) && IsSame(a.Until, b.Until);
 
-    private static bool IsSame<TKey, TValue>(ImmutableDictionary<TKey, TValue> a, ImmutableDictionary<TKey, TValue> b) where TKey : notnull =>
-        a.Count == b.Count && a.All(n => b.TryGetValue(n.Key, out var t) && Equals(t, n.Value));
+    private static bool IsSame<TKey, TValue>(ImmutableDictionary<TKey, TValue> a, ImmutableDictionary<TKey, TValue> b)
+        where TKey : notnull => a.Count == b.Count && a.All(n => b.TryGetValue(n.Key, out var t) && Equals(t, n.Value));
 }

@@ -29,7 +29,15 @@ public static class DayCalendar
                 Start = new CalDateTime(line.At.UtcDateTime, "UTC"),
                 End = new CalDateTime((line.At + length).UtcDateTime, "UTC"),
             };
-            if (!line.Quiet) entry.Alarms.Add(new Alarm { Action = AlarmAction.Display, Description = line.Text, Trigger = new Trigger(Duration.FromMinutes(-2)) });
+            if (!line.Quiet)
+                entry.Alarms.Add(
+                    new Alarm
+                    {
+                        Action = AlarmAction.Display,
+                        Description = line.Text,
+                        Trigger = new Trigger(Duration.FromMinutes(-2)),
+                    }
+                );
             calendar.Events.Add(entry);
         }
         return new CalendarSerializer().SerializeToString(calendar)!;

@@ -25,21 +25,50 @@ public sealed record ArrangeRequest(ImmutableArray<ChangeLine>? Changes = null);
 /// <summary>The day over HTTP.</summary>
 public static class DayEndpoints
 {
-    private static ImmutableArray<ChangeLine> Told(ImmutableArray<ChangeLine>? changes) => changes is { IsDefault: false } some ? some : [];
+    private static ImmutableArray<ChangeLine> Told(ImmutableArray<ChangeLine>? changes) =>
+        changes is { IsDefault: false } some ? some : [];
 
     /// <summary>Maps the day.</summary>
     /// <param name="port">Where the house answers.</param>
     public static void MapDay(this IEndpointRouteBuilder app, int port)
     {
-        app.MapPost("/api/day", async Task<Results<Ok<DayView>, ProblemHttpResult>> (DayRequest request, DayBoard board) =>
-            await board.Look(request.Frame?.ToFrame(), Told(request.Changes)) is var seen && seen.Has(out var day) ? TypedResults.Ok(day) : Problems.Bad(seen.Problems))
-            .WithName("day").WithSummary("Every open bake together: what is wrong, a better day or the day with these changes, hands and ovens. Nothing is kept.");
-        app.MapPost("/api/day/arrange", async Task<Results<Ok<ArrangeAnswer>, ProblemHttpResult>> (ArrangeRequest request, DayBoard board) =>
-            await board.Arrange(Told(request.Changes)) is var done && done.Has(out var moved) ? TypedResults.Ok(new ArrangeAnswer(moved)) : Problems.Bad(done.Problems))
-            .WithName("arrangeDay").WithSummary("Changes the day so, and holds every bake to the best day that can be found.");
-        app.MapPost("/api/day/undo", async Task<Results<NoContent, ProblemHttpResult>> (DayBoard board) =>
-            await board.Undo() ? TypedResults.NoContent() : Problems.Conflict(new("nothing-to-undo:day", ""))).WithName("undoDay").WithSummary("Back to the day before it was last laid out anew.");
-        app.MapGet("/api/day.ics", async (DayBoard board) => Results.Text(DayCalendar.Of((await board.Look(null, [])).Value), "text/calendar; charset=utf-8")).WithName("dayCalendar").WithSummary("The day as a calendar with alarms, to be subscribed to.");
-        app.MapGet("/api/day/calendar", (HouseNetwork house) => new CalendarView(house.CalendarAddress(port))).WithName("calendarAddress").WithSummary("Where others in the house subscribe to the day.");
+        app.MapPost(
+                "/api/day",
+                async Task<Results<Ok<DayView>, ProblemHttpResult>> (DayRequest request, DayBoard board) =>
+                    await board.Look(request.Frame?.ToFrame(), Told(request.Changes)) is var seen && seen.Has(out var day)
+                        ? TypedResults.Ok(day)
+                        : Problems.Bad(seen.Problems)
+            )
+            .WithName("day")
+            .WithSummary(
+                "Every open bake together: what is wrong, a better day or the day with these changes, hands and ovens. "
+                    + "Nothing is kept."
+            );
+        app.MapPost(
+                "/api/day/arrange",
+                async Task<Results<Ok<ArrangeAnswer>, ProblemHttpResult>> (ArrangeRequest request, DayBoard board) =>
+                    await board.Arrange(Told(request.Changes)) is var done && done.Has(out var moved)
+                        ? TypedResults.Ok(new ArrangeAnswer(moved))
+                        : Problems.Bad(done.Problems)
+            )
+            .WithName("arrangeDay")
+            .WithSummary("Changes the day so, and holds every bake to the best day that can be found.");
+        app.MapPost(
+                "/api/day/undo",
+                async Task<Results<NoContent, ProblemHttpResult>> (DayBoard board) =>
+                    await board.Undo() ? TypedResults.NoContent() : Problems.Conflict(new("nothing-to-undo:day", ""))
+            )
+            .WithName("undoDay")
+            .WithSummary("Back to the day before it was last laid out anew.");
+        app.MapGet(
+                "/api/day.ics",
+                async (DayBoard board) =>
+                    Results.Text(DayCalendar.Of((await board.Look(null, [])).Value), "text/calendar; charset=utf-8")
+            )
+            .WithName("dayCalendar")
+            .WithSummary("The day as a calendar with alarms, to be subscribed to.");
+        app.MapGet("/api/day/calendar", (HouseNetwork house) => new CalendarView(house.CalendarAddress(port)))
+            .WithName("calendarAddress")
+            .WithSummary("Where others in the house subscribe to the day.");
     }
 }

@@ -30,7 +30,8 @@ public sealed class DayMemory(Settings settings)
 
     private static JsonNode InGroups(JsonNode day)
     {
-        foreach (var bake in day["bakes"]!.AsArray()) SpecInGroups.InPlan(bake!["plan"]!);
+        foreach (var bake in day["bakes"]!.AsArray())
+            SpecInGroups.InPlan(bake!["plan"]!);
         return day;
     }
 

@@ -4,7 +4,8 @@ using JollyKnot.Core.Plans;
 
 namespace JollyKnot.Server.Day;
 
-/// <summary>A plan on its way: the quick one at once, ever better ones, the best; and, when asked, what would save the day.</summary>
+/// <summary>A plan on its way: the quick one at once, ever better ones, the best; and, when asked, what would save the
+/// day.</summary>
 internal sealed class DayPlanned : IDisposable
 {
     private readonly CancellationTokenSource over = new();

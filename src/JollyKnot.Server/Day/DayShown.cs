@@ -30,25 +30,29 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
     public static TimeSpan Matters { get; } = TimeSpan.FromMinutes(3);
 
     /// <summary>The whole day.</summary>
-    public DayView Day(Kitchen kitchen, Closed closed, ImmutableArray<FindingLine> wrong, Looked found, bool canUndo) => new(
-        [.. bakes.Select(b => BakeOf(b, kitchen))],
-        wrong,
-        found.Proposal,
-        found.Fixes,
-        [.. bakes.SelectMany(b => HandsOf(b, closed)).OrderBy(l => l.At)],
-        [.. bakes.SelectMany(OvensOf).OrderBy(l => l.Oven, StringComparer.Ordinal).ThenBy(l => l.From)],
-        [.. bakes.SelectMany(CautionsOf).Distinct()],
-        found.Looking,
-        canUndo,
-        Drawn(bakes, found.Frame));
+    public DayView Day(Kitchen kitchen, Closed closed, ImmutableArray<FindingLine> wrong, Looked found, bool canUndo) =>
+        new(
+            [.. bakes.Select(b => BakeOf(b, kitchen))],
+            wrong,
+            found.Proposal,
+            found.Fixes,
+            [.. bakes.SelectMany(b => HandsOf(b, closed)).OrderBy(l => l.At)],
+            [.. bakes.SelectMany(OvensOf).OrderBy(l => l.Oven, StringComparer.Ordinal).ThenBy(l => l.From)],
+            [.. bakes.SelectMany(CautionsOf).Distinct()],
+            found.Looking,
+            canUndo,
+            Drawn(bakes, found.Frame)
+        );
 
     /// <summary>What is wrong, a line each: the first of its kind between two bakes stands for all.</summary>
     public ImmutableArray<FindingLine> Findings(IEnumerable<DayFinding> found) =>
-    [
-        .. found.GroupBy(f => (f.Trouble, f.Bake, f.Other))
-            .Select(FirstOf)
-            .OrderByDescending(l => l.Impossible).ThenBy(l => l.At),
-    ];
+        [
+            .. found
+                .GroupBy(f => (f.Trouble, f.Bake, f.Other))
+                .Select(FirstOf)
+                .OrderByDescending(l => l.Impossible)
+                .ThenBy(l => l.At),
+        ];
 
     private FindingLine FirstOf(IEnumerable<DayFinding> alike)
     {
@@ -60,7 +64,13 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
     {
         var (one, other) = (At(found.Bake, found.Step), At(found.Other, found.OtherStep));
         var ofOne = found.Trouble is DayTrouble.Late or DayTrouble.Over or DayTrouble.Stale || one > other;
-        var text = Voice.Of(found, Said(found.Bake, found.Step), Said(found.Other, found.OtherStep), bakes[found.Bake].Spec, bakes[found.Other].Spec);
+        var text = Voice.Of(
+            found,
+            Said(found.Bake, found.Step),
+            Said(found.Other, found.OtherStep),
+            bakes[found.Bake].Spec,
+            bakes[found.Other].Spec
+        );
         return new(found.Trouble, found.Impossible, ofOne ? one : other, text);
     }
 
@@ -78,7 +88,11 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
     private IEnumerable<MoveLine> MovesOf(Standing bake, Standing then)
     {
         var open = bake.Day.Timetable.Slots.Where(s => s.IsOpen && s.Step.IsBeat).ToList();
-        foreach (var slot in open.Where(s => s.Step.Ending != Ending.Mass && (s == open[0] || (s.Step.Calls && s.Step.Rule.IsTurningPoint))))
+        foreach (
+            var slot in open.Where(s =>
+                s.Step.Ending != Ending.Mass && (s == open[0] || (s.Step.Calls && s.Step.Rule.IsTurningPoint))
+            )
+        )
             if (then.Day.Timetable[slot.Step.Id] is { } moved && (moved.Start - slot.Start).Duration() > Matters)
                 yield return new(bake.Id, bake.Name, words.Of(slot.Step, bake.Spec).Short, slot.Start, moved.Start);
     }
@@ -87,17 +101,24 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
     private sealed record LoadAt(int Bake, StepId Step, string Oven, DateTimeOffset At);
 
     private static IEnumerable<LoadAt> Loads(ImmutableArray<Standing> of) =>
-        of.SelectMany((b, i) => b.Day.Timetable.Slots
-            .Where(s => s.IsOpen && s.Step.Is(Milestone.In))
-            .Select(s => new LoadAt(i, s.Step.Id, b.Spec.OvenOf(b.Spec.Batches[s.Step.Batch!.Value].Bread).Id, s.Start)));
+        of.SelectMany(
+            (b, i) =>
+                b
+                    .Day.Timetable.Slots.Where(s => s.IsOpen && s.Step.Is(Milestone.In))
+                    .Select(s => new LoadAt(i, s.Step.Id, b.Spec.OvenOf(b.Spec.Batches[s.Step.Batch!.Value].Bread).Id, s.Start))
+        );
 
-    /// <summary>Who goes before whom in an oven where it was the other way round; or the first thing that is not wrong any more.</summary>
+    /// <summary>Who goes before whom in an oven where it was the other way round; or the first thing that is not wrong any
+    /// more.</summary>
     public string? WhyBetter(ImmutableArray<Standing> then, ImmutableArray<FindingLine> wrong, ImmutableArray<FindingLine> left)
     {
         var was = Loads(bakes).ToDictionary(l => (l.Bake, l.Step), l => l.At);
         var will = Loads(then).Where(l => was.ContainsKey((l.Bake, l.Step))).ToList();
         bool Overtakes(LoadAt one, LoadAt other) =>
-            other.Bake != one.Bake && other.Oven == one.Oven && one.At < other.At && was[(one.Bake, one.Step)] > was[(other.Bake, other.Step)];
+            other.Bake != one.Bake
+            && other.Oven == one.Oven
+            && one.At < other.At
+            && was[(one.Bake, one.Step)] > was[(other.Bake, other.Step)];
         foreach (var one in will.OrderBy(l => l.At))
             if (will.Find(other => Overtakes(one, other)) is { } other)
                 return $"{bakes[one.Bake].Name} before {bakes[other.Bake].Name} in the oven";
@@ -119,12 +140,16 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
     public static DayFigures Figures(ImmutableArray<Standing> bakes)
     {
         var late = bakes.Select(b => b.Day.Timetable.Ready - (b.Spec.ReadyBy ?? b.Day.Timetable.Ready)).ToList();
-        static TimeSpan Sum(IEnumerable<TimeSpan> spans) => spans.Where(s => s > InTime).Aggregate(TimeSpan.Zero, (sum, s) => sum + s);
+        static TimeSpan Sum(IEnumerable<TimeSpan> spans) =>
+            spans.Where(s => s > InTime).Aggregate(TimeSpan.Zero, (sum, s) => sum + s);
         return new(
             Sum(late),
             Sum(late.Select(l => -l)),
-            bakes.Min(b => b.Day.Timetable.Slots.Where(s => s.IsOpen).Select(s => s.Start).DefaultIfEmpty(b.Day.Timetable.Ready).Min()),
-            bakes.Max(b => b.Day.Timetable.Ready));
+            bakes.Min(b =>
+                b.Day.Timetable.Slots.Where(s => s.IsOpen).Select(s => s.Start).DefaultIfEmpty(b.Day.Timetable.Ready).Min()
+            ),
+            bakes.Max(b => b.Day.Timetable.Ready)
+        );
     }
 
     private DayBakeView BakeOf(Standing bake, Kitchen kitchen)
@@ -141,7 +166,8 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
             state.Status,
             string.Join(", ", spec.Dough.Allergens),
             [.. Deciding.Of(table).Where(IsWorthTelling).Select(d => WhyLine(d, spec))],
-            bake.Day.SoFar.Steps.IsEmpty ? MakingView.Of(spec, kitchen) : null);
+            bake.Day.SoFar.Steps.IsEmpty ? MakingView.Of(spec, kitchen) : null
+        );
     }
 
     private static bool IsWorthTelling(Deciding deciding) =>
@@ -154,22 +180,34 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
     }
 
     private IEnumerable<HandsLine> HandsOf(Standing bake, Closed closed) =>
-        bake.Day.Timetable.Slots.Where(s => s.Step.IsBeat && s.IsOpen && s.Step.Rule.WorthTelling).Select(s => HandsLine(bake, s, closed));
+        bake
+            .Day.Timetable.Slots.Where(s => s.Step.IsBeat && s.IsOpen && s.Step.Rule.WorthTelling)
+            .Select(s => HandsLine(bake, s, closed));
 
     private HandsLine HandsLine(Standing bake, Slot slot, Closed closed)
     {
         var (step, phrase) = (slot.Step, words.Of(slot.Step, bake.Spec));
         return new(
-            slot.Start, slot.End - slot.Start, bake.Id, bake.Name, step.Id, phrase.Short, phrase.Detail, phrase.Figure,
+            slot.Start,
+            slot.End - slot.Start,
+            bake.Id,
+            bake.Name,
+            step.Id,
+            phrase.Short,
+            phrase.Detail,
+            phrase.Figure,
             bake.Day.SoFar.Arranged.Pins.ContainsKey(step.Id),
             step.CanPin,
             step.Rule.WakesNobody && closed.IsAway(slot.Start),
-            Slack.Of(bake.Day.Timetable, slot));
+            Slack.Of(bake.Day.Timetable, slot)
+        );
     }
 
     private IEnumerable<OvenLine> OvensOf(Standing bake) =>
-        bake.Day.Timetable.Slots
-            .Where(s => s.IsOpen && !s.Step.IsBeat && s.End > s.Start && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven))
+        bake
+            .Day.Timetable.Slots.Where(s =>
+                s.IsOpen && !s.Step.IsBeat && s.End > s.Start && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)
+            )
             .Select(s => OvenLine(bake, s));
 
     private OvenLine OvenLine(Standing bake, Slot slot)

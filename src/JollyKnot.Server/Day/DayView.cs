@@ -1,4 +1,3 @@
-using JollyKnot.Server.Words;
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Days;
@@ -7,6 +6,7 @@ using JollyKnot.Core.Plans;
 using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Words;
 
 namespace JollyKnot.Server.Day;
 
@@ -22,7 +22,14 @@ public sealed record MoveLine(Guid Bake, string Title, string Text, DateTimeOffs
 /// <summary>A change the baker makes to the day.</summary>
 /// <param name="Bake">To which bake.</param>
 /// <param name="Id">A step, machine, oven or place.</param>
-public sealed record ChangeLine(Guid Bake, ChangeKind Kind, string? Id = null, DateTimeOffset? At = null, Temperature? Heat = null, TimeSpan? Length = null);
+public sealed record ChangeLine(
+    Guid Bake,
+    ChangeKind Kind,
+    string? Id = null,
+    DateTimeOffset? At = null,
+    Temperature? Heat = null,
+    TimeSpan? Length = null
+);
 
 /// <summary>A day in figures, to be set beside another.</summary>
 /// <param name="Late">After the times wanted, all bakes together.</param>
@@ -37,7 +44,16 @@ public sealed record DayFigures(TimeSpan Late, TimeSpan Waits, DateTimeOffset Be
 /// <param name="Key">The trouble it is for: who declines it is not asked again for the same.</param>
 /// <param name="Proven">No day is better.</param>
 /// <param name="Why">What is better then, in a few words; null when nothing was wrong.</param>
-public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<FindingLine> Left, string Key, bool Proven, DayFigures Was, DayFigures Then, string? Why, Picture? Picture);
+public sealed record Proposal(
+    ImmutableArray<MoveLine> Moves,
+    ImmutableArray<FindingLine> Left,
+    string Key,
+    bool Proven,
+    DayFigures Was,
+    DayFigures Then,
+    string? Why,
+    Picture? Picture
+);
 
 /// <summary>How a bake that is being laid out goes with the rest.</summary>
 /// <param name="Clashes">What would be in its way as it is.</param>
@@ -45,7 +61,13 @@ public sealed record Proposal(ImmutableArray<MoveLine> Moves, ImmutableArray<Fin
 /// <param name="Ready">When it would be ready then.</param>
 /// <param name="Left">What would still be wrong.</param>
 /// <param name="Moves">What of the others would move.</param>
-public sealed record BesideView(ImmutableArray<FindingLine> Clashes, DateTimeOffset Start, DateTimeOffset Ready, ImmutableArray<FindingLine> Left, ImmutableArray<MoveLine> Moves);
+public sealed record BesideView(
+    ImmutableArray<FindingLine> Clashes,
+    DateTimeOffset Start,
+    DateTimeOffset Ready,
+    ImmutableArray<FindingLine> Left,
+    ImmutableArray<MoveLine> Moves
+);
 
 /// <summary>One change after which the day can be done.</summary>
 public sealed record FixLine(ChangeLine Change, string Text);
@@ -63,9 +85,21 @@ public sealed record Choosable(string Id, string Name);
 /// <param name="UsualFresh">How fresh it could be wanted.</param>
 /// <param name="Trays">More than one, so that one could be left out.</param>
 public sealed record MakingView(
-    ImmutableArray<Choosable> Machines, string Machine, ImmutableArray<Choosable> Ovens, string Oven, ImmutableArray<Choosable> Places, string Place,
-    Temperature? Heat, OvenView OvenDial, TimeSpan? Bowl, TimeSpan UsualBowl, TimeSpan? Fridge, TimeSpan? Fresh,
-    ImmutableArray<TimeSpan> UsualFresh, bool Trays)
+    ImmutableArray<Choosable> Machines,
+    string Machine,
+    ImmutableArray<Choosable> Ovens,
+    string Oven,
+    ImmutableArray<Choosable> Places,
+    string Place,
+    Temperature? Heat,
+    OvenView OvenDial,
+    TimeSpan? Bowl,
+    TimeSpan UsualBowl,
+    TimeSpan? Fridge,
+    TimeSpan? Fresh,
+    ImmutableArray<TimeSpan> UsualFresh,
+    bool Trays
+)
 {
     internal static MakingView Of(BakeSpec spec, Kitchen kitchen)
     {
@@ -84,7 +118,8 @@ public sealed record MakingView(
             spec.Handling.Cold,
             spec.Wish.Fresh,
             Wish.UsualFresh,
-            spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1));
+            spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1)
+        );
     }
 }
 
@@ -93,14 +128,38 @@ public sealed record MakingView(
 public sealed record WhyLine(DateTimeOffset At, TimeSpan Length, string Text, bool Held);
 
 /// <summary>A bake of the day.</summary>
-public sealed record DayBakeView(Guid Id, string Title, string What, DateTimeOffset Start, DateTimeOffset Ready, DateTimeOffset? Wanted, BakeStatus Status, string Allergens, ImmutableArray<WhyLine> Why, MakingView? Making);
+public sealed record DayBakeView(
+    Guid Id,
+    string Title,
+    string What,
+    DateTimeOffset Start,
+    DateTimeOffset Ready,
+    DateTimeOffset? Wanted,
+    BakeStatus Status,
+    string Allergens,
+    ImmutableArray<WhyLine> Why,
+    MakingView? Making
+);
 
 /// <summary>What the hands do.</summary>
 /// <param name="Pinned">The baker wants it then.</param>
 /// <param name="CanPin">It can be wanted at a time of its own.</param>
 /// <param name="Quiet">Nobody is there then, nor called for it.</param>
 /// <param name="Slack">It could be done so much later and nothing else would move; null when it is a matter of seconds.</param>
-public sealed record HandsLine(DateTimeOffset At, TimeSpan Length, Guid Bake, string Title, StepId Step, string Text, string Detail, Figure? Figure, bool Pinned, bool CanPin, bool Quiet, TimeSpan? Slack);
+public sealed record HandsLine(
+    DateTimeOffset At,
+    TimeSpan Length,
+    Guid Bake,
+    string Title,
+    StepId Step,
+    string Text,
+    string Detail,
+    Figure? Figure,
+    bool Pinned,
+    bool CanPin,
+    bool Quiet,
+    TimeSpan? Slack
+);
 
 /// <summary>What an oven does.</summary>
 public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset To, string Text);
@@ -109,5 +168,14 @@ public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset T
 /// <param name="Looking">A better day, or ways out of this one, are still looked for.</param>
 /// <param name="CanUndo">There is a day to go back to.</param>
 public sealed record DayView(
-    ImmutableArray<DayBakeView> Bakes, ImmutableArray<FindingLine> Findings, Proposal? Proposal, ImmutableArray<FixLine> Fixes, ImmutableArray<HandsLine> Hands, ImmutableArray<OvenLine> Ovens,
-    ImmutableArray<string> Cautions, bool Looking, bool CanUndo, Picture? Picture);
+    ImmutableArray<DayBakeView> Bakes,
+    ImmutableArray<FindingLine> Findings,
+    Proposal? Proposal,
+    ImmutableArray<FixLine> Fixes,
+    ImmutableArray<HandsLine> Hands,
+    ImmutableArray<OvenLine> Ovens,
+    ImmutableArray<string> Cautions,
+    bool Looking,
+    bool CanUndo,
+    Picture? Picture
+);

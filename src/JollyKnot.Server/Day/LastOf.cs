@@ -2,7 +2,8 @@ namespace JollyKnot.Server.Day;
 
 /// <summary>The last thing that was made for a key; the one before it ends when the next is there.</summary>
 /// <typeparam name="T">What is made.</typeparam>
-internal sealed class LastOf<T> where T : class, IDisposable
+internal sealed class LastOf<T>
+    where T : class, IDisposable
 {
     private readonly Lock @lock = new();
     private string? key;
@@ -13,7 +14,8 @@ internal sealed class LastOf<T> where T : class, IDisposable
     {
         lock (@lock)
         {
-            if (last is not null && key == wanted) return last;
+            if (last is not null && key == wanted)
+                return last;
             var made = make();
             last?.Dispose();
             (key, last) = (wanted, made);

@@ -7,7 +7,8 @@ using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Server.Demo;
 
-/// <summary>Plays a bake through its own plan as a baker would: a little late, a little uneven, always the same for the same seed.</summary>
+/// <summary>Plays a bake through its own plan as a baker would: a little late, a little uneven, always the same for the same
+/// seed.</summary>
 /// <param name="seed">Any number.</param>
 /// <param name="pace">How fast this dough really rises; 1 is as the model says.</param>
 /// <param name="byEye">Pieces cut by eye come out less even.</param>
@@ -29,7 +30,8 @@ internal sealed class DemoPlayer(int seed, double pace, bool byEye, DoughFeel fi
                 continue;
             }
             now += slot.Step.Length * (.8 + .5 * Next());
-            if (now > until) break;
+            if (now > until)
+                break;
             foreach (var told in Does(bake, slot.Step, now, stars, note))
                 log = new(log.Entries.Add(new(log.Position + 1, told with { At = now })));
         }
@@ -49,7 +51,10 @@ internal sealed class DemoPlayer(int seed, double pace, bool byEye, DoughFeel fi
                 // The first check shows how the flour drank; a dose puts it right.
                 var feel = bake.SoFar.Checks.IsEmpty ? firstFeel : DoughFeel.Right;
                 var dose = bake.DoseFor(feel);
-                return [new DoughChecked(step.Id, feel, Mass.FromGrams(dose.Water.WholeGrams), Mass.FromGrams(dose.Flour.WholeGrams))];
+                return
+                [
+                    new DoughChecked(step.Id, feel, Mass.FromGrams(dose.Water.WholeGrams), Mass.FromGrams(dose.Flour.WholeGrams)),
+                ];
             case Ending.Look:
                 var of = bake.Chain.Of(step);
                 var rise = of.Proof.Curve.At(now - bake.SoFar.When(Milestone.SetToProof, of.Batch.Index)!.Value).Rise * pace;

@@ -20,13 +20,20 @@ namespace JollyKnot.Server.Demo;
 public static class DemoSeed
 {
     // 2: what the store held. A demo seeded before goes on as it is.
-    private static readonly DocumentKind<Seeded> Kept = new("demo", _ => JsonSerializer.SerializeToNode(new Seeded("", default), Json.Documents)!);
-    private static readonly TimeSpan Morning = new(8, 40, 0), Lunch = new(12, 30, 0), Sweet = new(15, 0, 0), Proofed = TimeSpan.FromMinutes(3);
+    private static readonly DocumentKind<Seeded> Kept = new(
+        "demo",
+        _ => JsonSerializer.SerializeToNode(new Seeded("", default), Json.Documents)!
+    );
+    private static readonly TimeSpan Morning = new(8, 40, 0),
+        Lunch = new(12, 30, 0),
+        Sweet = new(15, 0, 0),
+        Proofed = TimeSpan.FromMinutes(3);
 
     // What the store held when it was seeded, and when its day began.
     private sealed record Seeded(string Held, DateTimeOffset Began);
 
-    /// <summary>When the demo's day begins, where it begins anew: at 08:40 on the coming Saturday, or on this one. Null when somebody told it something: it goes on.</summary>
+    /// <summary>When the demo's day begins, where it begins anew: at 08:40 on the coming Saturday, or on this one. Null when
+    /// somebody told it something: it goes on.</summary>
     /// <param name="store">Emptied when its day was another Saturday.</param>
     /// <param name="settings">What is remembered of the seeding.</param>
     /// <param name="wall">The clock on the wall.</param>
@@ -37,9 +44,15 @@ public static class DemoSeed
         ArgumentNullException.ThrowIfNull(wall);
         var today = TimeZoneInfo.ConvertTime(wall.GetUtcNow(), TimeZoneInfo.Local).Date;
         var saturday = At(today.AddDays((DayOfWeek.Saturday - today.DayOfWeek + 7) % 7), Morning);
-        if (await store.IsEmpty()) return saturday;
-        if (await settings.Get(Kept) is not { } seeded || seeded.Held != await Held(store)) return null;
-        if (TimeZoneInfo.ConvertTime(seeded.Began, TimeZoneInfo.Local).Date != TimeZoneInfo.ConvertTime(saturday, TimeZoneInfo.Local).Date) await store.Clear(except: [HouseNetwork.Salt.Name]);
+        if (await store.IsEmpty())
+            return saturday;
+        if (await settings.Get(Kept) is not { } seeded || seeded.Held != await Held(store))
+            return null;
+        if (
+            TimeZoneInfo.ConvertTime(seeded.Began, TimeZoneInfo.Local).Date
+            != TimeZoneInfo.ConvertTime(saturday, TimeZoneInfo.Local).Date
+        )
+            await store.Clear(except: [HouseNetwork.Salt.Name]);
         return saturday;
     }
 
@@ -47,24 +60,48 @@ public static class DemoSeed
     public static async Task Run(IServiceProvider services)
     {
         var (store, settings) = (services.GetRequiredService<JollyStore>(), services.GetRequiredService<Settings>());
-        if (await settings.Get(Kept) is not null || !await store.IsEmpty()) return;
+        if (await settings.Get(Kept) is not null || !await store.IsEmpty())
+            return;
 
         var (doughs, bakes) = (services.GetRequiredService<DoughBook>(), services.GetRequiredService<BakeBook>());
         var now = services.GetRequiredService<HouseClock>().GetUtcNow();
         await services.GetRequiredService<KitchenKeeper>().Set(DemoWorld.Kitchen);
         await services.GetRequiredService<PantryKeeper>().Change(p => p with { Prices = DemoWorld.Prices });
-        foreach (var (id, dough) in DemoWorld.Doughs) await doughs.Save(id, dough, now);
+        foreach (var (id, dough) in DemoWorld.Doughs)
+            await doughs.Save(id, dough, now);
 
-        await Past(bakes, now.AddDays(-28), Spec(0, "pan-roll", "oven-light", 16), new(7, 1.05, false, DoughFeel.Sticky), 5, "Soft. Next time a little less sugar.");
-        await Past(bakes, now.AddDays(-14), Spec(2, "plait-3", "counter", 2), new(11, .9, false), 4, "Ends came undone on one; pinch harder.");
-        await Past(bakes, now.AddDays(-7), Spec(4, "round-bun", "counter", 9), new(23, .8, true), 3, "Cut by eye in a hurry: the small ones were dry.");
+        await Past(
+            bakes,
+            now.AddDays(-28),
+            Spec(0, "pan-roll", "oven-light", 16),
+            new(7, 1.05, false, DoughFeel.Sticky),
+            5,
+            "Soft. Next time a little less sugar."
+        );
+        await Past(
+            bakes,
+            now.AddDays(-14),
+            Spec(2, "plait-3", "counter", 2),
+            new(11, .9, false),
+            4,
+            "Ends came undone on one; pinch harder."
+        );
+        await Past(
+            bakes,
+            now.AddDays(-7),
+            Spec(4, "round-bun", "counter", 9),
+            new(23, .8, true),
+            3,
+            "Cut by eye in a hurry: the small ones were dry."
+        );
         await UnderWay(bakes, now);
         await Cafe(bakes, now);
         await services.GetRequiredService<DayBoard>().Arrange([], quick: true);
         await settings.Set(Kept, new Seeded(await Held(store), now));
     }
 
-    private static Task<string> Held(JollyStore store) => store.Held(except: [Kept.Name, HouseClock.Kept.Name, HouseNetwork.Salt.Name]);
+    private static Task<string> Held(JollyStore store) =>
+        store.Held(except: [Kept.Name, HouseClock.Kept.Name, HouseNetwork.Salt.Name]);
 
     // Pretzels: the dough divided, the second proof running for a few minutes.
     private static async Task UnderWay(BakeBook bakes, DateTimeOffset now)
@@ -80,7 +117,12 @@ public static class DemoSeed
     private static async Task Cafe(BakeBook bakes, DateTimeOffset now)
     {
         var today = TimeZoneInfo.ConvertTime(now, TimeZoneInfo.Local).Date;
-        var wanted = new[] { (0, "blue", "pan-roll", 16, Lunch), (3, "white", "pocket-flatbread", 8, Lunch), (2, "blue", "plait-3", 2, Sweet) };
+        var wanted = new[]
+        {
+            (0, "blue", "pan-roll", 16, Lunch),
+            (3, "white", "pocket-flatbread", 8, Lunch),
+            (2, "blue", "plait-3", 2, Sweet),
+        };
         foreach (var (dough, machine, family, pieces, ready) in wanted)
         {
             var spec = Spec(dough, family, "counter", pieces, machine, At(today, ready), now);
@@ -105,6 +147,21 @@ public static class DemoSeed
         return log.Position;
     }
 
-    private static BakeSpec Spec(int dough, string family, string place, int pieces, string machine = "blue", DateTimeOffset? ready = null, DateTimeOffset now = default) => BakeDecision.Of(
-        DemoWorld.Doughs[dough].Dough, new(machine, "wall", place, ReadyBy: ready) { Cuts = [new(family, pieces)] }, DemoWorld.Kitchen, now).Value;
+    private static BakeSpec Spec(
+        int dough,
+        string family,
+        string place,
+        int pieces,
+        string machine = "blue",
+        DateTimeOffset? ready = null,
+        DateTimeOffset now = default
+    ) =>
+        BakeDecision
+            .Of(
+                DemoWorld.Doughs[dough].Dough,
+                new(machine, "wall", place, ReadyBy: ready) { Cuts = [new(family, pieces)] },
+                DemoWorld.Kitchen,
+                now
+            )
+            .Value;
 }

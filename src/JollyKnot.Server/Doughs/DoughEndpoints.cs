@@ -44,82 +44,174 @@ public static class DoughEndpoints
     /// <summary>Maps the dough book.</summary>
     public static void MapDoughs(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/doughs", async (DoughBook book, string? search, int? skip, int? take) =>
-            await book.List(search ?? "", Math.Max(0, skip ?? 0), Math.Clamp(take ?? MostAtOnce, 1, MostAtOnce)) is var part
-                ? new DoughPage([.. part.Doughs.Select(DoughLine.Of)], part.Total) : null!).WithName("doughs");
-        app.MapGet("/api/doughs/names", async (DoughBook book) => (await book.Names()).Select(d => new DoughName(d.Id, d.Name)).ToImmutableArray()).WithName("doughNames");
+        app.MapGet(
+                "/api/doughs",
+                async (DoughBook book, string? search, int? skip, int? take) =>
+                    await book.List(search ?? "", Math.Max(0, skip ?? 0), Math.Clamp(take ?? MostAtOnce, 1, MostAtOnce))
+                        is var part
+                        ? new DoughPage([.. part.Doughs.Select(DoughLine.Of)], part.Total)
+                        : null!
+            )
+            .WithName("doughs");
+        app.MapGet(
+                "/api/doughs/names",
+                async (DoughBook book) => (await book.Names()).Select(d => new DoughName(d.Id, d.Name)).ToImmutableArray()
+            )
+            .WithName("doughNames");
         app.MapGet("/api/doughs/{id:guid}", Find).WithName("dough");
-        app.MapGet("/api/doughs/{id:guid}/versions", async (Guid id, DoughBook book, PantryKeeper pantries) =>
-            await pantries.Get() is var pantry ? (await book.Versions(id)).Select(d => DoughView.Of(d, pantry)).ToImmutableArray() : []).WithName("doughVersions");
-        app.MapGet("/api/doughs/{id:guid}/export", Export).WithName("exportDough").WithSummary("The dough as a file: json-ld, text or markdown.");
+        app.MapGet(
+                "/api/doughs/{id:guid}/versions",
+                async (Guid id, DoughBook book, PantryKeeper pantries) =>
+                    await pantries.Get() is var pantry
+                        ? (await book.Versions(id)).Select(d => DoughView.Of(d, pantry)).ToImmutableArray()
+                        : []
+            )
+            .WithName("doughVersions");
+        app.MapGet("/api/doughs/{id:guid}/export", Export)
+            .WithName("exportDough")
+            .WithSummary("The dough as a file: json-ld, text or markdown.");
         app.MapPut("/api/doughs/{id:guid}", Save).WithName("saveDough");
-        app.MapDelete("/api/doughs/{id:guid}", (Guid id, DoughBook book, HouseClock clock) => PutAway(id, true, book, clock)).WithName("putDoughAway");
-        app.MapPost("/api/doughs/{id:guid}/return", (Guid id, DoughBook book, HouseClock clock) => PutAway(id, false, book, clock)).WithName("returnDough");
-        app.MapPost("/api/formulas", Reckon).WithName("reckon").WithSummary("Baker's percentages of a dough as it is typed; nothing is kept.");
-        app.MapPost("/api/changes", TryChange).WithName("tryChange").WithSummary("A change to a dough, before and after; nothing is kept.");
+        app.MapDelete("/api/doughs/{id:guid}", (Guid id, DoughBook book, HouseClock clock) => PutAway(id, true, book, clock))
+            .WithName("putDoughAway");
+        app.MapPost(
+                "/api/doughs/{id:guid}/return",
+                (Guid id, DoughBook book, HouseClock clock) => PutAway(id, false, book, clock)
+            )
+            .WithName("returnDough");
+        app.MapPost("/api/formulas", Reckon)
+            .WithName("reckon")
+            .WithSummary("Baker's percentages of a dough as it is typed; nothing is kept.");
+        app.MapPost("/api/changes", TryChange)
+            .WithName("tryChange")
+            .WithSummary("A change to a dough, before and after; nothing is kept.");
         app.MapPost("/api/costs", CostOf).WithName("cost");
     }
 
-    private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Find(Guid id, DoughBook book, PantryKeeper pantries, SetAside aside) =>
-        await book.Find(id) is { } dough ? TypedResults.Ok(DoughView.Of(dough, await pantries.Get())) : Problems.Missing("dough", id, aside);
+    private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Find(
+        Guid id,
+        DoughBook book,
+        PantryKeeper pantries,
+        SetAside aside
+    ) =>
+        await book.Find(id) is { } dough
+            ? TypedResults.Ok(DoughView.Of(dough, await pantries.Get()))
+            : Problems.Missing("dough", id, aside);
 
-    private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Save(Guid id, DoughDraft draft, DoughBook book, PantryKeeper pantries, HouseClock clock)
+    private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Save(
+        Guid id,
+        DoughDraft draft,
+        DoughBook book,
+        PantryKeeper pantries,
+        HouseClock clock
+    )
     {
         var pantry = await pantries.Get();
         var made = Dough.Create(draft, pantry);
-        if (!made.Has(out var dough)) return Problems.Bad(made.Problems);
+        if (!made.Has(out var dough))
+            return Problems.Bad(made.Problems);
 
         // Reckoned before it is kept: what cannot be shown is not kept.
         var facts = FormulaView.Of(dough, pantry);
         return TypedResults.Ok(DoughView.Of(await book.Save(id, dough, clock.GetUtcNow()), facts));
     }
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> PutAway(Guid id, bool away, DoughBook book, HouseClock clock) =>
-        await book.PutAway(id, away, clock.GetUtcNow()) ? TypedResults.NoContent() : Problems.Missing("dough");
+    private static async Task<Results<NoContent, ProblemHttpResult>> PutAway(
+        Guid id,
+        bool away,
+        DoughBook book,
+        HouseClock clock
+    ) => await book.PutAway(id, away, clock.GetUtcNow()) ? TypedResults.NoContent() : Problems.Missing("dough");
 
     private static async Task<Results<Ok<FormulaView>, ProblemHttpResult>> Reckon(DoughDraft draft, PantryKeeper pantries)
     {
         var pantry = await pantries.Get();
-        return Dough.Create(draft, pantry) is var made && made.Has(out var dough) ? TypedResults.Ok(FormulaView.Of(dough, pantry)) : Problems.Bad(made.Problems);
+        return Dough.Create(draft, pantry) is var made && made.Has(out var dough)
+            ? TypedResults.Ok(FormulaView.Of(dough, pantry))
+            : Problems.Bad(made.Problems);
     }
 
-    private static async Task<Results<Ok<ChangeView>, ProblemHttpResult>> TryChange(ChangeRequest request, PantryKeeper pantries, KitchenKeeper kitchens)
+    private static async Task<Results<Ok<ChangeView>, ProblemHttpResult>> TryChange(
+        ChangeRequest request,
+        PantryKeeper pantries,
+        KitchenKeeper kitchens
+    )
     {
         var pantry = await pantries.Get();
         var made = Dough.Create(request.Dough, pantry);
-        if (!made.Has(out var dough)) return Problems.Bad([.. made.Problems.Select(p => p with { Field = "dough." + p.Field })]);
+        if (!made.Has(out var dough))
+            return Problems.Bad([.. made.Problems.Select(p => p with { Field = "dough." + p.Field })]);
         var change = request.Change;
         if (request.MachineId is { } id)
         {
-            if ((await kitchens.Get()).Mixers.FirstOrDefault(m => m.Id == id) is not { } machine) return Problems.Bad(new Problem("unknown:machine", "machineId"));
+            if ((await kitchens.Get()).Mixers.FirstOrDefault(m => m.Id == id) is not { } machine)
+                return Problems.Bad(new Problem("unknown:machine", "machineId"));
             var formula = Formula.Of(dough);
             change = new ToFlour(formula.Flour * machine.FactorThatFits(formula));
         }
-        if (change is null) return Problems.Bad(new Problem("empty:change", "change"));
+        if (change is null)
+            return Problems.Bad(new Problem("empty:change", "change"));
         var changed = Changes.Make(dough, change, pantry, request.WholeEggs);
         return changed.Has(out var done)
-            ? TypedResults.Ok(new ChangeView(FormulaView.Of(dough, pantry), FormulaView.Of(done.Dough, pantry), done.Dough.Name, done.Factor, [.. done.Notes.Select(kitchens.Voice.Of)]))
+            ? TypedResults.Ok(
+                new ChangeView(
+                    FormulaView.Of(dough, pantry),
+                    FormulaView.Of(done.Dough, pantry),
+                    done.Dough.Name,
+                    done.Factor,
+                    [.. done.Notes.Select(kitchens.Voice.Of)]
+                )
+            )
             : Problems.Bad([.. changed.Problems.Select(p => p with { Field = "change." + p.Field })]);
     }
 
-    private static async Task<Results<Ok<CostView>, ProblemHttpResult>> CostOf(CostRequest request, DoughBook book, PantryKeeper pantries, KitchenKeeper kitchens)
+    private static async Task<Results<Ok<CostView>, ProblemHttpResult>> CostOf(
+        CostRequest request,
+        DoughBook book,
+        PantryKeeper pantries,
+        KitchenKeeper kitchens
+    )
     {
-        if (await book.Find(request.DoughId) is not { } stored) return Problems.Bad(new Problem("unknown:thing", "doughId", "dough"));
-        if (Families.Find(request.FamilyId ?? "") is not { } family) return Problems.Bad(new Problem("unknown:family", "familyId"));
-        if (request.Pieces is < 1 or > BakeSpec.MostPieces) return Problems.Bad(new Problem("pieces:divided", "pieces", BakeSpec.MostPieces));
+        if (await book.Find(request.DoughId) is not { } stored)
+            return Problems.Bad(new Problem("unknown:thing", "doughId", "dough"));
+        if (Families.Find(request.FamilyId ?? "") is not { } family)
+            return Problems.Bad(new Problem("unknown:family", "familyId"));
+        if (request.Pieces is < 1 or > BakeSpec.MostPieces)
+            return Problems.Bad(new Problem("pieces:divided", "pieces", BakeSpec.MostPieces));
         var (kitchen, dough) = (await kitchens.Get(), stored.Dough);
         var yield = Formula.Yield(dough.Total);
         var pieces = request.Pieces ?? Core.Dividing.Targets.CountFor(yield, family.Usual);
-        var machine = kitchen.Mixers.FirstOrDefault(m => m.Id == request.MachineId) ?? (dough.ByHand ? Machine.Hands : kitchen.Mixers.First());
+        var machine =
+            kitchen.Mixers.FirstOrDefault(m => m.Id == request.MachineId)
+            ?? (dough.ByHand ? Machine.Hands : kitchen.Mixers.First());
         var prices = kitchen.Prices ?? KitchenPrices.Unknown;
         var shop = prices.Shop.FirstOrDefault(s => s.FamilyId == family.Id)?.Each;
-        return TypedResults.Ok(new CostView(pieces, Cost.Of(
-            dough, pieces, BakeWindow.For(family, yield / pieces, family.Bake.Heat).Likely, !machine.ByHand, await pantries.Get(), prices.PerKilowattHour, shop, machine.Bought), shop));
+        return TypedResults.Ok(
+            new CostView(
+                pieces,
+                Cost.Of(
+                    dough,
+                    pieces,
+                    BakeWindow.For(family, yield / pieces, family.Bake.Heat).Likely,
+                    !machine.ByHand,
+                    await pantries.Get(),
+                    prices.PerKilowattHour,
+                    shop,
+                    machine.Bought
+                ),
+                shop
+            )
+        );
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Export(Guid id, string? format, DoughBook book, PantryKeeper pantries)
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Export(
+        Guid id,
+        string? format,
+        DoughBook book,
+        PantryKeeper pantries
+    )
     {
-        if (await book.Find(id) is not { Dough: var dough }) return Problems.Missing("dough");
+        if (await book.Find(id) is not { Dough: var dough })
+            return Problems.Missing("dough");
         var pantry = await pantries.Get();
         var (text, type, ending) = format switch
         {
@@ -128,9 +220,14 @@ public static class DoughEndpoints
             "markdown" => (RecipeText.Print(dough, pantry, markdown: true), "text/markdown", "md"),
             _ => ("", "", ""),
         };
-        if (text.Length == 0) return Problems.Bad(new Problem("unknown:format", "format"));
+        if (text.Length == 0)
+            return Problems.Bad(new Problem("unknown:format", "format"));
         var file = string.Concat(dough.Name.Select(c => char.IsAsciiLetterOrDigit(c) ? char.ToLowerInvariant(c) : '-')).Trim('-');
-        return TypedResults.File(Encoding.UTF8.GetBytes(text), type + "; charset=utf-8", $"{(file.Length > 0 ? file : "dough")}.{ending}");
+        return TypedResults.File(
+            Encoding.UTF8.GetBytes(text),
+            type + "; charset=utf-8",
+            $"{(file.Length > 0 ? file : "dough")}.{ending}"
+        );
     }
 }
 

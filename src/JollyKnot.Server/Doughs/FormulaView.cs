@@ -1,9 +1,9 @@
-using JollyKnot.Server.Guard;
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Server.Guard;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Doughs;
@@ -22,37 +22,116 @@ public sealed record SuitsView(string Id, string Name, Share From, Share To, Sui
 
 /// <summary>A dough reckoned.</summary>
 public sealed record FormulaView(
-    Mass Total, Mass Flour, Mass Yield, Share Hydration, Share WorkingHydration, Share Fat, Share Sugar, Share MilkSolids, Share Salt, Share Yeast, bool IsRich,
-    ImmutableArray<RowView> Rows, ImmutableArray<PartView> Parts, ImmutableArray<string> Allergens, ImmutableArray<ProblemView> Checks, ImmutableArray<SuitsView> Suits)
+    Mass Total,
+    Mass Flour,
+    Mass Yield,
+    Share Hydration,
+    Share WorkingHydration,
+    Share Fat,
+    Share Sugar,
+    Share MilkSolids,
+    Share Salt,
+    Share Yeast,
+    bool IsRich,
+    ImmutableArray<RowView> Rows,
+    ImmutableArray<PartView> Parts,
+    ImmutableArray<string> Allergens,
+    ImmutableArray<ProblemView> Checks,
+    ImmutableArray<SuitsView> Suits
+)
 {
     internal static FormulaView Of(Dough dough, HouseholdPantry pantry, Band<Share>? band = null)
     {
         var f = Formula.Of(dough);
         ImmutableArray<RowView> Rows(ImmutableArray<DoughRow> rows) =>
-            [.. rows.Select(r => new RowView(r.Ingredient.Name, r.Ingredient.Role, pantry.Find(r.Ingredient.Name) is not null, r.Mass, r.AtBeep, Share.FromFraction(r.Mass / f.Flour)))];
+            [
+                .. rows.Select(r => new RowView(
+                    r.Ingredient.Name,
+                    r.Ingredient.Role,
+                    pantry.Find(r.Ingredient.Name) is not null,
+                    r.Mass,
+                    r.AtBeep,
+                    Share.FromFraction(r.Mass / f.Flour)
+                )),
+            ];
         return new(
-            f.Total, f.Flour, Formula.Yield(f.Total), f.Hydration, f.WorkingHydration, f.Fat, f.Sugar, f.MilkSolids, f.Salt, f.Yeast, f.IsRich,
-            Rows(dough.Rows), [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total))], dough.Allergens, [.. FormulaChecks.Of(f, band).Select(ProblemView.Of)],
-            [.. Suitability.Of(f).Select(s => new SuitsView(s.Family.Id, s.Family.Name, s.Family.Hydration.From, s.Family.Hydration.To, s.Suits, s.Water))]);
+            f.Total,
+            f.Flour,
+            Formula.Yield(f.Total),
+            f.Hydration,
+            f.WorkingHydration,
+            f.Fat,
+            f.Sugar,
+            f.MilkSolids,
+            f.Salt,
+            f.Yeast,
+            f.IsRich,
+            Rows(dough.Rows),
+            [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total))],
+            dough.Allergens,
+            [.. FormulaChecks.Of(f, band).Select(ProblemView.Of)],
+            [
+                .. Suitability
+                    .Of(f)
+                    .Select(s => new SuitsView(
+                        s.Family.Id,
+                        s.Family.Name,
+                        s.Family.Hydration.From,
+                        s.Family.Hydration.To,
+                        s.Suits,
+                        s.Water
+                    )),
+            ]
+        );
     }
 }
 
 /// <summary>A dough in a list.</summary>
-public sealed record DoughLine(Guid Id, string Name, Mass Total, Share Hydration, bool IsRich, bool ByHand, ImmutableArray<RowView> Rows, ImmutableArray<string> Parts)
+public sealed record DoughLine(
+    Guid Id,
+    string Name,
+    Mass Total,
+    Share Hydration,
+    bool IsRich,
+    bool ByHand,
+    ImmutableArray<RowView> Rows,
+    ImmutableArray<string> Parts
+)
 {
     internal static DoughLine Of(StoredDough stored)
     {
         var f = Formula.Of(stored.Dough);
-        return new(stored.Id, stored.Dough.Name, f.Total, f.Hydration, f.IsRich, stored.Dough.ByHand,
-            [.. stored.Dough.Rows.Zip(f.Rows, (r, share) => new RowView(r.Ingredient.Name, r.Ingredient.Role, true, r.Mass, r.AtBeep, share))], [.. stored.Dough.Parts.Select(p => p.Name)]);
+        return new(
+            stored.Id,
+            stored.Dough.Name,
+            f.Total,
+            f.Hydration,
+            f.IsRich,
+            stored.Dough.ByHand,
+            [
+                .. stored.Dough.Rows.Zip(
+                    f.Rows,
+                    (r, share) => new RowView(r.Ingredient.Name, r.Ingredient.Role, true, r.Mass, r.AtBeep, share)
+                ),
+            ],
+            [.. stored.Dough.Parts.Select(p => p.Name)]
+        );
     }
 }
 
 /// <summary>A dough in the book, whole.</summary>
-public sealed record DoughView(Guid Id, int Version, DateTimeOffset UpdatedAt, string Name, bool ByHand, string Notes, FormulaView Formula)
+public sealed record DoughView(
+    Guid Id,
+    int Version,
+    DateTimeOffset UpdatedAt,
+    string Name,
+    bool ByHand,
+    string Notes,
+    FormulaView Formula
+)
 {
     internal static DoughView Of(StoredDough stored, HouseholdPantry pantry) => Of(stored, FormulaView.Of(stored.Dough, pantry));
 
-    internal static DoughView Of(StoredDough stored, FormulaView formula) => new(
-        stored.Id, stored.Version, stored.UpdatedAt, stored.Dough.Name, stored.Dough.ByHand, stored.Dough.Notes, formula);
+    internal static DoughView Of(StoredDough stored, FormulaView formula) =>
+        new(stored.Id, stored.Version, stored.UpdatedAt, stored.Dough.Name, stored.Dough.ByHand, stored.Dough.Notes, formula);
 }

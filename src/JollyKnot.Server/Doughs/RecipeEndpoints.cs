@@ -13,14 +13,24 @@ public sealed record RecipeToRead(string Text);
 /// <param name="Exact">The very dough, when this house wrote the recipe: then nothing needs asking.</param>
 /// <param name="Understood">Things with name and grams.</param>
 /// <param name="Asked">Things with something still to be told.</param>
-public sealed record RecipeView(string Title, ImmutableArray<ReadSection> Sections, bool ByHand, string LeftOver, DoughDraft? Exact, int Understood, int Asked);
+public sealed record RecipeView(
+    string Title,
+    ImmutableArray<ReadSection> Sections,
+    bool ByHand,
+    string LeftOver,
+    DoughDraft? Exact,
+    int Understood,
+    int Asked
+);
 
 /// <summary>Reading recipes over HTTP.</summary>
 public static class RecipeEndpoints
 {
     /// <summary>Maps reading.</summary>
     public static void MapRecipes(this IEndpointRouteBuilder app) =>
-        app.MapPost("/api/recipes/read", Read).WithName("readRecipe").WithSummary("Reads a recipe: text, Markdown, JSON-LD, or a page that holds it.");
+        app.MapPost("/api/recipes/read", Read)
+            .WithName("readRecipe")
+            .WithSummary("Reads a recipe: text, Markdown, JSON-LD, or a page that holds it.");
 
     private static async Task<Results<Ok<RecipeView>, ProblemHttpResult>> Read(RecipeToRead recipe, PantryKeeper pantries)
     {
@@ -28,7 +38,9 @@ public static class RecipeEndpoints
         if (RecipeJsonLd.Recognises(recipe.Text))
         {
             var found = RecipeJsonLd.Read(recipe.Text, pantry);
-            return found.IsOk ? TypedResults.Ok(View(found.Value.Recipe, found.Value.Exact?.ToDraft())) : Problems.Bad(found.Problems);
+            return found.IsOk
+                ? TypedResults.Ok(View(found.Value.Recipe, found.Value.Exact?.ToDraft()))
+                : Problems.Bad(found.Problems);
         }
         var read = RecipeText.Read(recipe.Text, pantry);
         return read.IsOk ? TypedResults.Ok(View(read.Value, null)) : Problems.Bad(read.Problems);
@@ -37,6 +49,14 @@ public static class RecipeEndpoints
     private static RecipeView View(ReadRecipe read, DoughDraft? exact)
     {
         var rows = read.Sections.SelectMany(s => s.Lines).SelectMany(l => l.Rows).ToList();
-        return new(read.Title, read.Sections, read.ByHand, read.LeftOver, exact, rows.Count(r => r.IsUnderstood), rows.Count(r => !r.IsUnderstood));
+        return new(
+            read.Title,
+            read.Sections,
+            read.ByHand,
+            read.LeftOver,
+            exact,
+            rows.Count(r => r.IsUnderstood),
+            rows.Count(r => !r.IsUnderstood)
+        );
     }
 }

@@ -21,22 +21,31 @@ public static class ApiVersion
     private const string Events = "/events";
 
     /// <summary>Says the version in every answer of the API, and brings up what an older page tells.</summary>
-    public static void UseApiVersion(this IApplicationBuilder app) => app.Use(async (context, next) =>
-    {
-        if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
-        {
-            context.Response.Headers[Header] = Current.ToString(CultureInfo.InvariantCulture);
-            if (IsOldEvent(context.Request)) await Understand(context);
-        }
-        await next(context);
-    });
+    public static void UseApiVersion(this IApplicationBuilder app) =>
+        app.Use(
+            async (context, next) =>
+            {
+                if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
+                {
+                    context.Response.Headers[Header] = Current.ToString(CultureInfo.InvariantCulture);
+                    if (IsOldEvent(context.Request))
+                        await Understand(context);
+                }
+                await next(context);
+            }
+        );
 
     private static bool IsOldEvent(HttpRequest request) =>
-        HttpMethods.IsPost(request.Method) && request.HasJsonContentType() && VersionOf(request) < Current
-        && request.Path.Value is { } path && path.EndsWith(Events, StringComparison.Ordinal);
+        HttpMethods.IsPost(request.Method)
+        && request.HasJsonContentType()
+        && VersionOf(request) < Current
+        && request.Path.Value is { } path
+        && path.EndsWith(Events, StringComparison.Ordinal);
 
     private static int VersionOf(HttpRequest request) =>
-        int.TryParse(request.Headers[Header], NumberStyles.None, CultureInfo.InvariantCulture, out var version) && version > 0 ? version : 1;
+        int.TryParse(request.Headers[Header], NumberStyles.None, CultureInfo.InvariantCulture, out var version) && version > 0
+            ? version
+            : 1;
 
     // The body with its event brought up; as it was when it is not what it should be, for the endpoint to say why.
     private static async Task Understand(HttpContext context)
@@ -44,8 +53,12 @@ public static class ApiVersion
         var (request, aborted) = (context.Request, context.RequestAborted);
         var body = new MemoryStream();
         await request.Body.CopyToAsync(body, aborted);
-        if (BakeOf(request.Path) is { } id && await context.RequestServices.GetRequiredService<BakeBook>().Find(id) is { } bake
-            && Told(body.ToArray()) is { } told && told["event"] is JsonObject @event)
+        if (
+            BakeOf(request.Path) is { } id
+            && await context.RequestServices.GetRequiredService<BakeBook>().Find(id) is { } bake
+            && Told(body.ToArray()) is { } told
+            && told["event"] is JsonObject @event
+        )
         {
             told["event"] = BakeBook.BroughtUp(@event.DeepClone(), VersionOf(request), bake);
             body = new(JsonSerializer.SerializeToUtf8Bytes(told));

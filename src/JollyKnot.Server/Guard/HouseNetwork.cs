@@ -7,14 +7,18 @@ using JollyKnot.Store;
 
 namespace JollyKnot.Server.Guard;
 
-/// <summary>The house network: shut unless asked for with a passphrase; then whoever knows it comes in, and calendars by a key of their own.</summary>
+/// <summary>The house network: shut unless asked for with a passphrase; then whoever knows it comes in, and calendars by a key of
+/// their own.</summary>
 public sealed class HouseNetwork(Settings settings, IConfiguration configuration)
 {
     /// <summary>What the keys are made with.</summary>
     internal static readonly DocumentKind<string> Salt = new("house-salt");
 
-    private const string Passphrase = "JOLLY_PASSPHRASE", Asked = "house";
-    private const int Rounds = 200_000, KeyBytes = 32, LeastLetters = 8;
+    private const string Passphrase = "JOLLY_PASSPHRASE",
+        Asked = "house";
+    private const int Rounds = 200_000,
+        KeyBytes = 32,
+        LeastLetters = 8;
 
     private byte[]? key;
 
@@ -25,11 +29,17 @@ public sealed class HouseNetwork(Settings settings, IConfiguration configuration
     /// <exception cref="ArgumentException">The network is asked for without a passphrase long enough.</exception>
     public async Task Start()
     {
-        if (!IsOpen) return;
+        if (!IsOpen)
+            return;
         var said = configuration[Passphrase];
-        if (said is null || said.Length < LeastLetters) throw new ArgumentException($"--{Asked} opens Jolly Knot to the house network: set {Passphrase} to a passphrase of at least {LeastLetters} letters.");
+        if (said is null || said.Length < LeastLetters)
+            throw new ArgumentException(
+                $"--{Asked} opens Jolly Knot to the house network: set {Passphrase} to a passphrase of at least "
+                    + $"{LeastLetters} letters."
+            );
         var salt = await settings.Get(Salt);
-        if (salt is null) await settings.Set(Salt, salt = Convert.ToBase64String(RandomNumberGenerator.GetBytes(KeyBytes)));
+        if (salt is null)
+            await settings.Set(Salt, salt = Convert.ToBase64String(RandomNumberGenerator.GetBytes(KeyBytes)));
         key = Rfc2898DeriveBytes.Pbkdf2(said, Convert.FromBase64String(salt), Rounds, HashAlgorithmName.SHA256, KeyBytes);
     }
 
@@ -43,24 +53,43 @@ public sealed class HouseNetwork(Settings settings, IConfiguration configuration
     public bool Knows(string said) => configuration[Passphrase] is { } passphrase && Same(said, passphrase);
 
     /// <summary>Whether two keys are the same, in the same time whatever they are.</summary>
-    public static bool Same(string a, string b) => CryptographicOperations.FixedTimeEquals(SHA256.HashData(Encoding.UTF8.GetBytes(a)), SHA256.HashData(Encoding.UTF8.GetBytes(b)));
+    public static bool Same(string a, string b) =>
+        CryptographicOperations.FixedTimeEquals(
+            SHA256.HashData(Encoding.UTF8.GetBytes(a)),
+            SHA256.HashData(Encoding.UTF8.GetBytes(b))
+        );
 
     /// <summary>The calendar's address for others in the house; null while the network is shut.</summary>
     /// <param name="port">Where the house answers.</param>
-    public string? CalendarAddress(int port) => IsOpen ? $"http://{Address()?.ToString() ?? Environment.MachineName}:{port}/api/day.ics?key={Calendar}" : null;
+    public string? CalendarAddress(int port) =>
+        IsOpen ? $"http://{Address()?.ToString() ?? Environment.MachineName}:{port}/api/day.ics?key={Calendar}" : null;
 
     // The first address of this machine that others in the house can reach; its name goes where there is none.
-    private static IPAddress? Address() => NetworkInterface.GetAllNetworkInterfaces().Where(n => n.OperationalStatus == OperationalStatus.Up)
-        .SelectMany(n => n.GetIPProperties().UnicastAddresses).Select(a => a.Address).FirstOrDefault(a => a.AddressFamily == AddressFamily.InterNetwork && IsOfTheHouse(a) && !IPAddress.IsLoopback(a));
+    private static IPAddress? Address() =>
+        NetworkInterface
+            .GetAllNetworkInterfaces()
+            .Where(n => n.OperationalStatus == OperationalStatus.Up)
+            .SelectMany(n => n.GetIPProperties().UnicastAddresses)
+            .Select(a => a.Address)
+            .FirstOrDefault(a => a.AddressFamily == AddressFamily.InterNetwork && IsOfTheHouse(a) && !IPAddress.IsLoopback(a));
 
     /// <summary>Addresses that no router passes on: a name that points elsewhere is not one of ours.</summary>
     public static bool IsOfTheHouse(IPAddress address)
     {
         ArgumentNullException.ThrowIfNull(address);
-        if (address.IsIPv4MappedToIPv6) address = address.MapToIPv4();
-        if (IPAddress.IsLoopback(address) || address.IsIPv6LinkLocal || address.IsIPv6UniqueLocal) return true;
-        return address.GetAddressBytes() is [var a, var b, _, _] && (a == 10 || (a == 172 && b is >= 16 and < 32) || (a == 192 && b == 168) || (a == 169 && b == 254));
+        if (address.IsIPv4MappedToIPv6)
+            address = address.MapToIPv4();
+        if (IPAddress.IsLoopback(address) || address.IsIPv6LinkLocal || address.IsIPv6UniqueLocal)
+            return true;
+        return address.GetAddressBytes() is [var a, var b, _, _]
+            && (a == 10 || (a == 172 && b is >= 16 and < 32) || (a == 192 && b == 168) || (a == 169 && b == 254));
     }
 
-    private string Token(string what) => Convert.ToHexStringLower(HMACSHA256.HashData(key ?? throw new InvalidOperationException("The house network is shut."), Encoding.UTF8.GetBytes(what)));
+    private string Token(string what) =>
+        Convert.ToHexStringLower(
+            HMACSHA256.HashData(
+                key ?? throw new InvalidOperationException("The house network is shut."),
+                Encoding.UTF8.GetBytes(what)
+            )
+        );
 }

@@ -43,24 +43,31 @@ public static class Problems
     }
 
     /// <summary>The bake does not take this now, or somebody else was quicker.</summary>
-    public static ProblemHttpResult Conflict(Problem problem, int? position = null) => Of(StatusCodes.Status409Conflict, [problem], position);
+    public static ProblemHttpResult Conflict(Problem problem, int? position = null) =>
+        Of(StatusCodes.Status409Conflict, [problem], position);
 
-    /// <summary>Turns what escapes an endpoint into problem details. Bad input is no fault of the house and is not logged as one.</summary>
-    public static ExceptionHandlerOptions Handling { get; } = new()
-    {
-        ExceptionHandler = Handle,
-        SuppressDiagnosticsCallback = escaped => escaped.Exception is BadHttpRequestException or NotSupportedException { Source: "System.Text.Json" },
-    };
+    /// <summary>Turns what escapes an endpoint into problem details. Bad input is no fault of the house and is not logged as
+    /// one.</summary>
+    public static ExceptionHandlerOptions Handling { get; } =
+        new()
+        {
+            ExceptionHandler = Handle,
+            SuppressDiagnosticsCallback = escaped =>
+                escaped.Exception is BadHttpRequestException or NotSupportedException { Source: "System.Text.Json" },
+        };
 
     private static Task Handle(HttpContext context)
     {
         var error = context.Features.Get<IExceptionHandlerFeature>()?.Error;
         var result = error switch
         {
-            BadHttpRequestException { InnerException: JsonException json } => Bad(new Problem("not-readable:sent", Field(json.Path), Plain(json))),
+            BadHttpRequestException { InnerException: JsonException json } => Bad(
+                new Problem("not-readable:sent", Field(json.Path), Plain(json))
+            ),
             // What the reader says of a thing whose type is not told.
-            NotSupportedException { Source: "System.Text.Json" } untyped =>
-                Bad(new Problem("not-readable:type", Field(untyped.Message.Split("Path: ").Last().Split(' ')[0]))),
+            NotSupportedException { Source: "System.Text.Json" } untyped => Bad(
+                new Problem("not-readable:type", Field(untyped.Message.Split("Path: ").Last().Split(' ')[0]))
+            ),
             BadHttpRequestException bad => Of(bad.StatusCode, [new("not-readable:request", "", bad.Message)]),
             _ => Of(StatusCodes.Status500InternalServerError, [new("fault", "")]),
         };
@@ -84,12 +91,22 @@ public static class Problems
     {
         var said = problems.Select(ProblemView.Of).ToImmutableArray();
         return TypedResults.Problem(
-            said[0].Reason, statusCode: status, title: said[0].Reason, type: Types + said[0].Code,
-            extensions: new Dictionary<string, object?> { ["field"] = said[0].Field, ["problems"] = said, ["position"] = position });
+            said[0].Reason,
+            statusCode: status,
+            title: said[0].Reason,
+            type: Types + said[0].Code,
+            extensions: new Dictionary<string, object?>
+            {
+                ["field"] = said[0].Field,
+                ["problems"] = said,
+                ["position"] = position,
+            }
+        );
     }
 
     // "$.rows[0].mass" as the caller wrote it.
     private static string Field(string? path) => path is null or "$" ? "" : path.TrimStart('$', '.');
 
-    private static string Plain(JsonException error) => error.Message.Split(" Path:")[0].Replace("JollyKnot.", "", StringComparison.Ordinal);
+    private static string Plain(JsonException error) =>
+        error.Message.Split(" Path:")[0].Replace("JollyKnot.", "", StringComparison.Ordinal);
 }

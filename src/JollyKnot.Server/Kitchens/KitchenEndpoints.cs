@@ -18,7 +18,14 @@ namespace JollyKnot.Server.Kitchens;
 public sealed record ProgramView(string Name, TimeSpan CycleLength, ImmutableArray<Phase> Phases, bool Pulled);
 
 /// <summary>A machine on offer, the usual program first.</summary>
-public sealed record MachineView(string Id, string Name, Mass FlourLimit, Mass DoughLimit, bool ByHand, ImmutableArray<ProgramView> Programs);
+public sealed record MachineView(
+    string Id,
+    string Name,
+    Mass FlourLimit,
+    Mass DoughLimit,
+    bool ByHand,
+    ImmutableArray<ProgramView> Programs
+);
 
 /// <summary>A family on offer.</summary>
 public sealed record FamilyView(string Id, string Name, Mass Usual, Temperature Heat, int Strands, string UsualWash);
@@ -40,12 +47,15 @@ public sealed record ShownIn(string Name, double Factor, double Offset, int Digi
 /// <summary>How this household reads quantities.</summary>
 public sealed record UnitsView(ShownIn Mass, ShownIn Temperature, ShownIn Length)
 {
-    internal static UnitsView Of(HouseholdUnits units) => new(
-        units.Mass == MassUnit.Grams ? new("g", 1, 0, 0, 10) : new("oz", 1 / Unit.Find("oz")!.Grams.Grams, 0, 1, 1),
-        Shown(units.Temperature),
-        units.Length == LengthUnit.Metric ? new("cm", .1, 0, 0, 10) : new("in", 1 / 25.4, 0, 1, 1));
+    internal static UnitsView Of(HouseholdUnits units) =>
+        new(
+            units.Mass == MassUnit.Grams ? new("g", 1, 0, 0, 10) : new("oz", 1 / Unit.Find("oz")!.Grams.Grams, 0, 1, 1),
+            Shown(units.Temperature),
+            units.Length == LengthUnit.Metric ? new("cm", .1, 0, 0, 10) : new("in", 1 / 25.4, 0, 1, 1)
+        );
 
-    internal static ShownIn Shown(TemperatureUnit unit) => unit == TemperatureUnit.Celsius ? new("°C", 1, 0, 0, 0) : new("°F", 1.8, 32, 0, 0);
+    internal static ShownIn Shown(TemperatureUnit unit) =>
+        unit == TemperatureUnit.Celsius ? new("°C", 1, 0, 0, 0) : new("°F", 1.8, 32, 0, 0);
 }
 
 /// <summary>A way from the machine to the divide.</summary>
@@ -56,7 +66,13 @@ public sealed record AfterView(AfterCycle After, string Name);
 /// <param name="Step">From mark to mark.</param>
 public sealed record OvenView(string Id, string Name, ShownIn Dial, double Step)
 {
-    internal static OvenView Of(Oven oven, HouseholdUnits units) => new(oven.Id, oven.Name, UnitsView.Shown(oven.Marks == DialMarks.Celsius5 ? units.Temperature : TemperatureUnit.Fahrenheit), oven.DialStep);
+    internal static OvenView Of(Oven oven, HouseholdUnits units) =>
+        new(
+            oven.Id,
+            oven.Name,
+            UnitsView.Shown(oven.Marks == DialMarks.Celsius5 ? units.Temperature : TemperatureUnit.Fahrenheit),
+            oven.DialStep
+        );
 }
 
 /// <summary>A step of a scale on offer.</summary>
@@ -69,9 +85,24 @@ public sealed record ScaleStepView(Mass Step, string Name);
 /// <param name="Rests">For a piece that springs back.</param>
 /// <param name="MostCuts">Lines of a cut list.</param>
 public sealed record KitchenView(
-    string Name, Temperature Room, ImmutableArray<MachineView> Machines, ImmutableArray<OvenView> Ovens, ImmutableArray<TinView> Tins,
-    ImmutableArray<FamilyView> Families, ImmutableArray<Choice> Places, ImmutableArray<Choice> Washes, UnitsView Units, bool NoScale,
-    ImmutableArray<AfterView> Afters, ImmutableArray<TimeSpan> Colds, ImmutableArray<TimeSpan> Freshes, ImmutableArray<TimeSpan> Timers, ImmutableArray<TimeSpan> Rests, ImmutableArray<ScaleStepView> ScaleSteps, int MostCuts);
+    string Name,
+    Temperature Room,
+    ImmutableArray<MachineView> Machines,
+    ImmutableArray<OvenView> Ovens,
+    ImmutableArray<TinView> Tins,
+    ImmutableArray<FamilyView> Families,
+    ImmutableArray<Choice> Places,
+    ImmutableArray<Choice> Washes,
+    UnitsView Units,
+    bool NoScale,
+    ImmutableArray<AfterView> Afters,
+    ImmutableArray<TimeSpan> Colds,
+    ImmutableArray<TimeSpan> Freshes,
+    ImmutableArray<TimeSpan> Timers,
+    ImmutableArray<TimeSpan> Rests,
+    ImmutableArray<ScaleStepView> ScaleSteps,
+    int MostCuts
+);
 
 /// <summary>The kitchen over HTTP.</summary>
 public static class KitchenEndpoints
@@ -79,26 +110,51 @@ public static class KitchenEndpoints
     /// <summary>Maps the kitchen.</summary>
     public static void MapKitchen(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/kitchen", async (KitchenKeeper keeper, HouseClock clock) => View(await keeper.Get(), clock.GetUtcNow())).WithName("kitchen");
-        app.MapGet("/api/kitchen/setup", (KitchenKeeper keeper) => keeper.Get()).WithName("kitchenSetup").WithSummary("Everything the kitchen has, to be edited.");
-        app.MapPut("/api/kitchen/setup", async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper, HouseClock clock) =>
-        {
-            if (KitchenCheck.Of(kitchen, clock.GetUtcNow()) is { Length: > 0 } problems) return Problems.Bad(problems);
-            await keeper.Set(kitchen.Composed());
-            return TypedResults.Ok(await keeper.Get());
-        }).WithName("saveKitchenSetup");
+        app.MapGet("/api/kitchen", async (KitchenKeeper keeper, HouseClock clock) => View(await keeper.Get(), clock.GetUtcNow()))
+            .WithName("kitchen");
+        app.MapGet("/api/kitchen/setup", (KitchenKeeper keeper) => keeper.Get())
+            .WithName("kitchenSetup")
+            .WithSummary("Everything the kitchen has, to be edited.");
+        app.MapPut(
+                "/api/kitchen/setup",
+                async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper, HouseClock clock) =>
+                {
+                    if (KitchenCheck.Of(kitchen, clock.GetUtcNow()) is { Length: > 0 } problems)
+                        return Problems.Bad(problems);
+                    await keeper.Set(kitchen.Composed());
+                    return TypedResults.Ok(await keeper.Get());
+                }
+            )
+            .WithName("saveKitchenSetup");
     }
 
-    private static KitchenView View(Kitchen kitchen, DateTimeOffset now) => new(
-        kitchen.Name, kitchen.RoomAt(now),
-        [.. kitchen.Mixers.Select(m => new MachineView(m.Id, m.Name, m.FlourLimit, m.DoughLimit, m.ByHand,
-            [.. m.Programs.Select(p => new ProgramView(p.Name, m.SetTo(p.Name)!.CycleLength, p.Phases, p.Pulled))]))],
-        [.. kitchen.Ovens.Select(o => OvenView.Of(o, kitchen.Units ?? HouseholdUnits.Plain))],
-        [.. kitchen.Tins.Select(t => new TinView(t.Id, t.Name, t.Dough))],
-        [.. kitchen.Families.Select(f => new FamilyView(f.Id, f.Name, f.Usual, f.Bake.Heat, f.Strands, f.UsualWash))],
-        [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
-        [.. Washes.All.Select(w => new Choice(w.Id, w.Name))],
-        UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain), kitchen.NoScale,
-        [.. AfterCycle.Usual.Select(a => new AfterView(a, Voice.Of(a)))], Handling.UsualCold, Wish.UsualFresh, Handling.UsualTimers, Family.Rests,
-        [.. Kitchen.ScaleSteps.Select(s => Voice.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)], CutList.MostLines);
+    private static KitchenView View(Kitchen kitchen, DateTimeOffset now) =>
+        new(
+            kitchen.Name,
+            kitchen.RoomAt(now),
+            [
+                .. kitchen.Mixers.Select(m => new MachineView(
+                    m.Id,
+                    m.Name,
+                    m.FlourLimit,
+                    m.DoughLimit,
+                    m.ByHand,
+                    [.. m.Programs.Select(p => new ProgramView(p.Name, m.SetTo(p.Name)!.CycleLength, p.Phases, p.Pulled))]
+                )),
+            ],
+            [.. kitchen.Ovens.Select(o => OvenView.Of(o, kitchen.Units ?? HouseholdUnits.Plain))],
+            [.. kitchen.Tins.Select(t => new TinView(t.Id, t.Name, t.Dough))],
+            [.. kitchen.Families.Select(f => new FamilyView(f.Id, f.Name, f.Usual, f.Bake.Heat, f.Strands, f.UsualWash))],
+            [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
+            [.. Washes.All.Select(w => new Choice(w.Id, w.Name))],
+            UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain),
+            kitchen.NoScale,
+            [.. AfterCycle.Usual.Select(a => new AfterView(a, Voice.Of(a)))],
+            Handling.UsualCold,
+            Wish.UsualFresh,
+            Handling.UsualTimers,
+            Family.Rests,
+            [.. Kitchen.ScaleSteps.Select(s => Voice.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)],
+            CutList.MostLines
+        );
 }

@@ -9,7 +9,10 @@ namespace JollyKnot.Server.Kitchens;
 /// <summary>The household's kitchen: kept in the store, a plain one until somebody enters theirs.</summary>
 public sealed class KitchenKeeper(Settings settings)
 {
-    private static readonly DocumentKind<Kitchen> Kept = new("kitchen") { Holds = kitchen => !kitchen.Ovens.IsDefaultOrEmpty && kitchen.Pot is not null };
+    private static readonly DocumentKind<Kitchen> Kept = new("kitchen")
+    {
+        Holds = kitchen => !kitchen.Ovens.IsDefaultOrEmpty && kitchen.Pot is not null,
+    };
     private Kitchen? kept;
 
     /// <summary>The words in this kitchen's units.</summary>
@@ -31,13 +34,24 @@ public sealed class KitchenKeeper(Settings settings)
         return kept = kitchen;
     }
 
-    private static Kitchen Plain { get; } = new(
-        "Our kitchen", Temperature.FromCelsius(20),
-        [
-            new("machine", "Bread machine", Mass.FromGrams(560), Mass.FromGrams(1000), "dough",
-                [new(PhaseKind.Knead, TimeSpan.FromMinutes(25)), new(PhaseKind.Rise, TimeSpan.FromMinutes(60))],
-                Display.Countdown, LoadOrder.LiquidsFirst, TimeSpan.FromMinutes(18)),
-        ],
-        [new("oven", "Oven", new(Temperature.FromCelsius(50), Temperature.FromCelsius(275)), 10)],
-        new("pot", "Wide pot", Length.FromMillimetres(260), 2.5));
+    private static Kitchen Plain { get; } =
+        new(
+            "Our kitchen",
+            Temperature.FromCelsius(20),
+            [
+                new(
+                    "machine",
+                    "Bread machine",
+                    Mass.FromGrams(560),
+                    Mass.FromGrams(1000),
+                    "dough",
+                    [new(PhaseKind.Knead, TimeSpan.FromMinutes(25)), new(PhaseKind.Rise, TimeSpan.FromMinutes(60))],
+                    Display.Countdown,
+                    LoadOrder.LiquidsFirst,
+                    TimeSpan.FromMinutes(18)
+                ),
+            ],
+            [new("oven", "Oven", new(Temperature.FromCelsius(50), Temperature.FromCelsius(275)), 10)],
+            new("pot", "Wide pot", Length.FromMillimetres(260), 2.5)
+        );
 }

@@ -1,4 +1,3 @@
-using JollyKnot.Core.Steps;
 using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Doughs;
@@ -8,6 +7,7 @@ using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
@@ -28,7 +28,13 @@ namespace JollyKnot.Server.Layouts;
 /// <param name="ScaleToFit">Scale the dough down to the machine's limit if it is over.</param>
 /// <param name="ScaleToCuts">Scale the dough to what the pinned cuts want altogether.</param>
 /// <param name="Frame">The picture's room; no picture without.</param>
-public sealed record LayoutRequest(Guid DoughId, BakeChoice Choice, bool ScaleToFit = false, bool ScaleToCuts = false, FrameRequest? Frame = null);
+public sealed record LayoutRequest(
+    Guid DoughId,
+    BakeChoice Choice,
+    bool ScaleToFit = false,
+    bool ScaleToCuts = false,
+    FrameRequest? Frame = null
+);
 
 /// <summary>A row of the weigh-in list.</summary>
 public sealed record WeighInRow(string Ingredient, Mass Mass, Mass Running);
@@ -43,7 +49,8 @@ public sealed record PartShare(PartKind Kind, string Name, Mass Total, Mass Each
 /// <param name="Loads">Times the oven is loaded.</param>
 public sealed record PanView(string Id, string Name, PanLayout Layout, int Pans, int Loads)
 {
-    internal static PanView Of(PanChoice choice) => new(choice.Layout.Tin.Id, choice.Layout.Tin.Name, choice.Layout, choice.Pans, choice.Loads);
+    internal static PanView Of(PanChoice choice) =>
+        new(choice.Layout.Tin.Id, choice.Layout.Tin.Name, choice.Layout, choice.Pans, choice.Loads);
 }
 
 /// <summary>Another way to bake the same.</summary>
@@ -72,8 +79,28 @@ public sealed record RingsView(Length Ring, ImmutableArray<int> PerRolling, Mass
 /// <param name="Rings">What a ring cuts from the sheet; null for what is not cut with one.</param>
 /// <param name="Pans">The kitchen's pans that hold it, the best first.</param>
 public sealed record CutView(
-    string? FamilyId, string Name, int Pieces, Mass Each, Mass EachStrand, int Strands, bool Pinned, Temperature? Heat, string? Wash, Aim? Aim,
-    TimeSpan? BestProof, BakeWindow? Bake, TimeSpan WaitsFor, bool OverProofed, bool Washed, bool Scored, bool Steamed, Length? RoundTin, ImmutableArray<HeatSchool> Schools, RingsView? Rings, ImmutableArray<PanView> Pans);
+    string? FamilyId,
+    string Name,
+    int Pieces,
+    Mass Each,
+    Mass EachStrand,
+    int Strands,
+    bool Pinned,
+    Temperature? Heat,
+    string? Wash,
+    Aim? Aim,
+    TimeSpan? BestProof,
+    BakeWindow? Bake,
+    TimeSpan WaitsFor,
+    bool OverProofed,
+    bool Washed,
+    bool Scored,
+    bool Steamed,
+    Length? RoundTin,
+    ImmutableArray<HeatSchool> Schools,
+    RingsView? Rings,
+    ImmutableArray<PanView> Pans
+);
 
 /// <summary>A caution at a step.</summary>
 public sealed record CautionLine(StepId Step, string Text);
@@ -86,9 +113,23 @@ public sealed record CautionLine(StepId Step, string Text);
 /// <param name="Before">What was added at the check before, and how the dough felt.</param>
 /// <param name="Beside">How it goes with what is planned already; null when nothing is.</param>
 public sealed record LayoutView(
-    Mass Dough, ImmutableArray<CutView> Cuts, double Scaled, DateTimeOffset Start, DateTimeOffset Ready, TimeSpan LateBy, Temperature Room, FormulaView Formula,
-    ImmutableArray<WeighInRow> WeighIn, ImmutableArray<string> AddIns, ImmutableArray<PartShare> SideJobs, ImmutableArray<string> Before,
-    ImmutableArray<StepLine> Steps, ImmutableArray<CautionLine> Cautions, BesideView? Beside, Picture? Picture);
+    Mass Dough,
+    ImmutableArray<CutView> Cuts,
+    double Scaled,
+    DateTimeOffset Start,
+    DateTimeOffset Ready,
+    TimeSpan LateBy,
+    Temperature Room,
+    FormulaView Formula,
+    ImmutableArray<WeighInRow> WeighIn,
+    ImmutableArray<string> AddIns,
+    ImmutableArray<PartShare> SideJobs,
+    ImmutableArray<string> Before,
+    ImmutableArray<StepLine> Steps,
+    ImmutableArray<CautionLine> Cautions,
+    BesideView? Beside,
+    Picture? Picture
+);
 
 /// <summary>A bake to be kept: laid out the same way.</summary>
 /// <param name="Id">Made by the screen; a repeat changes nothing.</param>
@@ -102,36 +143,110 @@ public static class LayoutEndpoints
     /// <summary>Maps layouts.</summary>
     public static void MapLayouts(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/layouts", async Task<Results<Ok<LayoutView>, ProblemHttpResult>> (LayoutRequest request, Planner planner, KitchenKeeper keeper, PantryKeeper pantries, DoseMemories memories, DayBoard board) =>
-            await planner.LayOut(request) is var (layout, factor, problem) && problem is null
-                ? TypedResults.Ok(View(layout!, factor, keeper.Voice, await pantries.Get(), await keeper.Get(), await memories.For(layout!.Plan.Spec), await board.Beside(layout!.Plan), request.Frame?.ToFrame())) : problem)
-            .WithName("layOut").WithSummary("Lays a bake out; nothing is kept.");
-        app.MapPost("/api/bakes", async Task<Results<Ok<BenchView>, ProblemHttpResult>> (NewBake request, Planner planner, BakeBook book, HouseClock clock, KitchenKeeper keeper, DayBoard board) =>
-        {
-            if (request.Id == Guid.Empty) return Problems.Bad(new Problem("empty:id", "id"));
-            if (await book.Find(request.Id) is { } there) return TypedResults.Ok(BakeEndpoints.View(there, clock, keeper.Voice));
-            var (layout, _, problem) = await planner.LayOut(request.Layout, "layout.");
-            if (problem is not null) return problem;
-            await book.Add(request.Id, layout!.Plan, clock.GetUtcNow());
-            if (request.Arrange) await board.Arrange([]);
-            return TypedResults.Ok(BakeEndpoints.View((await book.Find(request.Id))!, clock, keeper.Voice));
-        }).WithName("addBake");
+        app.MapPost(
+                "/api/layouts",
+                async Task<Results<Ok<LayoutView>, ProblemHttpResult>> (
+                    LayoutRequest request,
+                    Planner planner,
+                    KitchenKeeper keeper,
+                    PantryKeeper pantries,
+                    DoseMemories memories,
+                    DayBoard board
+                ) =>
+                    await planner.LayOut(request) is var (layout, factor, problem) && problem is null
+                        ? TypedResults.Ok(
+                            View(
+                                layout!,
+                                factor,
+                                keeper.Voice,
+                                await pantries.Get(),
+                                await keeper.Get(),
+                                await memories.For(layout!.Plan.Spec),
+                                await board.Beside(layout!.Plan),
+                                request.Frame?.ToFrame()
+                            )
+                        )
+                        : problem
+            )
+            .WithName("layOut")
+            .WithSummary("Lays a bake out; nothing is kept.");
+        app.MapPost(
+                "/api/bakes",
+                async Task<Results<Ok<BenchView>, ProblemHttpResult>> (
+                    NewBake request,
+                    Planner planner,
+                    BakeBook book,
+                    HouseClock clock,
+                    KitchenKeeper keeper,
+                    DayBoard board
+                ) =>
+                {
+                    if (request.Id == Guid.Empty)
+                        return Problems.Bad(new Problem("empty:id", "id"));
+                    if (await book.Find(request.Id) is { } there)
+                        return TypedResults.Ok(BakeEndpoints.View(there, clock, keeper.Voice));
+                    var (layout, _, problem) = await planner.LayOut(request.Layout, "layout.");
+                    if (problem is not null)
+                        return problem;
+                    await book.Add(request.Id, layout!.Plan, clock.GetUtcNow());
+                    if (request.Arrange)
+                        await board.Arrange([]);
+                    return TypedResults.Ok(BakeEndpoints.View((await book.Find(request.Id))!, clock, keeper.Voice));
+                }
+            )
+            .WithName("addBake");
     }
 
-    private static LayoutView View(Layout layout, double scaled, Voice words, HouseholdPantry pantry, Kitchen kitchen, DoseMemory memory, BesideView? beside, Frame? frame)
+    private static LayoutView View(
+        Layout layout,
+        double scaled,
+        Voice words,
+        HouseholdPantry pantry,
+        Kitchen kitchen,
+        DoseMemory memory,
+        BesideView? beside,
+        Frame? frame
+    )
     {
         var (spec, table) = (layout.Plan.Spec, layout.Timetable);
         var dough = spec.ExpectedDough;
         var eaches = spec.Eaches(dough);
         return new(
-            dough, [.. spec.Cuts.Select((c, i) => View(layout, kitchen, c, i, eaches[i]))], scaled, table.Start, table.Ready, layout.LateBy,
-            spec.Room, FormulaView.Of(spec.Dough, pantry, spec.Batches[0].Bread.Family.Hydration),
+            dough,
+            [.. spec.Cuts.Select((c, i) => View(layout, kitchen, c, i, eaches[i]))],
+            scaled,
+            table.Start,
+            table.Ready,
+            layout.LateBy,
+            spec.Room,
+            FormulaView.Of(spec.Dough, pantry, spec.Batches[0].Bread.Family.Hydration),
             [.. spec.Pan.Steps.Select(p => new WeighInRow(p.Row.Ingredient.Name, p.Mass, p.Running))],
             [.. spec.Dough.Rows.Where(r => r.AtBeep).Select(r => $"{words.Grams(r.Mass)} {r.Ingredient.Name}")],
-            [.. spec.Dough.Parts.Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces)))], words.Of(memory, spec.Formula.Flour),
-            [.. table.Slots.Where(s => s.Step.IsBeat && s.State != StepState.Passed).OrderBy(s => s.Start).Select(s => new StepLine(s.Step.Id, words.Of(s.Step, spec).Short, s.Step.Ending, s.State, s.Start, s.End, null))],
-            [.. Cautions.Of(layout.Steps).Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec))).DistinctBy(c => c.Text)],
-            beside, frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame));
+            [.. spec.Dough.Parts.Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces)))],
+            words.Of(memory, spec.Formula.Flour),
+            [
+                .. table
+                    .Slots.Where(s => s.Step.IsBeat && s.State != StepState.Passed)
+                    .OrderBy(s => s.Start)
+                    .Select(s => new StepLine(
+                        s.Step.Id,
+                        words.Of(s.Step, spec).Short,
+                        s.Step.Ending,
+                        s.State,
+                        s.Start,
+                        s.End,
+                        null
+                    )),
+            ],
+            [
+                .. Cautions
+                    .Of(layout.Steps)
+                    .Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec)))
+                    .DistinctBy(c => c.Text),
+            ],
+            beside,
+            frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame)
+        );
     }
 
     // Two schools for the same bread lie about so far to either side. Bakers' usage.
@@ -141,18 +256,71 @@ public static class LayoutEndpoints
     {
         var spec = layout.Plan.Spec;
         if (cut.Bread is not { } bread)
-            return new(null, "for the fridge", cut.Pieces, each, each, 1, cut.Pinned, null, null, null, null, null, TimeSpan.Zero, false, false, false, false, null, [], null, []);
+            return new(
+                null,
+                "for the fridge",
+                cut.Pieces,
+                each,
+                each,
+                1,
+                cut.Pinned,
+                null,
+                null,
+                null,
+                null,
+                null,
+                TimeSpan.Zero,
+                false,
+                false,
+                false,
+                false,
+                null,
+                [],
+                null,
+                []
+            );
         var first = layout.Steps.Batches.First(b => b.Batch.Cut == index);
         var waiting = Waiting.Of(layout, index);
         var oven = spec.OvenOf(bread);
         return new(
-            bread.Family.Id, bread.Family.Name, cut.Pieces, each, each / cut.Strands, cut.Strands, cut.Pinned, bread.Heat, bread.Wash.Id, Sizes.For(bread.Family, each, bread.Pan),
-            first.Proof.Window?.Best, first.Window, waiting.Longer, waiting.OverProofed, bread.Brushed, bread.Family.Scored, bread.Family.Steamed, Sizes.RoundTin(bread.Family, each, cut.Pieces),
-            bread.OnGriddle ? [] : [.. new[] { SchoolDegrees, -SchoolDegrees }.Select(d => oven.Nearest(Temperature.FromCelsius(bread.Heat.Celsius + d))).Where(h => h != bread.Heat && h >= BakeWindow.Coolest)
-                .Select(h => new HeatSchool(h, spec.Window(bread, each, h).Likely, h > bread.Heat))],
-            bread.Family.Form == Form.Ring && RingSheet.Of(each * cut.Pieces, bread.Family.Thickness!.Value, RingSheet.UsualRing) is var rings
-                ? new(rings.Ring, [.. rings.Rollings.Select(r => r.Rings.Length)], rings.Scrap) : null,
-            [.. PanChoice.Of(bread.Family, each, cut.Pieces, kitchen.Tins.Where(oven.Holds), oven.Racks, bread.Touching).OrderByDescending(p => p.Layout.Tin == bread.Pan).Select(PanView.Of)]);
+            bread.Family.Id,
+            bread.Family.Name,
+            cut.Pieces,
+            each,
+            each / cut.Strands,
+            cut.Strands,
+            cut.Pinned,
+            bread.Heat,
+            bread.Wash.Id,
+            Sizes.For(bread.Family, each, bread.Pan),
+            first.Proof.Window?.Best,
+            first.Window,
+            waiting.Longer,
+            waiting.OverProofed,
+            bread.Brushed,
+            bread.Family.Scored,
+            bread.Family.Steamed,
+            Sizes.RoundTin(bread.Family, each, cut.Pieces),
+            bread.OnGriddle
+                ? []
+                :
+                [
+                    .. new[] { SchoolDegrees, -SchoolDegrees }
+                        .Select(d => oven.Nearest(Temperature.FromCelsius(bread.Heat.Celsius + d)))
+                        .Where(h => h != bread.Heat && h >= BakeWindow.Coolest)
+                        .Select(h => new HeatSchool(h, spec.Window(bread, each, h).Likely, h > bread.Heat)),
+                ],
+            bread.Family.Form == Form.Ring
+            && RingSheet.Of(each * cut.Pieces, bread.Family.Thickness!.Value, RingSheet.UsualRing) is var rings
+                ? new(rings.Ring, [.. rings.Rollings.Select(r => r.Rings.Length)], rings.Scrap)
+                : null,
+            [
+                .. PanChoice
+                    .Of(bread.Family, each, cut.Pieces, kitchen.Tins.Where(oven.Holds), oven.Racks, bread.Touching)
+                    .OrderByDescending(p => p.Layout.Tin == bread.Pan)
+                    .Select(PanView.Of),
+            ]
+        );
     }
 }
 
@@ -161,31 +329,46 @@ public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitc
 {
     // The wash is listed by name elsewhere; the factor is rounded down so that it surely fits.
     private const double Rounding = 1000;
+
     // So many past bakes say how this kitchen's places proof.
     private const int Remembered = 60;
 
     /// <summary>The layout and the factor the dough was scaled by, or the problem.</summary>
     /// <param name="request">What was chosen.</param>
     /// <param name="prefix">Where the choice lies in the caller's request.</param>
-    public async Task<(Layout? Layout, double Factor, ProblemHttpResult? Problem)> LayOut(LayoutRequest request, string prefix = "")
+    public async Task<(Layout? Layout, double Factor, ProblemHttpResult? Problem)> LayOut(
+        LayoutRequest request,
+        string prefix = ""
+    )
     {
         if (await doughs.Find(request.DoughId) is not { } stored)
             return (null, 1, Problems.Bad(new Problem("unknown:thing", prefix + "doughId", "dough")));
         var (kitchen, now) = (await kitchens.Get(), clock.GetUtcNow());
         var (dough, factor) = (stored.Dough, 1d);
-        if (request.ScaleToFit && kitchen.Mixers.FirstOrDefault(m => m.Id == request.Choice.MachineId) is { } machine
-            && machine.FactorThatFits(Formula.Of(dough)) is < 1 and var fits)
+        if (
+            request.ScaleToFit
+            && kitchen.Mixers.FirstOrDefault(m => m.Id == request.Choice.MachineId) is { } machine
+            && machine.FactorThatFits(Formula.Of(dough)) is < 1 and var fits
+        )
         {
             factor = Math.Floor(fits * Rounding) / Rounding;
             dough = dough.Scale(factor);
         }
-        if (request.ScaleToCuts && !request.Choice.Cuts.IsDefaultOrEmpty && request.Choice.Cuts.All(c => c is { Share: null, Each: not null } && (c.Pieces is not null || c.FamilyId is null)))
+        if (
+            request.ScaleToCuts
+            && !request.Choice.Cuts.IsDefaultOrEmpty
+            && request.Choice.Cuts.All(c => c is { Share: null, Each: not null } && (c.Pieces is not null || c.FamilyId is null))
+        )
         {
-            factor = Formula.Needed(request.Choice.Cuts.Aggregate(Mass.Zero, (sum, c) => sum + c.Each!.Value * (c.Pieces ?? 1))) / stored.Dough.Total;
-            if (factor is > 0 and < 100) dough = stored.Dough.Scale(factor);
+            factor =
+                Formula.Needed(request.Choice.Cuts.Aggregate(Mass.Zero, (sum, c) => sum + c.Each!.Value * (c.Pieces ?? 1)))
+                / stored.Dough.Total;
+            if (factor is > 0 and < 100)
+                dough = stored.Dough.Scale(factor);
         }
         var made = BakeDecision.Of(dough, request.Choice, kitchen, now);
-        if (!made.Has(out var spec)) return (null, factor, Problems.Bad([.. made.Problems.Select(p => p with { Field = $"{prefix}choice.{p.Field}" })]));
+        if (!made.Has(out var spec))
+            return (null, factor, Problems.Bad([.. made.Problems.Select(p => p with { Field = $"{prefix}choice.{p.Field}" })]));
         var past = (await bakes.Closed(Remembered)).Select(b => b.Bake.Lessons).ToList();
         spec = spec with
         {

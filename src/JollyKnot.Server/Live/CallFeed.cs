@@ -6,10 +6,12 @@ using Microsoft.AspNetCore.SignalR;
 namespace JollyKnot.Server.Live;
 
 /// <summary>Calls the screens when something changes or becomes due, also those whose tab sleeps.</summary>
-public sealed class CallFeed(BakeBook book, IHubContext<LiveHub, ILiveScreen> screens, HouseClock clock, ILogger<CallFeed> log) : BackgroundService
+public sealed class CallFeed(BakeBook book, IHubContext<LiveHub, ILiveScreen> screens, HouseClock clock, ILogger<CallFeed> log)
+    : BackgroundService
 {
     // A call may be planned for a moment that the wait just misses.
-    private static readonly TimeSpan AtLeast = TimeSpan.FromMilliseconds(200), AtMost = TimeSpan.FromHours(1);
+    private static readonly TimeSpan AtLeast = TimeSpan.FromMilliseconds(200),
+        AtMost = TimeSpan.FromHours(1);
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
@@ -28,13 +30,22 @@ public sealed class CallFeed(BakeBook book, IHubContext<LiveHub, ILiveScreen> sc
                 // Whatever became due since the last round is called, also when something else woke this one.
                 var states = (await book.Open()).Select(b => (b.Id, State: BakeEndpoints.State(b, clock))).ToList();
                 foreach (var (bake, state) in states)
-                    if (state.Calling.Any(s => s.Start > seen)) await screens.Clients.All.BakeChanged(bake);
+                    if (state.Calling.Any(s => s.Start > seen))
+                        await screens.Clients.All.BakeChanged(bake);
                 seen = states.Select(s => s.State.SoFar.Now).DefaultIfEmpty(clock.GetUtcNow()).Min();
 
                 var wait = states.Min(s => s.State.NextCall) is { } next ? next - clock.GetUtcNow() : AtMost;
                 using var either = CancellationTokenSource.CreateLinkedTokenSource(stoppingToken);
                 await Task.WhenAny(
-                    Task.Delay(wait < AtLeast ? AtLeast : wait > AtMost ? AtMost : wait, clock, either.Token), changed.WaitAsync(either.Token));
+                    Task.Delay(
+                        wait < AtLeast ? AtLeast
+                            : wait > AtMost ? AtMost
+                            : wait,
+                        clock,
+                        either.Token
+                    ),
+                    changed.WaitAsync(either.Token)
+                );
                 await either.CancelAsync();
             }
         }

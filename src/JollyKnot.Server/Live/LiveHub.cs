@@ -29,9 +29,21 @@ public interface ILiveScreen
 /// <param name="Off">Units over the target; negative when under.</param>
 /// <param name="Beside">Pieces that were taken and still lie on the pan.</param>
 /// <param name="Trimmings">What is new is so little that it belongs to the last piece taken.</param>
-/// <param name="Under">What seems to stand under it, untared; null when nothing does. <paramref name="Units"/> is without it.</param>
+/// <param name="Under">What seems to stand under it, untared; null when nothing does. <paramref name="Units"/> is without
+/// it.</param>
 /// <param name="Auto">Pieces that are good and stand still are taken by themselves.</param>
-public sealed record LiveReading(Guid? Bake, int? Units, Mass Step, bool Settled, Verdict Verdict, int Off, int Beside = 0, bool Trimmings = false, string? Under = null, bool Auto = false);
+public sealed record LiveReading(
+    Guid? Bake,
+    int? Units,
+    Mass Step,
+    bool Settled,
+    Verdict Verdict,
+    int Off,
+    int Beside = 0,
+    bool Trimmings = false,
+    string? Under = null,
+    bool Auto = false
+);
 
 /// <summary>The live line to the screens.</summary>
 public sealed class LiveHub(BakeBook book, ScaleFeed feed, HouseClock clock) : Hub<ILiveScreen>
@@ -39,16 +51,19 @@ public sealed class LiveHub(BakeBook book, ScaleFeed feed, HouseClock clock) : H
     /// <summary>A screen that joins sees what the scale shows already.</summary>
     public override Task OnConnectedAsync() => feed.Last is { } reading ? Clients.Caller.Scale(reading) : Task.CompletedTask;
 
-    /// <summary>Judges a typed weight, in whole scale units, for a part of this bake; for the one it waits for when no number is given.</summary>
+    /// <summary>Judges a typed weight, in whole scale units, for a part of this bake; for the one it waits for when no number is
+    /// given.</summary>
     public async Task<LiveReading?> Judge(Guid bake, int units, int? number)
     {
-        if (await book.Find(bake) is not { } stored) return null;
+        if (await book.Find(bake) is not { } stored)
+            return null;
         var station = BakeEndpoints.State(stored, clock).Station;
         var piece = station.Pieces.FirstOrDefault(p => p.Number == number) ?? station.Next;
         return Of(bake, station, piece, Math.Clamp(units, 0, 1_000_000), true);
     }
 
-    internal static LiveReading Of(Guid bake, Station station, Piece? piece, int units, bool settled) => piece is null
-        ? new(bake, units, station.Step, settled, Verdict.Empty, 0)
-        : new(bake, units, station.Step, settled, piece.Judge(units, station.Crumbs), units - piece.Target);
+    internal static LiveReading Of(Guid bake, Station station, Piece? piece, int units, bool settled) =>
+        piece is null
+            ? new(bake, units, station.Step, settled, Verdict.Empty, 0)
+            : new(bake, units, station.Step, settled, piece.Judge(units, station.Crumbs), units - piece.Target);
 }

@@ -12,14 +12,24 @@ using Microsoft.AspNetCore.SignalR;
 
 namespace JollyKnot.Server.Live;
 
-/// <summary>Streams the scale to the screens, judged for the bake that is weighing; takes pieces by itself where that is wanted.</summary>
-public sealed class ScaleFeed(IScale scale, BakeBook book, KitchenKeeper kitchens, Settings settings, IHubContext<LiveHub, ILiveScreen> screens, HouseClock clock, ILogger<ScaleFeed> log) : BackgroundService
+/// <summary>Streams the scale to the screens, judged for the bake that is weighing; takes pieces by itself where that is
+/// wanted.</summary>
+public sealed class ScaleFeed(
+    IScale scale,
+    BakeBook book,
+    KitchenKeeper kitchens,
+    Settings settings,
+    IHubContext<LiveHub, ILiveScreen> screens,
+    HouseClock clock,
+    ILogger<ScaleFeed> log
+) : BackgroundService
 {
     // However often the scale speaks, the screens hear it no oftener than people see.
     private static readonly TimeSpan Pace = TimeSpan.FromMilliseconds(40);
     private static readonly DocumentKind<Auto> Kept = new("scale-takes-by-itself");
 
     private sealed record Weighing(Guid Bake, BakeState State, Station? Station, Mass? Expected, ImmutableArray<Ballast> Known);
+
     private sealed record Auto(bool On);
 
     private OnPan pan = OnPan.Empty;
@@ -58,8 +68,10 @@ public sealed class ScaleFeed(IScale scale, BakeBook book, KitchenKeeper kitchen
                     weighing = await Now(weighing, reading);
                 }
                 var live = Judged(weighing, reading);
-                if (weighing is { Station: not null } && reading.Settled) await Take(weighing, reading, live);
-                if (live == Last) continue;
+                if (weighing is { Station: not null } && reading.Settled)
+                    await Take(weighing, reading, live);
+                if (live == Last)
+                    continue;
                 Last = live;
                 await screens.Clients.All.Scale(live);
             }
@@ -78,19 +90,33 @@ public sealed class ScaleFeed(IScale scale, BakeBook book, KitchenKeeper kitchen
         foreach (var bake in await book.Open())
         {
             var state = BakeEndpoints.State(bake, clock);
-            if (state.Now?.Step is not { } step || step.Ending is not (Ending.Mass or Ending.Parts)) continue;
+            if (state.Now?.Step is not { } step || step.Ending is not (Ending.Mass or Ending.Parts))
+                continue;
             var spec = bake.Plan.Spec;
-            ImmutableArray<Ballast> vessels = [.. kitchen.Vessels.Select(v => new Ballast(v.Name, v.Empty)), .. spec.Machine.PanEmpty is { } empty ? [new Ballast($"{spec.Machine.Name}'s pan", empty)] : Array.Empty<Ballast>()];
+            ImmutableArray<Ballast> vessels =
+            [
+                .. kitchen.Vessels.Select(v => new Ballast(v.Name, v.Empty)),
+                .. spec.Machine.PanEmpty is { } empty
+                    ? [new Ballast($"{spec.Machine.Name}'s pan", empty)]
+                    : Array.Empty<Ballast>(),
+            ];
             if (step.Ending == Ending.Mass)
             {
                 // While weighing in, what went in before may lie under it too.
                 var already = step.About?.Running - step.About?.Mass;
                 ImmutableArray<Ballast> known = already is { Grams: > 0 } b
-                    ? [.. vessels, new("what is in already", b), .. vessels.Select(v => new Ballast($"{v.Name} and what is in already", v.Mass + b))] : vessels;
+                    ?
+                    [
+                        .. vessels,
+                        new("what is in already", b),
+                        .. vessels.Select(v => new Ballast($"{v.Name} and what is in already", v.Mass + b)),
+                    ]
+                    : vessels;
                 return new(bake.Id, state, null, step.About?.Mass, known);
             }
             var station = state.Station;
-            if (before?.Bake != bake.Id) (pan, parts) = (OnPan.Empty, state.SoFar.Parts);
+            if (before?.Bake != bake.Id)
+                (pan, parts) = (OnPan.Empty, state.SoFar.Parts);
             foreach (var (number, units) in state.SoFar.Parts)
                 if (!parts.TryGetValue(number, out var was) || was != units)
                     pan = pan.Took(number, units, reading.Mass is { } m ? station.Units(m) : null, station.Crumbs);
@@ -105,13 +131,18 @@ public sealed class ScaleFeed(IScale scale, BakeBook book, KitchenKeeper kitchen
     {
         var step = weighing?.Station?.Step ?? weighing?.State.Plan.Spec.Step ?? Mass.FromGrams(1);
         var auto = TakesByItself && weighing?.Station is not null;
-        if (reading.Mass is not { } mass) return new(weighing?.Bake, null, step, reading.Settled, Verdict.Empty, 0, Auto: auto);
-        if (weighing is null) return new(null, Station.UnitsOf(mass, step), step, reading.Settled, Verdict.Empty, 0);
+        if (reading.Mass is not { } mass)
+            return new(weighing?.Bake, null, step, reading.Settled, Verdict.Empty, 0, Auto: auto);
+        if (weighing is null)
+            return new(null, Station.UnitsOf(mass, step), step, reading.Settled, Verdict.Empty, 0);
         var held = weighing.Station is { } s ? s.Step * pan.Pieces.Sum(p => p.Units) : Mass.Zero;
         var lost = weighing.Expected is { } expected ? LostTare.Explain(mass - held, expected, weighing.Known) : null;
         var units = Station.UnitsOf(lost?.Net ?? mass - held, step);
-        return (weighing.Station is { } station ? LiveHub.Of(weighing.Bake, station, station.Next, units, reading.Settled)
-            : new(weighing.Bake, units, step, reading.Settled, Verdict.Empty, 0)) with
+        return (
+            weighing.Station is { } station
+                ? LiveHub.Of(weighing.Bake, station, station.Next, units, reading.Settled)
+                : new(weighing.Bake, units, step, reading.Settled, Verdict.Empty, 0)
+        ) with
         {
             Beside = pan.Pieces.Length,
             Trimmings = weighing.Station is { Next: { } next } of && pan.AreTrimmings(of.Units(mass), next.Target, of.Crumbs),
@@ -122,14 +153,23 @@ public sealed class ScaleFeed(IScale scale, BakeBook book, KitchenKeeper kitchen
 
     private async Task Take(Weighing weighing, ScaleReading reading, LiveReading live)
     {
-        if (reading.Mass is not { } mass || weighing.Station is not { } station) return;
+        if (reading.Mass is not { } mass || weighing.Station is not { } station)
+            return;
         (pan, var trimmed) = pan.Settled(station.Units(mass), station.Crumbs);
-        if (trimmed is not null) await Tell(weighing, trimmed.Number, trimmed.Units);
-        else if (TakesByItself && live is { Verdict: Verdict.Good, Units: { } units } && station.Next is { } next) await Tell(weighing, next.Number, units);
+        if (trimmed is not null)
+            await Tell(weighing, trimmed.Number, trimmed.Units);
+        else if (TakesByItself && live is { Verdict: Verdict.Good, Units: { } units } && station.Next is { } next)
+            await Tell(weighing, next.Number, units);
     }
 
     private Task<Told> Tell(Weighing weighing, int number, int units) =>
-        book.Tell(weighing.Bake, Guid.NewGuid(), weighing.State.Log.Position, new PartWeighed(number, weighing.State.Plan.Spec.Step * units), clock.GetUtcNow());
+        book.Tell(
+            weighing.Bake,
+            Guid.NewGuid(),
+            weighing.State.Log.Position,
+            new PartWeighed(number, weighing.State.Plan.Spec.Step * units),
+            clock.GetUtcNow()
+        );
 
     private static async Task<bool> Next(PeriodicTimer timer, CancellationToken stop)
     {

@@ -1,4 +1,3 @@
-using JollyKnot.Core.Steps;
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Dividing;
@@ -6,6 +5,7 @@ using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
@@ -18,16 +18,42 @@ namespace JollyKnot.Server.Logbook;
 
 /// <summary>A past bake in the list.</summary>
 public sealed record LogbookLine(
-    Guid Id, string Title, string What, BakeStatus Status, DateTimeOffset? FinishedAt, TimeSpan LateBy, bool OnTime, int? Stars, string? Note, int? Spread, ScaleUnitView Scale);
+    Guid Id,
+    string Title,
+    string What,
+    BakeStatus Status,
+    DateTimeOffset? FinishedAt,
+    TimeSpan LateBy,
+    bool OnTime,
+    int? Stars,
+    string? Note,
+    int? Spread,
+    ScaleUnitView Scale
+);
 
 /// <summary>A step, planned and real.</summary>
 public sealed record StepRecordView(StepId Step, string Short, DateTimeOffset? Planned, DateTimeOffset? Actual, StepState State);
 
 /// <summary>A past bake, whole.</summary>
 public sealed record LogbookPage(
-    Guid Id, string Title, string What, BakeStatus Status, DateTimeOffset? FinishedAt, DateTimeOffset PlannedReady, DateTimeOffset Ready,
-    ImmutableArray<StepRecordView> Steps, Mass? Dough, Mass Expected, ImmutableArray<Piece> Parts, ImmutableArray<StationCut> Cuts, ScaleUnitView Scale,
-    string Added, int? Stars, string? Note, DoughVersion? Source);
+    Guid Id,
+    string Title,
+    string What,
+    BakeStatus Status,
+    DateTimeOffset? FinishedAt,
+    DateTimeOffset PlannedReady,
+    DateTimeOffset Ready,
+    ImmutableArray<StepRecordView> Steps,
+    Mass? Dough,
+    Mass Expected,
+    ImmutableArray<Piece> Parts,
+    ImmutableArray<StationCut> Cuts,
+    ScaleUnitView Scale,
+    string Added,
+    int? Stars,
+    string? Note,
+    DoughVersion? Source
+);
 
 /// <summary>The logbook over HTTP.</summary>
 public static class LogbookEndpoints
@@ -38,17 +64,36 @@ public static class LogbookEndpoints
     /// <summary>Maps the logbook.</summary>
     public static void MapLogbook(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/logbook", async (BakeBook book) => (await book.Closed(Most)).Select(Line).ToImmutableArray()).WithName("logbook");
-        app.MapGet("/api/logbook/{id:guid}", async Task<Results<Ok<LogbookPage>, ProblemHttpResult>> (Guid id, BakeBook book, HouseClock clock, KitchenKeeper keeper) =>
-            await book.Find(id) is { } bake ? TypedResults.Ok(Page(bake, clock, keeper.Voice)) : Problems.Missing("bake")).WithName("logbookPage");
+        app.MapGet("/api/logbook", async (BakeBook book) => (await book.Closed(Most)).Select(Line).ToImmutableArray())
+            .WithName("logbook");
+        app.MapGet(
+                "/api/logbook/{id:guid}",
+                async Task<Results<Ok<LogbookPage>, ProblemHttpResult>> (
+                    Guid id,
+                    BakeBook book,
+                    HouseClock clock,
+                    KitchenKeeper keeper
+                ) => await book.Find(id) is { } bake ? TypedResults.Ok(Page(bake, clock, keeper.Voice)) : Problems.Missing("bake")
+            )
+            .WithName("logbookPage");
     }
 
     private static LogbookLine Line(PastBake past)
     {
         var (title, end, even) = (past.Bake.Title, past.Bake.End, past.Bake.Weights.Even);
         return new(
-            past.Id, title.Dough, title.Bread, end.Status, end.At, end.Late, end.OnTime, end.Stars, end.Note,
-            even.IsEmpty ? null : even.Max(e => e.Evenness.Spread), Voice.Scale(title.ScaleStep));
+            past.Id,
+            title.Dough,
+            title.Bread,
+            end.Status,
+            end.At,
+            end.Late,
+            end.OnTime,
+            end.Stars,
+            end.Note,
+            even.IsEmpty ? null : even.Max(e => e.Evenness.Spread),
+            Voice.Scale(title.ScaleStep)
+        );
     }
 
     private static LogbookPage Page(StoredBake bake, HouseClock clock, Voice words)
@@ -56,9 +101,27 @@ public static class LogbookEndpoints
         var (past, spec) = (PastBakes.Of(bake, clock, words), bake.Plan.Spec);
         var (title, end, weights) = (past.Title, past.End, past.Weights);
         return new(
-            bake.Id, title.Dough, title.Bread, end.Status, end.At, end.PlannedReady, end.Ready,
-            [.. past.Steps.Where(s => s.Beat).Select(s => new StepRecordView(s.Step, s.Short, s.Times.Planned, s.Times.Actual, s.State))],
-            weights.Dough, weights.Expected, weights.Parts, StationView.CutsOf(spec, weights.Even), Voice.Scale(title.ScaleStep),
-            weights.Added == Dose.None ? "nothing" : words.Of(weights.Added), end.Stars, end.Note, spec.Made.Source);
+            bake.Id,
+            title.Dough,
+            title.Bread,
+            end.Status,
+            end.At,
+            end.PlannedReady,
+            end.Ready,
+            [
+                .. past
+                    .Steps.Where(s => s.Beat)
+                    .Select(s => new StepRecordView(s.Step, s.Short, s.Times.Planned, s.Times.Actual, s.State)),
+            ],
+            weights.Dough,
+            weights.Expected,
+            weights.Parts,
+            StationView.CutsOf(spec, weights.Even),
+            Voice.Scale(title.ScaleStep),
+            weights.Added == Dose.None ? "nothing" : words.Of(weights.Added),
+            end.Stars,
+            end.Note,
+            spec.Made.Source
+        );
     }
 }

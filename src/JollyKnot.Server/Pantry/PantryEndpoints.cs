@@ -46,12 +46,29 @@ public sealed record PantryItem(Ingredient Ingredient, bool Own, Price? Price);
 
 /// <summary>The pantry.</summary>
 public sealed record PantryView(
-    CupHabit Habit, CupSize Cups, Volume Cup, ImmutableArray<PantryItem> Items, ImmutableArray<LearnedWord> Learned, ImmutableArray<string> Allergens)
+    CupHabit Habit,
+    CupSize Cups,
+    Volume Cup,
+    ImmutableArray<PantryItem> Items,
+    ImmutableArray<LearnedWord> Learned,
+    ImmutableArray<string> Allergens
+)
 {
-    internal static PantryView Of(HouseholdPantry pantry) => new(
-        pantry.Habit, pantry.Cups, pantry.Cup,
-        [.. pantry.All.Select(i => new PantryItem(i, pantry.Own.Any(o => o.Name == i.Name), pantry.Prices.GetValueOrDefault(i.Name)))],
-        [.. pantry.Learned.OrderBy(l => l.Key, StringComparer.Ordinal).Select(l => new LearnedWord(l.Key, l.Value))], Ingredients.Allergens);
+    internal static PantryView Of(HouseholdPantry pantry) =>
+        new(
+            pantry.Habit,
+            pantry.Cups,
+            pantry.Cup,
+            [
+                .. pantry.All.Select(i => new PantryItem(
+                    i,
+                    pantry.Own.Any(o => o.Name == i.Name),
+                    pantry.Prices.GetValueOrDefault(i.Name)
+                )),
+            ],
+            [.. pantry.Learned.OrderBy(l => l.Key, StringComparer.Ordinal).Select(l => new LearnedWord(l.Key, l.Value))],
+            Ingredients.Allergens
+        );
 }
 
 /// <summary>How cups are filled, and which they are.</summary>
@@ -73,14 +90,38 @@ public static class PantryEndpoints
     public static void MapPantry(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/pantry", async (PantryKeeper keeper) => PantryView.Of(await keeper.Get())).WithName("pantry");
-        app.MapPut("/api/pantry/cups", async Task<Results<Ok<PantryView>, ProblemHttpResult>> (CupSettings cups, PantryKeeper keeper) =>
-            TypedResults.Ok(PantryView.Of(await keeper.Change(p => p with { Habit = cups.Habit, Cups = cups.Cups })))).WithName("saveCups");
-        app.MapPut("/api/pantry/ingredients", Save).WithName("saveIngredient").WithSummary("An own ingredient, or an own version of a known one, with its price.");
-        app.MapDelete("/api/pantry/ingredients/{name}", async (string name, PantryKeeper keeper) =>
-            PantryView.Of(await keeper.Change(p => p with { Own = [.. p.Own.Where(o => o.Name != name)], Prices = p.Prices.Remove(name) }))).WithName("forgetIngredient");
-        app.MapPost("/api/pantry/lessons", Learn).WithName("learn").WithSummary("Learns ingredients and words from a corrected recipe.");
-        app.MapDelete("/api/pantry/words/{words}", async (string words, PantryKeeper keeper) =>
-            PantryView.Of(await keeper.Change(p => p with { Learned = p.Learned.Remove(words) }))).WithName("forgetWord");
+        app.MapPut(
+                "/api/pantry/cups",
+                async Task<Results<Ok<PantryView>, ProblemHttpResult>> (CupSettings cups, PantryKeeper keeper) =>
+                    TypedResults.Ok(PantryView.Of(await keeper.Change(p => p with { Habit = cups.Habit, Cups = cups.Cups })))
+            )
+            .WithName("saveCups");
+        app.MapPut("/api/pantry/ingredients", Save)
+            .WithName("saveIngredient")
+            .WithSummary("An own ingredient, or an own version of a known one, with its price.");
+        app.MapDelete(
+                "/api/pantry/ingredients/{name}",
+                async (string name, PantryKeeper keeper) =>
+                    PantryView.Of(
+                        await keeper.Change(p =>
+                            p with
+                            {
+                                Own = [.. p.Own.Where(o => o.Name != name)],
+                                Prices = p.Prices.Remove(name),
+                            }
+                        )
+                    )
+            )
+            .WithName("forgetIngredient");
+        app.MapPost("/api/pantry/lessons", Learn)
+            .WithName("learn")
+            .WithSummary("Learns ingredients and words from a corrected recipe.");
+        app.MapDelete(
+                "/api/pantry/words/{words}",
+                async (string words, PantryKeeper keeper) =>
+                    PantryView.Of(await keeper.Change(p => p with { Learned = p.Learned.Remove(words) }))
+            )
+            .WithName("forgetWord");
     }
 
     private static async Task<Results<Ok<PantryView>, ProblemHttpResult>> Save(PantryIngredient item, PantryKeeper keeper)
@@ -89,32 +130,58 @@ public static class PantryEndpoints
         found.Add(Ingredient.Check(item.Ingredient, "ingredient"));
         found.Over(item.Price?.Pack, Mass.Zero, LargestPack, "price.pack");
         found.Between(item.Price?.Cost.Amount, 0, KitchenCheck.Dearest, "price.cost");
-        if (found.Count > 0) return Problems.Bad(found.All);
+        if (found.Count > 0)
+            return Problems.Bad(found.All);
         var pantry = await keeper.Get();
-        if (pantry.Own.Length >= HouseholdPantry.MostOwn) return Problems.Bad(new Problem("too-many:own", "ingredient", HouseholdPantry.MostOwn));
-        return TypedResults.Ok(PantryView.Of(await keeper.Change(p =>
-        {
-            // The shelf's own entry needs no copy of itself, only its price.
-            var known = p.Find(item.Ingredient.Name);
-            var with = known is not null && known.Name == item.Ingredient.Name && JsonEqual(known, item.Ingredient) ? p : p.With(item.Ingredient);
-            return with with { Prices = item.Price is { } cost ? with.Prices.SetItem(item.Ingredient.Name, cost) : with.Prices.Remove(item.Ingredient.Name) };
-        })));
+        if (pantry.Own.Length >= HouseholdPantry.MostOwn)
+            return Problems.Bad(new Problem("too-many:own", "ingredient", HouseholdPantry.MostOwn));
+        return TypedResults.Ok(
+            PantryView.Of(
+                await keeper.Change(p =>
+                {
+                    // The shelf's own entry needs no copy of itself, only its price.
+                    var known = p.Find(item.Ingredient.Name);
+                    var with =
+                        known is not null && known.Name == item.Ingredient.Name && JsonEqual(known, item.Ingredient)
+                            ? p
+                            : p.With(item.Ingredient);
+                    return with with
+                    {
+                        Prices = item.Price is { } cost
+                            ? with.Prices.SetItem(item.Ingredient.Name, cost)
+                            : with.Prices.Remove(item.Ingredient.Name),
+                    };
+                })
+            )
+        );
     }
 
     private static async Task<Results<Ok<PantryView>, ProblemHttpResult>> Learn(Lesson lesson, PantryKeeper keeper)
     {
-        if (lesson.Corrections.Length > HouseholdPantry.MostOwn) return Problems.Bad(new Problem("too-many:corrections", "corrections"));
-        ImmutableArray<Problem> problems = [.. lesson.Corrections.SelectMany((c, i) => new[]
-        {
-            PlainText.CheckName(c.Name, $"corrections[{i}].name"),
-            c.Line is { Length: <= LineGrammar.LongestLine } && c.Words is { Length: <= LineGrammar.LongestLine } ? null : new Problem("too-long:line", $"corrections[{i}].line"),
-        }.OfType<Problem>())];
-        return problems.Length > 0 ? Problems.Bad(problems) : TypedResults.Ok(PantryView.Of(await keeper.Change(p => lesson.Corrections.Aggregate(p, LineReading.Learn))));
+        if (lesson.Corrections.Length > HouseholdPantry.MostOwn)
+            return Problems.Bad(new Problem("too-many:corrections", "corrections"));
+        ImmutableArray<Problem> problems =
+        [
+            .. lesson.Corrections.SelectMany(
+                (c, i) =>
+                    new[]
+                    {
+                        PlainText.CheckName(c.Name, $"corrections[{i}].name"),
+                        c.Line is { Length: <= LineGrammar.LongestLine } && c.Words is { Length: <= LineGrammar.LongestLine }
+                            ? null
+                            : new Problem("too-long:line", $"corrections[{i}].line"),
+                    }.OfType<Problem>()
+            ),
+        ];
+        return problems.Length > 0
+            ? Problems.Bad(problems)
+            : TypedResults.Ok(PantryView.Of(await keeper.Change(p => lesson.Corrections.Aggregate(p, LineReading.Learn))));
     }
 
     // Arrays inside a record compare by reference; their text does not.
     private static bool JsonEqual(Ingredient a, Ingredient b) =>
-        System.Text.Json.JsonSerializer.Serialize(a, Json.Documents) == System.Text.Json.JsonSerializer.Serialize(b, Json.Documents);
+        System.Text.Json.JsonSerializer.Serialize(a, Json.Documents)
+        == System.Text.Json.JsonSerializer.Serialize(b, Json.Documents);
 }
 
 /// <summary>An ingredient as edited, with the price of a pack.</summary>

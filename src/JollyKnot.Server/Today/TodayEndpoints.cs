@@ -1,12 +1,12 @@
-using JollyKnot.Core.Steps;
-using JollyKnot.Server.Words;
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -21,7 +21,13 @@ public sealed record NextLine(Guid Bake, string Title, StepId Step, string Text,
 /// <param name="Bakes">Bakes that are not over, the one that hands are wanted for on top.</param>
 /// <param name="Next">What comes next in all of them.</param>
 /// <param name="SetAside">What is kept but cannot be read by this version.</param>
-public sealed record TodayView(string Name, Temperature Room, ImmutableArray<BenchView> Bakes, ImmutableArray<NextLine> Next, ImmutableArray<UnreadView> SetAside);
+public sealed record TodayView(
+    string Name,
+    Temperature Room,
+    ImmutableArray<BenchView> Bakes,
+    ImmutableArray<NextLine> Next,
+    ImmutableArray<UnreadView> SetAside
+);
 
 /// <summary>Something kept that this version cannot read.</summary>
 /// <param name="Kind">What sort of document.</param>
@@ -43,20 +49,55 @@ public static class TodayEndpoints
     public static void MapToday(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/clock", (HouseClock clock) => ClockView.Of(clock)).WithName("clock");
-        app.MapGet("/api/today", async (BakeBook book, KitchenKeeper keeper, HouseClock clock, SetAside aside) =>
-        {
-            var (kitchen, bakes) = (await keeper.Get(), await book.Open());
-            var away = kitchen.Closed(clock.GetUtcNow(), TimeZoneInfo.Local).IsAway(clock.GetUtcNow());
-            var states = bakes.Select(b => BakeEndpoints.State(b, clock)).ToImmutableArray();
-            var atHand = DayBench.AtHand(states) is { } first ? bakes[first].Id : Guid.Empty;
-            return new TodayView(kitchen.Name, kitchen.RoomAt(clock.GetUtcNow()),
-                [.. bakes.Select(b => BakeEndpoints.View(b, clock, keeper.Voice, away)).OrderBy(b => b.Id != atHand).ThenBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue)],
-                [.. DayBench.Next(states, Announced).Select(n => states[n.Bake].Plan.Spec is var spec ? new NextLine(bakes[n.Bake].Id, spec.Dough.Name, n.Slot.Step.Id, keeper.Voice.Of(n.Slot.Step, spec).Short, n.Slot.Start) : null!)],
-                [.. aside.All.Select(UnreadView.Of)]);
-        }).WithName("today");
-        app.MapPost("/api/today/picture", async Task<Results<Ok<Picture>, NoContent>> (FrameRequest frame, BakeBook book, HouseClock clock) =>
-            (await book.Open()).Select(b => BakeEndpoints.Draw(b, clock)).ToImmutableArray() is { Length: > 0 } bakes
-                ? TypedResults.Ok(StrandLayout.Of(bakes, frame.ToFrame())) : TypedResults.NoContent()).WithName("todayPicture");
-        app.MapGet("/health", async (JollyStore store) => await store.IsReady() ? Results.Ok(new { status = "ready" }) : Results.StatusCode(503)).ExcludeFromDescription();
+        app.MapGet(
+                "/api/today",
+                async (BakeBook book, KitchenKeeper keeper, HouseClock clock, SetAside aside) =>
+                {
+                    var (kitchen, bakes) = (await keeper.Get(), await book.Open());
+                    var away = kitchen.Closed(clock.GetUtcNow(), TimeZoneInfo.Local).IsAway(clock.GetUtcNow());
+                    var states = bakes.Select(b => BakeEndpoints.State(b, clock)).ToImmutableArray();
+                    var atHand = DayBench.AtHand(states) is { } first ? bakes[first].Id : Guid.Empty;
+                    return new TodayView(
+                        kitchen.Name,
+                        kitchen.RoomAt(clock.GetUtcNow()),
+                        [
+                            .. bakes
+                                .Select(b => BakeEndpoints.View(b, clock, keeper.Voice, away))
+                                .OrderBy(b => b.Id != atHand)
+                                .ThenBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue),
+                        ],
+                        [
+                            .. DayBench
+                                .Next(states, Announced)
+                                .Select(n =>
+                                    states[n.Bake].Plan.Spec is var spec
+                                        ? new NextLine(
+                                            bakes[n.Bake].Id,
+                                            spec.Dough.Name,
+                                            n.Slot.Step.Id,
+                                            keeper.Voice.Of(n.Slot.Step, spec).Short,
+                                            n.Slot.Start
+                                        )
+                                        : null!
+                                ),
+                        ],
+                        [.. aside.All.Select(UnreadView.Of)]
+                    );
+                }
+            )
+            .WithName("today");
+        app.MapPost(
+                "/api/today/picture",
+                async Task<Results<Ok<Picture>, NoContent>> (FrameRequest frame, BakeBook book, HouseClock clock) =>
+                    (await book.Open()).Select(b => BakeEndpoints.Draw(b, clock)).ToImmutableArray() is { Length: > 0 } bakes
+                        ? TypedResults.Ok(StrandLayout.Of(bakes, frame.ToFrame()))
+                        : TypedResults.NoContent()
+            )
+            .WithName("todayPicture");
+        app.MapGet(
+                "/health",
+                async (JollyStore store) => await store.IsReady() ? Results.Ok(new { status = "ready" }) : Results.StatusCode(503)
+            )
+            .ExcludeFromDescription();
     }
 }

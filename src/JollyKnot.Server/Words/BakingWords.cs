@@ -7,36 +7,54 @@ namespace JollyKnot.Server.Words;
 /// <summary>Into the oven and out of it.</summary>
 internal static class BakingWords
 {
-    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } = new()
-    {
-        ["bath"] = s => new(
-            s.Marked("Through the soda bath"),
-            $"Boil {s.The()} {Seconds(s)} s a side, {s.Count} {(s.Count == 1 ? "batch" : "batches")}.",
-            Join(
-                s.Spec.Handling.Bath == PotSchool.DipAfterBoil ? $"Then {Measured.Whole(Pot.Dip.TotalSeconds)} s in the warm soda dip." : "",
-                "Drain a minute or two; salt while wet."),
-            "All through",
-            new(Seconds(s), "s a side")),
-        ["load"] = s => s.Bread.OnGriddle ? OntoGriddle(s) : IntoOven(s),
-        ["bake"] = s => s.Bread.OnGriddle
-            ? Phrase.Stretch(s.Marked("Griddle"), $"{Capital(s.The("they"))} are on the griddle: turn each after {Measured.Minutes(s.About.Length!.Value)}.")
-            : Phrase.Stretch(s.Marked("Bake"), $"{Capital(s.The("they"))} are baking."),
-        ["mist-#"] = s => new(s.Marked("Spray again"), "Spray once more, quickly.", "Not on the glass or the lamp.", "Sprayed"),
-        ["turn"] = s => s.Family.Thickness is null ? TurnTray(s) : new("Flip them", "Flip the flatbreads.", "", "Flipped"),
-        ["first-look"] = s => new(
-            s.Marked("First look"),
-            "Take a first look at the colour.",
-            Join("Through the glass, light on.", s.Family.Bake.Length >= BakeWindow.Tented ? "Brown already? Lay foil over, loosely." : ""),
-            "Looked"),
-        ["unload"] = s => s.Bread.OnGriddle ? OffGriddle(s) : OutOfOven(s),
-        ["butter"] = s => new(
-            s.Marked("Butter them"),
-            $"Brush {s.The()} with butter while hot.",
-            $"About {s.Grams(s.About.Mass)} does all {s.Count}.",
-            "Buttered",
-            s.MassFigure),
-        ["cool"] = _ => Phrase.Stretch("Cool", "They are cooling."),
-    };
+    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } =
+        new()
+        {
+            ["bath"] = s =>
+                new(
+                    s.Marked("Through the soda bath"),
+                    $"Boil {s.The()} {Seconds(s)} s a side, {s.Count} {(s.Count == 1 ? "batch" : "batches")}.",
+                    Join(
+                        s.Spec.Handling.Bath == PotSchool.DipAfterBoil
+                            ? $"Then {Measured.Whole(Pot.Dip.TotalSeconds)} s in the warm soda dip."
+                            : "",
+                        "Drain a minute or two; salt while wet."
+                    ),
+                    "All through",
+                    new(Seconds(s), "s a side")
+                ),
+            ["load"] = s => s.Bread.OnGriddle ? OntoGriddle(s) : IntoOven(s),
+            ["bake"] = s =>
+                s.Bread.OnGriddle
+                    ? Phrase.Stretch(
+                        s.Marked("Griddle"),
+                        $"{Capital(s.The("they"))} are on the griddle: turn each after {Measured.Minutes(s.About.Length!.Value)}."
+                    )
+                    : Phrase.Stretch(s.Marked("Bake"), $"{Capital(s.The("they"))} are baking."),
+            ["mist-#"] = s =>
+                new(s.Marked("Spray again"), "Spray once more, quickly.", "Not on the glass or the lamp.", "Sprayed"),
+            ["turn"] = s => s.Family.Thickness is null ? TurnTray(s) : new("Flip them", "Flip the flatbreads.", "", "Flipped"),
+            ["first-look"] = s =>
+                new(
+                    s.Marked("First look"),
+                    "Take a first look at the colour.",
+                    Join(
+                        "Through the glass, light on.",
+                        s.Family.Bake.Length >= BakeWindow.Tented ? "Brown already? Lay foil over, loosely." : ""
+                    ),
+                    "Looked"
+                ),
+            ["unload"] = s => s.Bread.OnGriddle ? OffGriddle(s) : OutOfOven(s),
+            ["butter"] = s =>
+                new(
+                    s.Marked("Butter them"),
+                    $"Brush {s.The()} with butter while hot.",
+                    $"About {s.Grams(s.About.Mass)} does all {s.Count}.",
+                    "Buttered",
+                    s.MassFigure
+                ),
+            ["cool"] = _ => Phrase.Stretch("Cool", "They are cooling."),
+        };
 
     private static string Seconds(Said s) => Measured.Whole(s.About.Length!.Value.TotalSeconds);
 
@@ -48,29 +66,34 @@ internal static class BakingWords
             $"Lay the first {first} on the {Lower(s.Thing)}.",
             $"{s.Counted}, {s.Bread.AtOnce} at a time; {Measured.Minutes(s.Family.Bake.Length / 2)} a side.",
             "They are on",
-            s.HeatFigure);
+            s.HeatFigure
+        );
     }
 
-    private static Phrase IntoOven(Said s) => new(
-        s.Marked("Load the oven"),
-        $"Load the {Lower(s.Thing)}{(s.Spec.Batches.Length > 1 ? $": {s.Counted}" : "")}.",
-        Join($"{s.Count} {s.Family.Name}, {s.Dial}.", On(s), Steaming(s)),
-        "They are in",
-        s.DialFigure);
+    private static Phrase IntoOven(Said s) =>
+        new(
+            s.Marked("Load the oven"),
+            $"Load the {Lower(s.Thing)}{(s.Spec.Batches.Length > 1 ? $": {s.Counted}" : "")}.",
+            Join($"{s.Count} {s.Family.Name}, {s.Dial}.", On(s), Steaming(s)),
+            "They are in",
+            s.DialFigure
+        );
 
     private static string On(Said s)
     {
-        if (s.Bread.Pan is not { } pan) return "";
+        if (s.Bread.Pan is not { } pan)
+            return "";
         return pan.IsStone ? $"Straight onto the hot {Lower(pan.Name)}." : $"In or on the {Lower(pan.Name)}.";
     }
 
-    private static string Steaming(Said s) => s.Spec.SteamFor(s.Bread) switch
-    {
-        Steam.Tray => $"A cup of hot water, {Measured.Whole(Core.Baking.Steaming.Cup)} mL, into the hot tray below.",
-        Steam.Stones => "Half a cup of hot water over the stones.",
-        Steam.Mist => "Spray the walls as you shut the door, not the glass or the lamp.",
-        _ => "",
-    };
+    private static string Steaming(Said s) =>
+        s.Spec.SteamFor(s.Bread) switch
+        {
+            Steam.Tray => $"A cup of hot water, {Measured.Whole(Core.Baking.Steaming.Cup)} mL, into the hot tray below.",
+            Steam.Stones => "Half a cup of hot water over the stones.",
+            Steam.Mist => "Spray the walls as you shut the door, not the glass or the lamp.",
+            _ => "",
+        };
 
     private static Phrase TurnTray(Said s)
     {
@@ -79,16 +102,21 @@ internal static class BakingWords
             s.Marked(racks ? "Swap the racks" : "Turn the tray"),
             Join(
                 steam ? "Take the steam tray out." : "",
-                racks ? "Swap the racks, and turn the trays round." : "Turn the tray round."),
+                racks ? "Swap the racks, and turn the trays round." : "Turn the tray round."
+            ),
             steam ? "From here the crust dries." : "",
-            "Turned");
+            "Turned"
+        );
     }
 
-    private static Phrase OffGriddle(Said s) => new(
-        s.Marked("Off the griddle"),
-        $"Take the last of {s.The()} off the griddle.",
-        $"Under a cloth they stay soft. Doughy inside: a few minutes in an oven at {s.Degree(BakeWindow.FinishedAt)} finish them.",
-        "They are off");
+    private static Phrase OffGriddle(Said s) =>
+        new(
+            s.Marked("Off the griddle"),
+            $"Take the last of {s.The()} off the griddle.",
+            $"Under a cloth they stay soft. Doughy inside: a few minutes in an oven at {s.Degree(BakeWindow.FinishedAt)} "
+                + "finish them.",
+            "They are off"
+        );
 
     private static Phrase OutOfOven(Said s)
     {
@@ -97,6 +125,7 @@ internal static class BakingWords
             s.Marked("Out of the oven"),
             $"Take {s.The()} out if they are brown and sound hollow.",
             $"Off the hot tray at once, or the base goes soggy. {Voice.Of(keeping.Cooling)}",
-            "They are out");
+            "They are out"
+        );
     }
 }

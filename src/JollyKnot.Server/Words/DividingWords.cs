@@ -5,35 +5,50 @@ namespace JollyKnot.Server.Words;
 /// <summary>Out of the machine and apart.</summary>
 internal static class DividingWords
 {
-    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } = new()
-    {
-        ["take-out"] = s => s.ByHand
-            ? new("Turn the dough out", "Turn the dough out and press the gas out gently.", "It should have about doubled in the bowl.", "It is out")
-            : new(
-                "Take the dough out",
-                "Take the dough out and press the gas out gently.",
-                Join(
-                    s.Spec.Handling.After is { Early: true } ? "Stop the machine first: the dough rises in a bowl." : "",
-                    s.Count > 1 ? $"Find all {s.Count} paddles in it." : "Find the paddle in it.",
-                    "Soak the pan at once."),
-                "It is out"),
-        ["bulk"] = _ => Phrase.Stretch("Rises in a bowl", "The dough is rising in its bowl."),
-        ["weigh-dough"] = s => new(
-            "Weigh the whole dough",
-            "Weigh the whole dough.",
-            "Every piece follows from this figure, not from the recipe.",
-            "That is all of it",
-            s.MassFigure),
-        ["divide"] = s => new(
-            $"Divide into {s.Count}",
-            s.Station?.Next is { } next ? $"{Capital(Voice.Piece(next, s.Spec))}." : $"Divide into {s.Count}.",
-            "A few grams off is fine.",
-            "Take it as it is"),
-        ["keep-#"] = s => new(
-            $"{s.Grams(s.About.Mass)} into the fridge",
-            $"Put {s.Grams(s.About.Mass)} into the fridge.",
-            "In an oiled, covered bowl with room to grow. It keeps until tomorrow.",
-            "It is cold",
-            s.MassFigure),
-    };
+    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } =
+        new()
+        {
+            ["take-out"] = s =>
+                s.ByHand
+                    ? new(
+                        "Turn the dough out",
+                        "Turn the dough out and press the gas out gently.",
+                        "It should have about doubled in the bowl.",
+                        "It is out"
+                    )
+                    : new(
+                        "Take the dough out",
+                        "Take the dough out and press the gas out gently.",
+                        Join(
+                            s.Spec.Handling.After is { Early: true } ? "Stop the machine first: the dough rises in a bowl." : "",
+                            s.Count > 1 ? $"Find all {s.Count} paddles in it." : "Find the paddle in it.",
+                            "Soak the pan at once."
+                        ),
+                        "It is out"
+                    ),
+            ["bulk"] = _ => Phrase.Stretch("Rises in a bowl", "The dough is rising in its bowl."),
+            ["weigh-dough"] = s =>
+                new(
+                    "Weigh the whole dough",
+                    "Weigh the whole dough.",
+                    "Every piece follows from this figure, not from the recipe.",
+                    "That is all of it",
+                    s.MassFigure
+                ),
+            ["divide"] = s =>
+                new(
+                    $"Divide into {s.Count}",
+                    s.Station?.Next is { } next ? $"{Capital(Voice.Piece(next, s.Spec))}." : $"Divide into {s.Count}.",
+                    "A few grams off is fine.",
+                    "Take it as it is"
+                ),
+            ["keep-#"] = s =>
+                new(
+                    $"{s.Grams(s.About.Mass)} into the fridge",
+                    $"Put {s.Grams(s.About.Mass)} into the fridge.",
+                    "In an oiled, covered bowl with room to grow. It keeps until tomorrow.",
+                    "It is cold",
+                    s.MassFigure
+                ),
+        };
 }

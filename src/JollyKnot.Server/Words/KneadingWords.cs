@@ -5,28 +5,41 @@ namespace JollyKnot.Server.Words;
 /// <summary>While it kneads.</summary>
 internal static class KneadingWords
 {
-    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } = new()
-    {
-        ["timer"] = _ => Phrase.Stretch("The timer runs", "The machine waits for its timer."),
-        ["cycle"] = _ => Phrase.Stretch("Dough cycle", ""),
-        ["knead"] = s => new(
-            "Knead",
-            "Knead until smooth and springy, then cover the bowl.",
-            $"About {Measured.Span(s.Step.Length)}. Leave it to double.",
-            "Kneaded and covered"),
-        ["paddle-turns"] = s => new(
-            s.Count > 1 ? "Do the paddles turn?" : "Does the paddle turn?",
-            s.Count > 1 ? "Do both paddles turn?" : "Does the paddle turn?",
-            "Lift the lid and look; the dough should move.",
-            "It turns"),
-        ["check-#"] = s => new(
-            s.Count > 1 ? "Check the dough again" : "Check the dough",
-            "Check the dough: look and touch.",
-            Join(
-                s.About.Mass is { } held ? $"{s.Grams(held)} {s.Thing} held back: pour in what it wants, and tell how much." : "",
-                s.ByHand ? "" : "Scrape the corners down with a soft spatula first.",
-                s.ByHand ? "Wanted: a ball, slightly tacky, that leaves the bowl clean." : "Wanted: a ball, slightly tacky, walls clean."),
-            "Kept"),
-        ["add-ins"] = s => new($"Add {s.Thing}", $"Add the {s.Thing} now.", "Lid down again when it is mixed in.", "Added", s.MassFigure),
-    };
+    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } =
+        new()
+        {
+            ["timer"] = _ => Phrase.Stretch("The timer runs", "The machine waits for its timer."),
+            ["cycle"] = _ => Phrase.Stretch("Dough cycle", ""),
+            ["knead"] = s =>
+                new(
+                    "Knead",
+                    "Knead until smooth and springy, then cover the bowl.",
+                    $"About {Measured.Span(s.Step.Length)}. Leave it to double.",
+                    "Kneaded and covered"
+                ),
+            ["paddle-turns"] = s =>
+                new(
+                    s.Count > 1 ? "Do the paddles turn?" : "Does the paddle turn?",
+                    s.Count > 1 ? "Do both paddles turn?" : "Does the paddle turn?",
+                    "Lift the lid and look; the dough should move.",
+                    "It turns"
+                ),
+            ["check-#"] = s =>
+                new(
+                    s.Count > 1 ? "Check the dough again" : "Check the dough",
+                    "Check the dough: look and touch.",
+                    Join(
+                        s.About.Mass is { } held
+                            ? $"{s.Grams(held)} {s.Thing} held back: pour in what it wants, and tell how much."
+                            : "",
+                        s.ByHand ? "" : "Scrape the corners down with a soft spatula first.",
+                        s.ByHand
+                            ? "Wanted: a ball, slightly tacky, that leaves the bowl clean."
+                            : "Wanted: a ball, slightly tacky, walls clean."
+                    ),
+                    "Kept"
+                ),
+            ["add-ins"] = s =>
+                new($"Add {s.Thing}", $"Add the {s.Thing} now.", "Lid down again when it is mixed in.", "Added", s.MassFigure),
+        };
 }

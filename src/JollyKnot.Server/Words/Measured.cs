@@ -21,7 +21,8 @@ public sealed class Measured(HouseholdUnits units)
 
     // Under so much a household wants one digit more.
     private static readonly Mass Tiny = Mass.FromGrams(.1);
-    private static readonly Mass SmallGrams = Mass.FromGrams(10), SmallOunces = Mass.FromGrams(28);
+    private static readonly Mass SmallGrams = Mass.FromGrams(10),
+        SmallOunces = Mass.FromGrams(28);
 
     private string DegreeUnit => units.Temperature == TemperatureUnit.Celsius ? "°C" : "°F";
 
@@ -33,7 +34,8 @@ public sealed class Measured(HouseholdUnits units)
     /// <summary>The same, as a figure.</summary>
     public Figure DegreeFigure(Temperature heat) => new(Degrees(heat), DegreeUnit);
 
-    private string Degrees(Temperature heat) => Whole(units.Temperature == TemperatureUnit.Celsius ? heat.Celsius : heat.Fahrenheit);
+    private string Degrees(Temperature heat) =>
+        Whole(units.Temperature == TemperatureUnit.Celsius ? heat.Celsius : heat.Fahrenheit);
 
     /// <summary>A mass as a kitchen weighs it: whole grams, a tenth under 10; ounces to a tenth, a hundredth under 1.</summary>
     public string Grams(Mass? mass) => mass is { } m ? $"{MassValue(m)} {MassUnitName}" : "";
@@ -43,15 +45,18 @@ public sealed class Measured(HouseholdUnits units)
 
     private string MassValue(Mass mass)
     {
-        if (mass > Mass.Zero && mass < Tiny) return Digits(units.Mass == MassUnit.Grams ? mass.Grams : mass / Unit.Find("oz")!.Grams, "0.####");
-        if (units.Mass == MassUnit.Ounces) return Digits(mass / Unit.Find("oz")!.Grams, mass < SmallOunces ? "0.##" : "0.#");
+        if (mass > Mass.Zero && mass < Tiny)
+            return Digits(units.Mass == MassUnit.Grams ? mass.Grams : mass / Unit.Find("oz")!.Grams, "0.####");
+        if (units.Mass == MassUnit.Ounces)
+            return Digits(mass / Unit.Find("oz")!.Grams, mass < SmallOunces ? "0.##" : "0.#");
         return mass < SmallGrams ? Digits(mass.Grams, "0.#") : Whole(mass.Grams);
     }
 
     /// <summary>A length: millimetres, centimetres from 20 of them on, or inches to a tenth.</summary>
     public string Length(Length length)
     {
-        if (units.Length == LengthUnit.Inches) return $"{Digits(length.Millimetres / MillimetresPerInch, "0.#")} in";
+        if (units.Length == LengthUnit.Inches)
+            return $"{Digits(length.Millimetres / MillimetresPerInch, "0.#")} in";
         return length >= InCentimetres ? $"{Whole(length.Millimetres / 10)} cm" : $"{Whole(length.Millimetres)} mm";
     }
 
@@ -67,7 +72,8 @@ public sealed class Measured(HouseholdUnits units)
     /// <summary>A mark to cut at: to the millimetre under 10 cm, else to half a centimetre; to an eighth of an inch.</summary>
     public string Mark(Length at)
     {
-        if (units.Length == LengthUnit.Inches) return Digits(Math.Round(at.Millimetres / MillimetresPerInch * 8) / 8, "0.###");
+        if (units.Length == LengthUnit.Inches)
+            return Digits(Math.Round(at.Millimetres / MillimetresPerInch * 8) / 8, "0.###");
         var nearest = at < Exactly ? Math.Round(at.Millimetres) : Math.Round(at.Millimetres / 5) * 5;
         return Digits(nearest / 10, "0.#");
     }
@@ -78,7 +84,8 @@ public sealed class Measured(HouseholdUnits units)
         var grams = IsWhole(step.Grams * 10);
         var each = grams ? step.Grams : step / Unit.Find("oz")!.Grams;
         var digits = 0;
-        while (digits < 3 && !IsWhole(each * Math.Pow(10, digits))) digits++;
+        while (digits < 3 && !IsWhole(each * Math.Pow(10, digits)))
+            digits++;
         return new(grams ? "g" : "oz", each, digits, step);
     }
 
@@ -88,14 +95,16 @@ public sealed class Measured(HouseholdUnits units)
     public static string Spoons(double spoons)
     {
         var halves = Math.Max(1, (int)Math.Round(spoons * 2));
-        if (halves == 1) return "½ tbsp";
+        if (halves == 1)
+            return "½ tbsp";
         return halves % 2 == 0 ? $"{halves / 2} tbsp" : $"{halves / 2}½ tbsp";
     }
 
     /// <summary>A length of time as people say it; nothing for none.</summary>
     public static string Span(TimeSpan? span)
     {
-        if (span is not { } s) return "";
+        if (span is not { } s)
+            return "";
         return s.TotalMinutes < 60 ? $"{Whole(s.TotalMinutes)} min" : $"{(int)s.TotalHours} h {s.Minutes:00} min";
     }
 

@@ -18,8 +18,11 @@ public sealed partial class ProblemWords(HouseholdUnits units)
     public string Of(Problem problem)
     {
         ArgumentNullException.ThrowIfNull(problem);
-        var sentence = Sentences.GetValueOrDefault(problem.Code) ?? throw new ArgumentException($"No words for {problem.Code}.", nameof(problem));
-        return Placeholder().Replace(sentence, hole => Said(problem.Says[int.Parse(hole.ValueSpan[1..^1], CultureInfo.InvariantCulture)]));
+        var sentence =
+            Sentences.GetValueOrDefault(problem.Code)
+            ?? throw new ArgumentException($"No words for {problem.Code}.", nameof(problem));
+        return Placeholder()
+            .Replace(sentence, hole => Said(problem.Says[int.Parse(hole.ValueSpan[1..^1], CultureInfo.InvariantCulture)]));
     }
 
     /// <summary>Every code there are words for.</summary>
@@ -28,28 +31,33 @@ public sealed partial class ProblemWords(HouseholdUnits units)
     /// <summary>Whether there is a sentence for a code.</summary>
     public static bool Knows(string code) => Sentences.ContainsKey(code);
 
-    private string Said(object value) => value switch
-    {
-        Problem inner => Of(inner),
-        string text => text,
-        Mass mass => measured.Grams(mass),
-        Temperature heat => measured.Degree(heat),
-        Length length => measured.Length(length),
-        Volume volume => string.Create(CultureInfo.InvariantCulture, $"{volume.Millilitres:0.#} mL"),
-        Power power => string.Create(CultureInfo.InvariantCulture, $"{power.Watts:0} W"),
-        Share share => string.Create(CultureInfo.InvariantCulture, $"{share.Percent:0.#} %"),
-        TimeSpan span => Hours(span),
-        IFormattable number => number.ToString("#,0.###", CultureInfo.InvariantCulture),
-        _ => value.ToString() ?? "",
-    };
+    private string Said(object value) =>
+        value switch
+        {
+            Problem inner => Of(inner),
+            string text => text,
+            Mass mass => measured.Grams(mass),
+            Temperature heat => measured.Degree(heat),
+            Length length => measured.Length(length),
+            Volume volume => string.Create(CultureInfo.InvariantCulture, $"{volume.Millilitres:0.#} mL"),
+            Power power => string.Create(CultureInfo.InvariantCulture, $"{power.Watts:0} W"),
+            Share share => string.Create(CultureInfo.InvariantCulture, $"{share.Percent:0.#} %"),
+            TimeSpan span => Hours(span),
+            IFormattable number => number.ToString("#,0.###", CultureInfo.InvariantCulture),
+            _ => value.ToString() ?? "",
+        };
 
-    private static string Hours(TimeSpan span) => span.TotalHours switch
-    {
-        0 => "nothing",
-        1 => "1 hour",
-        var hours when hours >= 1 && hours == Math.Floor(hours) => string.Create(CultureInfo.InvariantCulture, $"{hours:0} hours"),
-        _ => Measured.Span(span),
-    };
+    private static string Hours(TimeSpan span) =>
+        span.TotalHours switch
+        {
+            0 => "nothing",
+            1 => "1 hour",
+            var hours when hours >= 1 && hours == Math.Floor(hours) => string.Create(
+                CultureInfo.InvariantCulture,
+                $"{hours:0} hours"
+            ),
+            _ => Measured.Span(span),
+        };
 
     private static readonly FrozenDictionary<string, string> Sentences = new Dictionary<string, string>
     {
@@ -84,7 +92,9 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["too-light"] = "No kitchen scale shows so little; {0} is the least.",
         ["too-heavy:row"] = "{0} is more than a kitchen weighs; {1} is the most.",
         ["no-flour"] = "None of these is flour. Say which row is, and percentages can be reckoned.",
-        ["caustic"] = "A lye bath burns skin and eyes and needs gloves, goggles and trained practice: it is not supported. A soda bath does nearly as well.",
+        ["caustic"] =
+            "A lye bath burns skin and eyes and needs gloves, goggles and trained practice: it is not supported. A soda "
+            + "bath does nearly as well.",
         ["unknown-ingredient"] = "The pantry does not know “{0}”. Say what it does in the dough.",
         ["unknown-role"] = "Not one of the roles.",
         ["unknown:allergen"] = "Not one of the major allergens.",
@@ -97,7 +107,8 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["yeast-high"] = "{0} yeast; {1} to {2} is usual. It will rise fast and taste of yeast. Take away {3}.",
         ["hydration-low"] = "{0} hydration; {1} to {2} is usual. The dough will be tight for this shape: water. Add {3}.",
         ["hydration-high"] = "{0} hydration; {1} to {2} is usual. The dough will be slack for this shape: water. Take away {3}.",
-        ["starter-only"] = "Starter alone does not rise within a dough cycle: let the machine only knead, and give it hours in a bowl.",
+        ["starter-only"] =
+            "Starter alone does not rise within a dough cycle: let the machine only knead, and give it hours in a bowl.",
         ["sugar-high"] = "{0} sugar slows ordinary yeast: allow more time, or use a yeast made for sweet dough.",
 
         // Changes to a dough.

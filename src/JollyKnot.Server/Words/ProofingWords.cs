@@ -5,29 +5,37 @@ namespace JollyKnot.Server.Words;
 /// <summary>The second proof.</summary>
 internal static class ProofingWords
 {
-    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } = new()
-    {
-        ["cold"] = s => Phrase.Stretch(s.Marked("In the fridge"), $"{Capital(s.The("they"))} are rising slowly {s.Thing}."),
-        ["warm-up"] = s => new(
-            s.Marked($"Out of the {Cold(s)}"),
-            $"Take {s.The()} out of the {Cold(s)} and set them {s.Thing}.",
-            "Cold dough wants its time: a big piece most.",
-            "They are there"),
-        ["proof"] = Rising,
-        ["proof-counter"] = Rising,
-        ["look-#"] = s => new(
-            s.Marked(s.Count > 1 ? "Look at the proof again" : "Look at the proof"),
-            $"Look at {s.The("the proof")}: how much have they grown?",
-            "Size decides, not the clock.",
-            "Seen"),
-        ["clear-oven"] = s => new(
-            "Dough out of the oven",
-            $"Take the dough out of the {Lower(s.Thing)} first.",
-            "It goes on rising on the counter while the oven heats.",
-            "It is out"),
-    };
+    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } =
+        new()
+        {
+            ["cold"] = s => Phrase.Stretch(s.Marked("In the fridge"), $"{Capital(s.The("they"))} are rising slowly {s.Thing}."),
+            ["warm-up"] = s =>
+                new(
+                    s.Marked($"Out of the {Cold(s)}"),
+                    $"Take {s.The()} out of the {Cold(s)} and set them {s.Thing}.",
+                    "Cold dough wants its time: a big piece most.",
+                    "They are there"
+                ),
+            ["proof"] = Rising,
+            ["proof-counter"] = Rising,
+            ["look-#"] = s =>
+                new(
+                    s.Marked(s.Count > 1 ? "Look at the proof again" : "Look at the proof"),
+                    $"Look at {s.The("the proof")}: how much have they grown?",
+                    "Size decides, not the clock.",
+                    "Seen"
+                ),
+            ["clear-oven"] = s =>
+                new(
+                    "Dough out of the oven",
+                    $"Take the dough out of the {Lower(s.Thing)} first.",
+                    "It goes on rising on the counter while the oven heats.",
+                    "It is out"
+                ),
+        };
 
-    private static Phrase Rising(Said s) => Phrase.Stretch(s.Marked("Second proof"), $"{Capital(s.The("they"))} are rising {s.Thing}.");
+    private static Phrase Rising(Said s) =>
+        Phrase.Stretch(s.Marked("Second proof"), $"{Capital(s.The("they"))} are rising {s.Thing}.");
 
     // What waits for the oven is held somewhere cool; a night is one in the fridge.
     private static string Cold(Said s) => s.Spec.ColdOf(s.Bread) is null ? "cold" : "fridge";

@@ -14,7 +14,14 @@ namespace JollyKnot.Server.Words;
 /// <param name="Button">What the one control says.</param>
 /// <param name="Figure">The number that matters.</param>
 /// <param name="Earlier">Before a time, when it happened before it was told.</param>
-public sealed record Phrase(string Short, string Say, string Detail, string Button, Figure? Figure = null, string Earlier = "It was done at")
+public sealed record Phrase(
+    string Short,
+    string Say,
+    string Detail,
+    string Button,
+    Figure? Figure = null,
+    string Earlier = "It was done at"
+)
 {
     /// <summary>What runs by itself has no button.</summary>
     internal static Phrase Stretch(string @short, string say) => new(@short, say, "", "");
@@ -23,16 +30,28 @@ public sealed record Phrase(string Short, string Say, string Detail, string Butt
 /// <summary>The words of every kind of step, parted as the job is. They say what Core has decided.</summary>
 public static class StepWords
 {
-    private static readonly FrozenDictionary<StepKind, Func<Said, Phrase>> All =
-        new[] { LoadingWords.Steps, KneadingWords.Steps, DividingWords.Steps, ShapingWords.Steps, ProofingWords.Steps, HeatingWords.Steps, BakingWords.Steps, TableWords.Steps }
-            .SelectMany(w => w).ToFrozenDictionary(w => new StepKind(w.Key), w => w.Value);
+    private static readonly FrozenDictionary<StepKind, Func<Said, Phrase>> All = new[]
+    {
+        LoadingWords.Steps,
+        KneadingWords.Steps,
+        DividingWords.Steps,
+        ShapingWords.Steps,
+        ProofingWords.Steps,
+        HeatingWords.Steps,
+        BakingWords.Steps,
+        TableWords.Steps,
+    }
+        .SelectMany(w => w)
+        .ToFrozenDictionary(w => new StepKind(w.Key), w => w.Value);
 
     /// <summary>Every kind there are words for.</summary>
     public static IEnumerable<StepKind> Kinds => All.Keys;
 
     /// <summary>How a step is said.</summary>
     internal static Phrase Of(Said said) =>
-        All.TryGetValue(said.Step.Kind, out var words) ? words(said) : throw new InvalidOperationException($"No words for {said.Step.Kind}.");
+        All.TryGetValue(said.Step.Kind, out var words)
+            ? words(said)
+            : throw new InvalidOperationException($"No words for {said.Step.Kind}.");
 }
 
 /// <summary>A step to be said, with what sentences are made of.</summary>
@@ -69,8 +88,10 @@ internal sealed record Said(Step Step, BakeSpec Spec, Measured Measured, Station
     public Figure? HeatFigure => About.Heat is { } heat ? Measured.DegreeFigure(heat) : null;
 
     /// <summary>The oven's dial: in its own degrees where it is marked so, whatever the household reads elsewhere.</summary>
-    public Figure DialFigure => Spec.OvenOf(Bread).Marks == Core.Baking.DialMarks.Celsius5
-        ? Measured.DegreeFigure(Bread.Heat) : new(Measured.Whole(Bread.Heat.Fahrenheit), "°F");
+    public Figure DialFigure =>
+        Spec.OvenOf(Bread).Marks == Core.Baking.DialMarks.Celsius5
+            ? Measured.DegreeFigure(Bread.Heat)
+            : new(Measured.Whole(Bread.Heat.Fahrenheit), "°F");
 
     public string Dial => $"{DialFigure.Value} {DialFigure.Unit}";
 

@@ -6,22 +6,27 @@ namespace JollyKnot.Server.Words;
 /// <summary>What belongs to the bread but is no dough, and the table.</summary>
 internal static class TableWords
 {
-    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } = new()
-    {
-        ["part-#"] = s => new(
-            $"Make the {s.Thing}",
-            $"Make the {s.Thing}.",
-            Join($"{s.Grams(s.About.Mass)}: {Rows(s)}.", AtTheHob(s), Shared(s)),
-            "Made"),
-        ["part-#-cools"] = s => Phrase.Stretch($"The {s.Thing} cools", $"The {s.Thing} is cooling."),
-        ["review"] = s => new("Ready to eat", $"{Capital(Voice.Bread(s.Spec))}: ready. How were they?", "Break one open and look.", "Keep"),
-    };
+    public static Dictionary<string, Func<Said, Phrase>> Steps { get; } =
+        new()
+        {
+            ["part-#"] = s =>
+                new(
+                    $"Make the {s.Thing}",
+                    $"Make the {s.Thing}.",
+                    Join($"{s.Grams(s.About.Mass)}: {Rows(s)}.", AtTheHob(s), Shared(s)),
+                    "Made"
+                ),
+            ["part-#-cools"] = s => Phrase.Stretch($"The {s.Thing} cools", $"The {s.Thing} is cooling."),
+            ["review"] = s =>
+                new("Ready to eat", $"{Capital(Voice.Bread(s.Spec))}: ready. How were they?", "Break one open and look.", "Keep"),
+        };
 
     private static Part PartOf(Said s) => s.Spec.Dough.Parts[s.Step.Id.Number - 1];
 
     private static string Rows(Said s) => string.Join(", ", PartOf(s).Rows.Select(r => $"{s.Grams(r.Mass)} {r.Ingredient.Name}"));
 
-    private static string AtTheHob(Said s) => s.About.Length > TimeSpan.Zero ? $"{Measured.Span(s.About.Length)} at the hob; stir every 5." : "";
+    private static string AtTheHob(Said s) =>
+        s.About.Length > TimeSpan.Zero ? $"{Measured.Span(s.About.Length)} at the hob; stir every 5." : "";
 
     // Shared out like the dough: each piece its part.
     private static string Shared(Said s) =>

@@ -8,24 +8,38 @@ namespace JollyKnot.Server.Words;
 public sealed partial class Voice
 {
     /// <summary>A caution.</summary>
-    public string Of(Caution caution, BakeSpec spec) => caution switch
-    {
-        Caution.MachineHands => "Fingers, hair and sleeves stay out while the paddle turns. Soft spatula only. Unplug before reaching for the paddle.",
-        Caution.RawDough => "Raw flour and raw egg can carry germs. Do not taste; wash hands and tools.",
-        Caution.WarmOvenProof => "No heating while dough is inside; a light or a proof setting is fine. Leave a note on the knob. No cloth or film in a warm oven.",
-        Caution.TooWarm => $"The dough gets warmer than {Celsius(Cautions.DoughTooWarm)} here: the skin dries and the yeast slows. A cooler place is safer.",
-        Caution.BoilingBath => "Fill a wide pot no more than half. Soda foams: add it slowly. Slotted spoon, no aluminium, children away.",
-        Caution.HotSurfaces => $"Dry gloves. Check the parchment's limit: many end at {Celsius(Cautions.HotOver)}. Above it, cornmeal or a bare hot tray.{(spec.Batches.Any(b => b.Bread.Pan?.IsStone == true) ? " The stone stays hot for an hour." : "")}",
-        Caution.ChokingAllergen => $"Contains {string.Join(", ", spec.Dough.Allergens)}.",
-        Caution.HoneyInfant => "Honey inside: not for babies under 12 months.",
-        Caution.CoolDown => $"The centre stays above {Celsius(Cautions.CentreStaysOver)} for minutes. Wait before breaking one.",
-        Caution.Garlic => "Raw garlic and herbs in butter or oil: chill within 2 hours, use within 4 days, or freeze.",
-        Caution.KeepCold => "Filled or topped with what spoils: into the fridge within 2 hours, eaten within 3 days.",
-        Caution.HotLiquid => $"Over {Celsius(LiquidTemperature.OnYeast)} kills bare yeast, over {Celsius(LiquidTemperature.Refused)} scalds. Measure again before it touches the yeast.",
-        Caution.Steam => "Steam burns. Gloves, face away, open the door slowly; no water on the glass or the lamp.",
-        Caution.Blade => "Cut away from the hand that holds.",
-        Caution.ColdGlass => "A cold glass or ceramic dish can shatter in a hot oven: let it warm first, or use metal.",
-        Caution.LeftoverWash => "Egg wash left over goes in the fridge now, and into something cooked within 2 days.",
-        _ => throw new InvalidOperationException($"No words for {caution}."),
-    };
+    public string Of(Caution caution, BakeSpec spec) =>
+        caution switch
+        {
+            Caution.MachineHands =>
+                "Fingers, hair and sleeves stay out while the paddle turns. Soft spatula only. Unplug before reaching "
+                    + "for the paddle.",
+            Caution.RawDough => "Raw flour and raw egg can carry germs. Do not taste; wash hands and tools.",
+            Caution.WarmOvenProof =>
+                "No heating while dough is inside; a light or a proof setting is fine. Leave a note on the knob. No "
+                    + "cloth or film in a warm oven.",
+            Caution.TooWarm =>
+                $"The dough gets warmer than {Celsius(Cautions.DoughTooWarm)} here: the skin dries and the yeast slows. "
+                    + "A cooler place is safer.",
+            Caution.BoilingBath =>
+                "Fill a wide pot no more than half. Soda foams: add it slowly. Slotted spoon, no aluminium, children away.",
+            Caution.HotSurfaces =>
+                $"Dry gloves. Check the parchment's limit: many end at {Celsius(Cautions.HotOver)}. Above it, cornmeal "
+                    + "or a bare hot "
+                    + $"tray.{(spec.Batches.Any(b => b.Bread.Pan?.IsStone == true) ? " The stone stays hot for an hour." : "")}",
+            Caution.ChokingAllergen => $"Contains {string.Join(", ", spec.Dough.Allergens)}.",
+            Caution.HoneyInfant => "Honey inside: not for babies under 12 months.",
+            Caution.CoolDown =>
+                $"The centre stays above {Celsius(Cautions.CentreStaysOver)} for minutes. Wait before breaking one.",
+            Caution.Garlic => "Raw garlic and herbs in butter or oil: chill within 2 hours, use within 4 days, or freeze.",
+            Caution.KeepCold => "Filled or topped with what spoils: into the fridge within 2 hours, eaten within 3 days.",
+            Caution.HotLiquid =>
+                $"Over {Celsius(LiquidTemperature.OnYeast)} kills bare yeast, over {Celsius(LiquidTemperature.Refused)} "
+                    + "scalds. Measure again before it touches the yeast.",
+            Caution.Steam => "Steam burns. Gloves, face away, open the door slowly; no water on the glass or the lamp.",
+            Caution.Blade => "Cut away from the hand that holds.",
+            Caution.ColdGlass => "A cold glass or ceramic dish can shatter in a hot oven: let it warm first, or use metal.",
+            Caution.LeftoverWash => "Egg wash left over goes in the fridge now, and into something cooked within 2 days.",
+            _ => throw new InvalidOperationException($"No words for {caution}."),
+        };
 }

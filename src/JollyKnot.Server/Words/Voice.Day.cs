@@ -12,21 +12,22 @@ public sealed partial class Voice
     /// <param name="other">The other step.</param>
     /// <param name="spec">Its bake.</param>
     /// <param name="otherSpec">The other bake.</param>
-    internal static string Of(DayFinding found, string one, string other, BakeSpec spec, BakeSpec otherSpec) => found.Trouble switch
-    {
-        DayTrouble.Hands => $"Two things for one pair of hands: {one} and {other}.",
-        DayTrouble.Away => $"Nobody is there: {one}.",
-        DayTrouble.Quiet => $"The machine would run in quiet hours: {one}.",
-        DayTrouble.Pinned => $"Cannot be when you want it, {Span(found.By)} off: {one}.",
-        DayTrouble.Machine => $"Two doughs for one machine: {spec.Dough.Name} and {otherSpec.Dough.Name}.",
-        DayTrouble.OvenHeat => $"One oven, two heats: {one} and {other}.",
-        DayTrouble.Racks => $"Too few racks: {one} and {other}.",
-        DayTrouble.Place => $"Not room enough {spec.Place.Name}: {one} and {other}.",
-        DayTrouble.DoughInOven => $"Dough rises in an oven that is wanted: {one} and {other}.",
-        DayTrouble.Stale => $"Cool {Span(found.By)} longer than wanted: {spec.Dough.Name}.",
-        DayTrouble.Over => $"Over-proofed by {Span(found.By)}: {one}.",
-        _ => $"{spec.Dough.Name} {Span(found.By)} later than wanted.",
-    };
+    internal static string Of(DayFinding found, string one, string other, BakeSpec spec, BakeSpec otherSpec) =>
+        found.Trouble switch
+        {
+            DayTrouble.Hands => $"Two things for one pair of hands: {one} and {other}.",
+            DayTrouble.Away => $"Nobody is there: {one}.",
+            DayTrouble.Quiet => $"The machine would run in quiet hours: {one}.",
+            DayTrouble.Pinned => $"Cannot be when you want it, {Span(found.By)} off: {one}.",
+            DayTrouble.Machine => $"Two doughs for one machine: {spec.Dough.Name} and {otherSpec.Dough.Name}.",
+            DayTrouble.OvenHeat => $"One oven, two heats: {one} and {other}.",
+            DayTrouble.Racks => $"Too few racks: {one} and {other}.",
+            DayTrouble.Place => $"Not room enough {spec.Place.Name}: {one} and {other}.",
+            DayTrouble.DoughInOven => $"Dough rises in an oven that is wanted: {one} and {other}.",
+            DayTrouble.Stale => $"Cool {Span(found.By)} longer than wanted: {spec.Dough.Name}.",
+            DayTrouble.Over => $"Over-proofed by {Span(found.By)}: {one}.",
+            _ => $"{spec.Dough.Name} {Span(found.By)} later than wanted.",
+        };
 
     /// <summary>A single change that would do.</summary>
     internal static string Of(DayChange fix, BakeSpec spec, Kitchen kitchen)

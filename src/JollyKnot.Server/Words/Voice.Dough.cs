@@ -10,57 +10,83 @@ namespace JollyKnot.Server.Words;
 public sealed partial class Voice
 {
     /// <summary>What to do when a paddle does not turn.</summary>
-    public const string DoesNotTurn = "Stop the machine and unplug it. Seat the paddle, start again, then take back the start here and tell it anew.";
+    public const string DoesNotTurn =
+        "Stop the machine and unplug it. Seat the paddle, start again, then take back the start here and tell it anew.";
 
     /// <summary>What is felt, in the order offered.</summary>
-    public static string Of(DoughFeel feel) => feel switch
-    {
-        DoughFeel.Ragged => "Ragged, flour in the corners",
-        DoughFeel.Stiff => "Stiff, knocks",
-        DoughFeel.Right => "Right",
-        DoughFeel.Sticky => "Sticks to the finger",
-        _ => "Pools round the paddle",
-    };
+    public static string Of(DoughFeel feel) =>
+        feel switch
+        {
+            DoughFeel.Ragged => "Ragged, flour in the corners",
+            DoughFeel.Stiff => "Stiff, knocks",
+            DoughFeel.Right => "Right",
+            DoughFeel.Sticky => "Sticks to the finger",
+            _ => "Pools round the paddle",
+        };
 
     /// <summary>A dose in grams and spoons.</summary>
-    public string Of(Dose dose) => dose switch
-    {
-        { Water.Grams: > 0 } => $"{Grams(dose.Water)} water, {Spoons(dose.Water / DoughCheck.WaterSpoon)}",
-        { Flour.Grams: > 0 } => $"{Grams(dose.Flour)} flour, {Spoons(dose.Flour / DoughCheck.FlourSpoon)}",
-        _ => "Leave it alone",
-    };
+    public string Of(Dose dose) =>
+        dose switch
+        {
+            { Water.Grams: > 0 } => $"{Grams(dose.Water)} water, {Spoons(dose.Water / DoughCheck.WaterSpoon)}",
+            { Flour.Grams: > 0 } => $"{Grams(dose.Flour)} flour, {Spoons(dose.Flour / DoughCheck.FlourSpoon)}",
+            _ => "Leave it alone",
+        };
 
     /// <summary>What was put right with a change to a dough.</summary>
-    public string Of(PutRight note) => note switch
+    public string Of(PutRight note) =>
+        note switch
+        {
+            EggsWhole eggs => $"{eggs.Count} whole {eggs.Egg}{(eggs.Count > 1 ? "s" : "")} instead of {Grams(eggs.InsteadOf)}; "
+                + $"{eggs.Liquid} makes up the rest",
+            OtherWater { By: var by } =>
+                $"{Grams(by > Mass.Zero ? by : Mass.Zero - by)} {(by > Mass.Zero ? "more" : "less")} water",
+            _ => throw new ArgumentOutOfRangeException(nameof(note), note, null),
+        };
+
+    private string Of(PastDose past)
     {
-        EggsWhole eggs => $"{eggs.Count} whole {eggs.Egg}{(eggs.Count > 1 ? "s" : "")} instead of {Grams(eggs.InsteadOf)}; {eggs.Liquid} makes up the rest",
-        OtherWater { By: var by } => $"{Grams(by > Mass.Zero ? by : Mass.Zero - by)} {(by > Mass.Zero ? "more" : "less")} water",
-        _ => throw new ArgumentOutOfRangeException(nameof(note), note, null),
-    };
+        var when = past.SameDough ? "Last time" : "Same flour";
+        var added = past.Added == Dose.None ? "nothing added" : Of(past.Added);
+        var felt = past.Feel is { } feel ? $", {Felt(feel).ToLowerInvariant()} at take-out" : "";
+        return $"{when}, {past.Season.ToString().ToLowerInvariant()}: {added}{felt}.";
+    }
 
     /// <summary>What past checks say, a line each.</summary>
     public ImmutableArray<string> Of(DoseMemory memory, Mass flour)
     {
         ArgumentNullException.ThrowIfNull(memory);
-        var lines = memory.Past.Take(1).Select(p =>
-            $"{(p.SameDough ? "Last time" : "Same flour")}, {p.Season.ToString().ToLowerInvariant()}: {(p.Added == Dose.None ? "nothing added" : Of(p.Added))}{(p.Feel is { } felt ? $", {Felt(felt).ToLowerInvariant()} at take-out" : "")}.");
-        return Math.Abs(memory.Lately.Fraction) < DoseMemory.Noise.Fraction ? [.. lines]
-            : [.. lines, $"On average it wanted {Grams(flour * Math.Abs(memory.Lately.Fraction))} {(memory.Lately.Fraction > 0 ? "more" : "less")} water."];
+        var lines = memory.Past.Take(1).Select(Of);
+        return Math.Abs(memory.Lately.Fraction) < DoseMemory.Noise.Fraction
+            ? [.. lines]
+            :
+            [
+                .. lines,
+                $"On average it wanted {Grams(flour * Math.Abs(memory.Lately.Fraction))} "
+                    + $"{(memory.Lately.Fraction > 0 ? "more" : "less")} water.",
+            ];
     }
 
     /// <summary>How the dough felt at take-out.</summary>
-    public static string Felt(DoughFeel feel) => feel switch { DoughFeel.Stiff or DoughFeel.Ragged => "Tight", DoughFeel.Right => "Right", _ => "Still sticky" };
+    public static string Felt(DoughFeel feel) =>
+        feel switch
+        {
+            DoughFeel.Stiff or DoughFeel.Ragged => "Tight",
+            DoughFeel.Right => "Right",
+            _ => "Still sticky",
+        };
 
     /// <summary>What likely went wrong.</summary>
-    public static string Of(Slip slip) => slip switch
-    {
-        Slip.ForgottenLiquid => "A liquid was left out: egg, butter, the rest of the milk?",
-        Slip.ForgottenFlour => "Flour was left out, or a liquid went in twice?",
-        Slip.DippedCups => "Cups dipped into the flour hold a sixth more.",
-        Slip.WetAddIn => "Something wet gave up more water than reckoned.",
-        Slip.DrinksLate => "Wholemeal, rye and oats drink late: give it ten minutes.",
-        _ => "Another flour than usual?",
-    };
+    public static string Of(Slip slip) =>
+        slip switch
+        {
+            Slip.ForgottenLiquid => "A liquid was left out: egg, butter, the rest of the milk?",
+            Slip.ForgottenFlour => "Flour was left out, or a liquid went in twice?",
+            Slip.DippedCups => "Cups dipped into the flour hold a sixth more.",
+            Slip.WetAddIn => "Something wet gave up more water than reckoned.",
+            Slip.DrinksLate => "Wholemeal, rye and oats drink late: give it ten minutes.",
+            _ => "Another flour than usual?",
+        };
 
     /// <summary>Between the machine and the divide, in a few words.</summary>
     public static string Of(AfterCycle after)
@@ -68,6 +94,7 @@ public sealed partial class Voice
         ArgumentNullException.ThrowIfNull(after);
         return after.Bulk <= TimeSpan.Zero ? "divide now"
             : after.Early ? $"out early, {Span(after.Bulk)} in a bowl"
-            : after.IsRest ? $"rest {Span(after.Bulk)}" : $"{Span(after.Bulk)} in a bowl";
+            : after.IsRest ? $"rest {Span(after.Bulk)}"
+            : $"{Span(after.Bulk)} in a bowl";
     }
 }

@@ -8,18 +8,20 @@ namespace JollyKnot.Server.Words;
 public sealed partial class Voice
 {
     /// <summary>How it cools.</summary>
-    public static string Of(CoolingWay way) => way switch
-    {
-        CoolingWay.Rack => "On a rack, uncovered: the crust stays crisp.",
-        CoolingWay.Cloth => "Under a cloth the crust stays soft.",
-        _ => "Back in the oven, off and ajar, for ten minutes: the crust dries crisp. Wet steam trays out first.",
-    };
+    public static string Of(CoolingWay way) =>
+        way switch
+        {
+            CoolingWay.Rack => "On a rack, uncovered: the crust stays crisp.",
+            CoolingWay.Cloth => "Under a cloth the crust stays soft.",
+            _ => "Back in the oven, off and ajar, for ten minutes: the crust dries crisp. Wet steam trays out first.",
+        };
 
     /// <summary>The bath as a whole, said before the first is in.</summary>
     public static string Of(ImmutableArray<PotBeat> beats, TimeSpan aSide)
     {
         var batches = beats[^1].Batch;
-        return $"{batches} {(batches == 1 ? "batch" : "batches")} of {beats[0].Pieces}, {Measured.Whole(aSide.TotalSeconds)} s a side.";
+        return $"{batches} {(batches == 1 ? "batch" : "batches")} of {beats[0].Pieces}, {Measured.Whole(aSide.TotalSeconds)} s "
+            + "a side.";
     }
 
     /// <summary>A beat at the pot.</summary>

@@ -7,18 +7,19 @@ namespace JollyKnot.Server.Words;
 public sealed partial class Voice
 {
     /// <summary>What is seen at a look.</summary>
-    public static string Of(Seen seen) => seen switch
-    {
-        Seen.Nothing => "Nothing yet",
-        Seen.Third => "A third",
-        Seen.Half => "Half",
-        Seen.ThreeQuarters => "Three quarters",
-        Seen.Doubled => "Doubled",
-        Seen.SpringsBack => "Springs straight back",
-        Seen.SlowDent => "Comes back slowly",
-        Seen.Stays => "The dent stays",
-        _ => "More than doubled",
-    };
+    public static string Of(Seen seen) =>
+        seen switch
+        {
+            Seen.Nothing => "Nothing yet",
+            Seen.Third => "A third",
+            Seen.Half => "Half",
+            Seen.ThreeQuarters => "Three quarters",
+            Seen.Doubled => "Doubled",
+            Seen.SpringsBack => "Springs straight back",
+            Seen.SlowDent => "Comes back slowly",
+            Seen.Stays => "The dent stays",
+            _ => "More than doubled",
+        };
 
     /// <summary>What to do when a proof goes wrong, kindly.</summary>
     public string Of(ProofTrouble trouble, Family family)
@@ -26,23 +27,31 @@ public sealed partial class Voice
         ArgumentNullException.ThrowIfNull(family);
         return trouble switch
         {
-            ProofTrouble.DeadYeast => "Two looks and nothing: the yeast is most likely dead. It is nobody's fault. Knead in fresh yeast stirred in a spoon of warm water and give it an hour, or roll it thin and bake it flat on a hot pan.",
+            ProofTrouble.DeadYeast =>
+                "Two looks and nothing: the yeast is most likely dead. It is nobody's fault. Knead in fresh yeast "
+                    + "stirred in a spoon of warm water and give it an hour, or roll it thin and bake it flat on a hot pan.",
             ProofTrouble.Over => family.Form is Form.Plait or Form.Coil or Form.Rope
-                ? "Risen too far. Into the hot oven now, and gently: it will be flatter but good. What has collapsed is rolled up anew and given half the time."
-                : family.Form is Form.Loaf or Form.Swirl ? "Risen too far. Press it down, shape it again and give it half the time, or bake it now and expect a dip in the middle."
-                : "Risen too far. Round them again and give them half the time, or press them flat, oil them and bake flatbread.",
+                ? "Risen too far. Into the hot oven now, and gently: it will be flatter but good. What has collapsed is "
+                    + "rolled up anew and given half the time."
+            : family.Form is Form.Loaf or Form.Swirl
+                ? "Risen too far. Press it down, shape it again and give it half the time, or bake it now and expect a "
+                    + "dip in the middle."
+            : "Risen too far. Round them again and give them half the time, or press them flat, oil them and bake flatbread.",
             ProofTrouble.Contradicts => "That does not fit what was seen before. Both are kept; look once more.",
-            ProofTrouble.TooWarm => $"It is too warm there: over {Celsius(Place.TooWarm)} the yeast stops, and dies a little later. Move them somewhere cooler now.",
+            ProofTrouble.TooWarm =>
+                $"It is too warm there: over {Celsius(Place.TooWarm)} the yeast stops, and dies a little later. Move "
+                    + "them somewhere cooler now.",
             _ => "They will not get there where they stand. Somewhere warmer, or an evening in the fridge on purpose.",
         };
     }
 
     /// <summary>What lies over the second proof.</summary>
-    public static string Of(Cover cover) => cover switch
-    {
-        Cover.GreasedFilm => "Greased film does not stick.",
-        Cover.DampCloth => "A damp cloth; lift it off before it sticks.",
-        Cover.DryCloth => "A light dry cloth.",
-        _ => "Uncovered: spray or wash them if the skin dries.",
-    };
+    public static string Of(Cover cover) =>
+        cover switch
+        {
+            Cover.GreasedFilm => "Greased film does not stick.",
+            Cover.DampCloth => "A damp cloth; lift it off before it sticks.",
+            Cover.DryCloth => "A light dry cloth.",
+            _ => "Uncovered: spray or wash them if the skin dries.",
+        };
 }

@@ -13,7 +13,8 @@ public sealed partial class Voice
         string Short(StepId step) => state.Timetable[step] is { } slot ? Of(slot.Step, state.Plan.Spec).Short : step.ToString();
         return told switch
         {
-            PartWeighed e when state.Station.Pieces.FirstOrDefault(p => p.Number == e.Number) is { } piece => $"{Sentences.Capital(Piece(piece, state.Plan.Spec))}: {Grams(e.Mass)}",
+            PartWeighed e when state.Station.Pieces.FirstOrDefault(p => p.Number == e.Number) is { } piece =>
+                $"{Sentences.Capital(Piece(piece, state.Plan.Spec))}: {Grams(e.Mass)}",
             DoughWeighed e => $"Dough: {Grams(e.Mass)}",
             IngredientWeighed e => $"{Short(e.Step)}: {Grams(e.Mass)}",
             DoughChecked e => $"{Short(e.Step)}: {Of(e.Feel)}; {Of(new Dose(e.Water, e.Flour))}",

@@ -26,13 +26,15 @@ public sealed partial class Voice(HouseholdUnits units)
     /// <summary>What goes on while nothing is wanted of the baker.</summary>
     public string Meanwhile(Slot? stretch, BakeSpec spec, DateTimeOffset now)
     {
-        if (stretch is null) return "Nothing to do yet.";
+        if (stretch is null)
+            return "Nothing to do yet.";
         return stretch.Step.Is(Milestone.Cycle) ? Cycle(spec.Machine, now - stretch.Start) : Of(stretch.Step, spec).Say;
     }
 
     private static string Cycle(Machine machine, TimeSpan since)
     {
-        if (machine.ByHand) return "The dough is rising in its bowl.";
+        if (machine.ByHand)
+            return "The dough is rising in its bowl.";
         return machine.PhaseAt(since)?.Kind switch
         {
             PhaseKind.Warm => $"The {Sentences.Lower(machine.Name)} is warming. Nothing moves yet.",
@@ -43,9 +45,12 @@ public sealed partial class Voice(HouseholdUnits units)
     }
 
     /// <summary>So many of a family.</summary>
-    internal static string Counted(int pieces, Family family) => pieces == 1 ? "one " + One(family.Name) : $"{pieces} {family.Name}";
+    internal static string Counted(int pieces, Family family) =>
+        pieces == 1 ? "one " + One(family.Name) : $"{pieces} {family.Name}";
 
-    private static string One(string plural) => plural.EndsWith("loaves", StringComparison.Ordinal) ? plural[..^3] + "f" : plural[..^1];
+    private static string One(string plural) =>
+        plural.EndsWith("loaves", StringComparison.Ordinal) ? plural[..^3] + "f" : plural[..^1];
+
     private string Celsius(Temperature? heat) => measured.Degree(heat!.Value);
 
     /// <summary>A temperature in the household's degrees.</summary>
@@ -58,9 +63,13 @@ public sealed partial class Voice(HouseholdUnits units)
     public string Grams(Mass? mass) => measured.Grams(mass);
 
     private string Millimetres(Length length) => measured.Length(length);
+
     private Figure? Kilo(Mass? mass) => measured.MassFigure(mass);
+
     private static string Spoons(double spoons) => Measured.Spoons(spoons);
+
     private static string Text(double value) => Measured.Whole(value);
+
     private static string Minutes(TimeSpan span) => Measured.Minutes(span);
 
     /// <summary>A length of time as people say it.</summary>

@@ -26,7 +26,8 @@ public interface IDocumentKind
 /// <typeparam name="T">What it is in memory.</typeparam>
 /// <param name="name">What it is called.</param>
 /// <param name="upcasts">From version 1 to 2, from 2 to 3, and so on; one for each older version.</param>
-public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDocumentKind where T : class
+public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDocumentKind
+    where T : class
 {
     /// <inheritdoc/>
     public string Name => name;
@@ -47,9 +48,11 @@ public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDoc
         return new Envelope(Version, JsonSerializer.SerializeToNode(document, Json.Documents)!).Close();
     }
 
-    /// <summary>A document of any version up to this one. What has no envelope was written before there were any: it is of version 1.</summary>
+    /// <summary>A document of any version up to this one. What has no envelope was written before there were any: it is of
+    /// version 1.</summary>
     /// <param name="text">As kept.</param>
-    /// <param name="also">Brings up, after each version's own upcast, what only this place knows; for example what an event's bake says.</param>
+    /// <param name="also">Brings up, after each version's own upcast, what only this place knows; for example what an event's
+    /// bake says.</param>
     /// <returns>The document, or why it cannot be read.</returns>
     public Outcome<T> Read(string text, Func<int, JsonNode, JsonNode>? also = null)
     {
@@ -57,11 +60,21 @@ public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDoc
         try
         {
             var (version, document) = Envelope.Open(text);
-            if (version > Version) return Unreadable("newer");
+            if (version > Version)
+                return Unreadable("newer");
             var read = BroughtUp(document, version, also).Deserialize<T>(Json.Documents);
             return read is not null && Holds(read) ? read : Unreadable("impossible");
         }
-        catch (Exception broken) when (broken is JsonException or InvalidOperationException or NotSupportedException or ArgumentException or FormatException or NullReferenceException or OverflowException)
+        catch (Exception broken)
+            when (broken
+                    is JsonException
+                        or InvalidOperationException
+                        or NotSupportedException
+                        or ArgumentException
+                        or FormatException
+                        or NullReferenceException
+                        or OverflowException
+            )
         {
             return Plain(broken);
         }
@@ -76,7 +89,8 @@ public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDoc
         for (var from = version; from < Version; from++)
         {
             document = upcasts[from - 1](document);
-            if (also is not null) document = also(from, document);
+            if (also is not null)
+                document = also(from, document);
         }
         return document;
     }
@@ -86,11 +100,12 @@ public sealed class DocumentKind<T>(string name, params Upcast[] upcasts) : IDoc
     // How the framework says that a thing is of a type it was not told of.
     private const string UnknownType = "type discriminator";
 
-    private static Problem Plain(Exception broken) => broken switch
-    {
-        JsonException when broken.Message.Contains(UnknownType, StringComparison.Ordinal) => Unreadable("unknown"),
-        JsonException { Path: { Length: > 1 } path } => new("unreadable:damaged-at", "", path.TrimStart('$', '.')),
-        NotSupportedException => Unreadable("unknown"),
-        _ => Unreadable("damaged"),
-    };
+    private static Problem Plain(Exception broken) =>
+        broken switch
+        {
+            JsonException when broken.Message.Contains(UnknownType, StringComparison.Ordinal) => Unreadable("unknown"),
+            JsonException { Path: { Length: > 1 } path } => new("unreadable:damaged-at", "", path.TrimStart('$', '.')),
+            NotSupportedException => Unreadable("unknown"),
+            _ => Unreadable("damaged"),
+        };
 }

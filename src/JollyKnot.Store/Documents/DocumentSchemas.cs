@@ -10,16 +10,28 @@ namespace JollyKnot.Store;
 /// <summary>The shape of documents as JSON Schema: committed for each version, so that no shape changes unnoticed.</summary>
 public static class DocumentSchemas
 {
-    private static readonly JsonSchemaExporterOptions Exact = new() { TreatNullObliviousAsNonNullable = true, TransformSchemaNode = Described };
+    private static readonly JsonSchemaExporterOptions Exact = new()
+    {
+        TreatNullObliviousAsNonNullable = true,
+        TransformSchemaNode = Described,
+    };
 
     /// <summary>Every kind of document that an assembly knows.</summary>
     public static IReadOnlyList<IDocumentKind> In(Assembly assembly)
     {
         ArgumentNullException.ThrowIfNull(assembly);
-        const BindingFlags anywhere = BindingFlags.Static | BindingFlags.Public | BindingFlags.NonPublic | BindingFlags.DeclaredOnly;
-        return [.. assembly.GetTypes().Where(t => !t.ContainsGenericParameters).SelectMany(t => t.GetFields(anywhere))
-            .Where(f => typeof(IDocumentKind).IsAssignableFrom(f.FieldType))
-            .Select(f => (IDocumentKind)f.GetValue(null)!).OrderBy(k => k.Name, StringComparer.Ordinal)];
+        const BindingFlags anywhere =
+            BindingFlags.Static | BindingFlags.Public | BindingFlags.NonPublic | BindingFlags.DeclaredOnly;
+        return
+        [
+            .. assembly
+                .GetTypes()
+                .Where(t => !t.ContainsGenericParameters)
+                .SelectMany(t => t.GetFields(anywhere))
+                .Where(f => typeof(IDocumentKind).IsAssignableFrom(f.FieldType))
+                .Select(f => (IDocumentKind)f.GetValue(null)!)
+                .OrderBy(k => k.Name, StringComparer.Ordinal),
+        ];
     }
 
     /// <summary>The file a version's schema is kept in.</summary>
@@ -42,27 +54,35 @@ public static class DocumentSchemas
     // Quantities, times and names of steps are written by converters of ours, which the exporter knows nothing of.
     private static JsonNode Described(JsonSchemaExporterContext context, JsonNode schema)
     {
-        if (context.TypeInfo.Type == typeof(StepId)) return new JsonObject { ["type"] = "string" };
-        if (NumberOf(context.TypeInfo.Type) is { } number) return number;
-        if (schema["properties"] is not JsonObject properties) return schema;
+        if (context.TypeInfo.Type == typeof(StepId))
+            return new JsonObject { ["type"] = "string" };
+        if (NumberOf(context.TypeInfo.Type) is { } number)
+            return number;
+        if (schema["properties"] is not JsonObject properties)
+            return schema;
         // It leaves those that may be missing out altogether.
         foreach (var property in context.TypeInfo.Properties)
-            if (properties.ContainsKey(property.Name) && NumberOf(property.PropertyType) is { } optional) properties[property.Name] = optional;
+            if (properties.ContainsKey(property.Name) && NumberOf(property.PropertyType) is { } optional)
+                properties[property.Name] = optional;
         return schema;
     }
 
     private static JsonObject? NumberOf(Type type)
     {
         var inner = Nullable.GetUnderlyingType(type);
-        if (UnitOf(inner ?? type) is not { } unit) return null;
+        if (UnitOf(inner ?? type) is not { } unit)
+            return null;
         return new JsonObject { ["type"] = inner is null ? "number" : new JsonArray("number", "null"), ["description"] = unit };
     }
 
     private static string? UnitOf(Type type)
     {
-        if (type == typeof(TimeSpan)) return "seconds";
+        if (type == typeof(TimeSpan))
+            return "seconds";
         var isQuantity = type.GetInterfaces().Any(i => i.IsGenericType && i.GetGenericTypeDefinition() == typeof(IQuantity<>));
         const BindingFlags @explicit = BindingFlags.Static | BindingFlags.NonPublic;
-        return isQuantity ? (string?)type.GetProperty($"JollyKnot.Core.Measures.IQuantity<{type.FullName}>.Unit", @explicit)?.GetValue(null) : null;
+        return isQuantity
+            ? (string?)type.GetProperty($"JollyKnot.Core.Measures.IQuantity<{type.FullName}>.Unit", @explicit)?.GetValue(null)
+            : null;
     }
 }

@@ -9,17 +9,20 @@ namespace JollyKnot.Store;
 /// <summary>The documents of the books. Settings are documents too: each is told where it is used.</summary>
 public static class Kinds
 {
-    /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none. 3: its ingredients say what to watch.</summary>
-    public static DocumentKind<Dough> Dough { get; } = new("dough", WholeDough.Of, WatchedIngredients.InDough) { Holds = CanBeReckoned };
+    /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none. 3: its
+    /// ingredients say what to watch.</summary>
+    public static DocumentKind<Dough> Dough { get; } =
+        new("dough", WholeDough.Of, WatchedIngredients.InDough) { Holds = CanBeReckoned };
 
     /// <summary>
     /// A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan; its dough as version 2 has it.
     /// 3: its spec in groups, its families with their bodies, its ingredients saying what to watch.
     /// </summary>
-    public static DocumentKind<BakePlan> Plan { get; } = new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan)), SpecInGroups.InPlan)
-    {
-        Holds = plan => !plan.Steps.IsEmpty && !plan.Spec.Cuts.IsEmpty && CanBeReckoned(plan.Spec.Dough),
-    };
+    public static DocumentKind<BakePlan> Plan { get; } =
+        new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan)), SpecInGroups.InPlan)
+        {
+            Holds = plan => !plan.Steps.IsEmpty && !plan.Spec.Cuts.IsEmpty && CanBeReckoned(plan.Spec.Dough),
+        };
 
     /// <summary>An event of a bake. 2: as the plan's.</summary>
     public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged);
@@ -29,10 +32,13 @@ public static class Kinds
 
     private static JsonNode WithoutKinds(JsonNode closed)
     {
-        foreach (var step in closed["steps"]!.AsArray()) step!.AsObject().Remove("kind");
+        foreach (var step in closed["steps"]!.AsArray())
+            step!.AsObject().Remove("kind");
         return closed;
     }
 
     private static bool CanBeReckoned(Dough dough) =>
-        !dough.Rows.IsEmpty && dough.Everything.All(r => r.Mass >= Core.Doughs.Dough.LightestRow && r.Mass.Grams < double.MaxValue) && Formula.Of(dough).Flour.Grams > 0;
+        !dough.Rows.IsEmpty
+        && dough.Everything.All(r => r.Mass >= Core.Doughs.Dough.LightestRow && r.Mass.Grams < double.MaxValue)
+        && Formula.Of(dough).Flour.Grams > 0;
 }

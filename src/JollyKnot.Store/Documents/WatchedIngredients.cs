@@ -3,7 +3,8 @@ using System.Text.Json.Nodes;
 namespace JollyKnot.Store;
 
 /// <summary>
-/// Before, rules hung on the names of ingredients. Now an ingredient says itself that it is honey, or that what harms grows on it in
+/// Before, rules hung on the names of ingredients. Now an ingredient says itself that it is honey, or that what harms grows on it
+/// in
 /// fat. The names that rules hung on stand here as they were; a household's own honey is told by its name, once.
 /// </summary>
 public static class WatchedIngredients
@@ -13,9 +14,11 @@ public static class WatchedIngredients
     public static JsonNode InDough(JsonNode dough)
     {
         ArgumentNullException.ThrowIfNull(dough);
-        foreach (var row in dough["rows"]!.AsArray()) In(row!["ingredient"]!);
+        foreach (var row in dough["rows"]!.AsArray())
+            In(row!["ingredient"]!);
         foreach (var part in dough["parts"]?.AsArray() ?? [])
-            foreach (var row in part!["rows"]!.AsArray()) In(row!["ingredient"]!);
+            foreach (var row in part!["rows"]!.AsArray())
+                In(row!["ingredient"]!);
         return dough;
     }
 
@@ -24,7 +27,8 @@ public static class WatchedIngredients
     public static JsonNode InPantry(JsonNode pantry)
     {
         ArgumentNullException.ThrowIfNull(pantry);
-        foreach (var own in pantry["own"]?.AsArray() ?? []) In(own!);
+        foreach (var own in pantry["own"]?.AsArray() ?? [])
+            In(own!);
         return pantry;
     }
 
