@@ -11,4 +11,10 @@ export default defineConfig(
   hooks.configs.flat.recommended,
   a11y.flatConfigs.recommended,
   { rules: { '@typescript-eslint/no-invalid-void-type': 'off' } },
+  {
+    // Calls are made in api/ only: changes there, questions by `api`.
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/api/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['**/api/http'], importNames: ['http'] }] }] },
+  },
 );

@@ -23,6 +23,13 @@ public sealed record OnPan(ImmutableArray<Laid> Pieces)
     /// <param name="reading">Whole units.</param>
     public int New(int reading) => reading - Pieces.Sum(p => p.Units);
 
+    // As little as this is a crumb or the pan's own unrest, not something that was put there. Ours.
+    private static readonly Mass Unrest = Mass.FromGrams(1);
+
+    /// <summary>What a reading that stands still is taken as, to a tenth of a gram; null when nothing is on the pan.</summary>
+    /// <param name="shown">What the scale shows.</param>
+    public static Mass? Weighed(Mass shown) => shown > Unrest ? Mass.FromGrams(Math.Round(shown.Grams, 1)) : null;
+
     // So little beside a piece is no piece of its own. Ours.
     private static readonly Share TrimmingsUpTo = Share.FromPercent(20);
 

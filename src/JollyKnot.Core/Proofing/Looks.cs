@@ -34,6 +34,33 @@ public enum Seen
     Stays,
 }
 
+/// <summary>What a finger leaves in the dough.</summary>
+public enum Poke
+{
+    /// <summary>Nothing: it springs straight back.</summary>
+    Nothing,
+
+    /// <summary>A shallow dent that fills slowly.</summary>
+    Dent,
+
+    /// <summary>A hole that stays.</summary>
+    Hole,
+}
+
+/// <summary>How a look was made.</summary>
+public static class Looks
+{
+    /// <summary>What the finger left; null when it was looked at, not poked.</summary>
+    public static Poke? PokeOf(Seen seen) =>
+        seen switch
+        {
+            Seen.SpringsBack => Poke.Nothing,
+            Seen.SlowDent => Poke.Dent,
+            Seen.Stays => Poke.Hole,
+            _ => null,
+        };
+}
+
 /// <summary>One look: how far the model, at pace 1, had the rise, and how far it was seen to be.</summary>
 /// <param name="Modelled">Rise by the model at pace 1.</param>
 /// <param name="Observed">Rise as seen.</param>

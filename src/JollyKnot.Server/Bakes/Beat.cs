@@ -19,7 +19,15 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="Hint">What follows from it; may be empty.</param>
 /// <param name="Water">Suggested dose of water.</param>
 /// <param name="Flour">Suggested dose of flour.</param>
-public sealed record Answer(string Value, string Label, string Hint = "", Mass? Water = null, Mass? Flour = null);
+/// <param name="Poked">What a finger leaves, where the answer is one of poking.</param>
+public sealed record Answer(
+    string Value,
+    string Label,
+    string Hint = "",
+    Mass? Water = null,
+    Mass? Flour = null,
+    Poke? Poked = null
+);
 
 /// <summary>The one thing now.</summary>
 /// <param name="Step">Step id.</param>
@@ -94,7 +102,7 @@ public sealed record Beat(
     }
 
     private static Answer Look(Seen seen, Family family) =>
-        new(Name(seen), Voice.Of(seen), Proof.CanGoIn(seen, family.WantedRise) ? "Can go in" : "");
+        new(Name(seen), Voice.Of(seen), Proof.CanGoIn(seen, family.WantedRise) ? "Can go in" : "", Poked: Looks.PokeOf(seen));
 
     private static Mass Rounded(Mass mass) => Mass.FromGrams(mass.WholeGrams);
 

@@ -43,7 +43,11 @@ public sealed record LiveReading(
     bool Trimmings = false,
     string? Under = null,
     bool Auto = false
-);
+)
+{
+    /// <summary>What is taken when the baker says it is in; null when nothing stands on it or it still moves.</summary>
+    public Mass? Taken => Settled && Units is { } units ? OnPan.Weighed(Step * units) : null;
+}
 
 /// <summary>The live line to the screens.</summary>
 public sealed class LiveHub(BakeBook book, ScaleFeed feed, HouseClock clock) : Hub<ILiveScreen>

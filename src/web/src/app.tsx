@@ -2,7 +2,8 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect } from 'react';
 import { BrowserRouter, NavLink, Outlet, Route, Routes, useLocation } from 'react-router';
-import { api, queries } from './api/client';
+import { queries, useUnkept } from './api/change';
+import { api } from './api/http';
 import { span, syncClock } from './api/clock';
 import { startLive, useLive } from './api/live';
 import { useOutdated } from './api/version';
@@ -85,6 +86,7 @@ function Shell() {
       </Guarded>
       {!connected && <Offline />}
       {useOutdated() && <Outdated />}
+      <Unkept />
       {(clock.data?.putBack ?? 0) > 0 && (
         <div className="offline" role="status">
           The computer’s clock was put back {span((clock.data?.putBack ?? 0) * 1000)}. Bakes go on by the second; times shown here
@@ -128,6 +130,23 @@ function Outdated() {
       Jolly Knot was updated while this page was open. What you typed stays.{' '}
       <button className="button small" onClick={() => window.location.reload()}>
         Load it anew
+      </button>
+    </div>
+  );
+}
+
+// What could not be kept, wherever it was changed, and trying it again.
+function Unkept() {
+  const [unkept, leave] = useUnkept();
+  if (!unkept) return null;
+  return (
+    <div className="offline" role="alert">
+      Not kept: {unkept.said}{' '}
+      <button className="button small" onClick={unkept.again}>
+        Try again
+      </button>{' '}
+      <button className="button small quiet" onClick={leave}>
+        Leave it
       </button>
     </div>
   );

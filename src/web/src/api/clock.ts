@@ -1,6 +1,6 @@
 // The house clock: the server's time and speed, kept up between answers.
 import { useEffect, useState } from 'react';
-import { http } from './client';
+import { http } from './http';
 
 let anchor = { house: Date.now(), at: performance.now(), speed: 1 };
 

@@ -1,7 +1,8 @@
 // The live line: what changed, and what the scale shows.
 import { HubConnectionBuilder, LogLevel } from '@microsoft/signalr';
 import { useSyncExternalStore } from 'react';
-import { bakesChanged, type Schemas } from './client';
+import { bakesChanged } from './change';
+import { type Schemas } from './http';
 import { syncClock } from './clock';
 
 export type LiveReading = {
@@ -20,6 +21,8 @@ export type LiveReading = {
   /** What stands under it, untared. */
   under: string | null;
   auto: boolean;
+  /** Grams taken when the baker says it is in; null when nothing stands on the scale or it still moves. */
+  taken: number | null;
 };
 type Line = { connected: boolean; reading: LiveReading | null };
 

@@ -1,7 +1,8 @@
 // What is due calls here, on every page, until somebody has heard it anywhere.
 import { useEffect } from 'react';
 import { Link } from 'react-router';
-import { api, bakesChanged, http, newId, type BenchView } from '../api/client';
+import { useHush } from '../api/changes';
+import { api } from '../api/http';
 import { clockTime } from '../api/clock';
 import { hush, listenForTouch, ring } from './sound';
 
@@ -9,6 +10,7 @@ listenForTouch();
 
 export function Alarms() {
   const { data } = api.useQuery('get', '/api/today', undefined, { refetchInterval: 10000, refetchIntervalInBackground: true });
+  const hushBake = useHush();
   const calling = data?.bakes.filter((b) => b.calling.length > 0) ?? [];
   const what = calling.flatMap((b) => b.calling.map((c) => `${b.id} ${c.step}`)).join(' ');
   const said = calling[0]?.calling[0]?.short;
@@ -37,7 +39,7 @@ export function Alarms() {
           </span>
         ))}
       </span>
-      <button className="button" onClick={() => void Promise.all(calling.map(heard)).then(bakesChanged)}>
+      <button className="button" onClick={() => calling.forEach((bake) => void hushBake.make(bake))}>
         Heard
       </button>
     </div>
@@ -47,9 +49,3 @@ export function Alarms() {
 function nameTab(title: string) {
   document.title = title;
 }
-
-const heard = (bake: BenchView) =>
-  http.POST('/api/bakes/{id}/events', {
-    params: { path: { id: bake.id } },
-    body: { id: newId(), basedOn: bake.position, event: { type: 'alarms-hushed' } },
-  });

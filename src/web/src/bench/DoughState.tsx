@@ -1,5 +1,5 @@
 // What the dough looks like in the pan, seen from above: five states, so that the eye can choose and not the words.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 
 const speckles: [number, number, number][] = [
   [22, 20, 3],

@@ -1,5 +1,6 @@
 // The fewest pinches that make all pieces even: arrows from the heavy ones to the light ones, each with its grams.
-import { newId, useTell, type BenchView, type Schemas } from '../api/client';
+import { useTell } from '../api/change';
+import { newId, type BenchView, type Schemas } from '../api/http';
 import { useWidth } from '../parts/useWidth';
 import { figure, weight } from './scaleUnits';
 

@@ -1,11 +1,13 @@
 // Hands for the stand-in scale: put dough on, pinch dough off.
-import { http } from '../api/client';
+import { useClearScale, usePutOnScale, useTareScale } from '../api/changes';
 import { useLive } from '../api/live';
-
-const put = (mass: number) => void http.POST('/api/scale/put', { body: { mass } });
 
 export function ScaleHands({ target }: { target: number | null }) {
   const { reading } = useLive();
+  const on = usePutOnScale();
+  const clear = useClearScale();
+  const tare = useTareScale();
+  const put = (mass: number) => void on.make(mass);
   return (
     <details open={window.innerWidth > 760}>
       <summary>
@@ -27,10 +29,10 @@ export function ScaleHands({ target }: { target: number | null }) {
             {g > 0 ? `Add ${g}` : `Pinch ${-g}`}
           </button>
         ))}
-        <button className="button" onClick={() => void http.POST('/api/scale/clear')}>
+        <button className="button" onClick={() => void clear.make(undefined)}>
           Lift all off
         </button>
-        <button className="button" onClick={() => void http.POST('/api/scale/tare')}>
+        <button className="button" onClick={() => void tare.make(undefined)}>
           Tare
         </button>
       </div>

@@ -1,6 +1,6 @@
 // At the shaping: the size to aim for, drawn to scale; the moves of a plait; where each goes; a rest for what springs back.
 import { useEffect, useState } from 'react';
-import { api, type BenchView, type Schemas } from '../api/client';
+import { api, type BenchView, type Schemas } from '../api/http';
 import { countdown, houseNow, span, useNow } from '../api/clock';
 import { useUnits } from '../parts/units';
 import { PanPicture } from '../shaping/PanPicture';

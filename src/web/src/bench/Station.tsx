@@ -1,7 +1,9 @@
 // The scale station: one number, the verdict in words, every piece where it will be picked up again.
 import { useEffect, useState } from 'react';
-import { http, type BenchView, type Schemas } from '../api/client';
+import { useScaleTakesByItself } from '../api/changes';
+import { type BenchView, type Schemas } from '../api/http';
 import { judge, useLive, type LiveReading } from '../api/live';
+import { isBlank, typedOr } from '../parts/typed';
 import { figure } from './scaleUnits';
 
 type StationView = Schemas['StationView'];
@@ -17,8 +19,10 @@ export function useDivide(bake: BenchView, typed: string) {
   const piece = station?.pieces.find((p) => p.number === (again ?? station.next));
 
   // What is typed, or meant for another piece than the next, is judged on asking.
-  const asked =
-    typed.trim() !== '' ? Number(typed.replace(',', '.')) / (scale?.perStep ?? 1) : again === null ? null : (live?.units ?? null);
+  const isTyped = !isBlank(typed);
+  const typedUnits = typedOr(typed, 0) / (scale?.perStep ?? 1);
+  const onScaleAgain = again === null ? null : (live?.units ?? null);
+  const asked = isTyped ? typedUnits : onScaleAgain;
   useEffect(() => {
     if (!station || asked === null || !Number.isFinite(asked)) return;
     let current = true;
@@ -33,7 +37,10 @@ export function useDivide(bake: BenchView, typed: string) {
 
   const shown = asked !== null ? judged : live;
   const there = shown !== null && shown.verdict !== 'empty';
-  const settled = typed.trim() !== '' || (live?.settled ?? false);
+  const settled = isTyped || (live?.settled ?? false);
+  const isAmount = Number.isFinite(typedUnits) && typedUnits > 0;
+  const typedWhole = isAmount ? Math.round(typedUnits) : null;
+  const scaleWhole = there && settled ? shown.units : null;
   return {
     piece,
     again: setAgain,
@@ -41,26 +48,22 @@ export function useDivide(bake: BenchView, typed: string) {
     settled,
     live,
     // What is typed counts at once; a scale's figure when it stands still.
-    units:
-      typed.trim() !== ''
-        ? asked !== null && Number.isFinite(asked) && asked > 0
-          ? Math.round(asked)
-          : null
-        : there && settled
-          ? shown.units
-          : null,
+    units: isTyped ? typedWhole : scaleWhole,
     words: there && scale ? words(shown, scale) : '',
   };
 }
 
 function words({ verdict, off }: LiveReading, scale: Schemas['ScaleUnitView']) {
-  return verdict === 'pinch-off'
-    ? `pinch off ${figure(scale, off)}`
-    : verdict === 'add'
-      ? `add ${figure(scale, -off)}`
-      : verdict === 'good'
-        ? 'good'
-        : '';
+  switch (verdict) {
+    case 'pinch-off':
+      return `pinch off ${figure(scale, off)}`;
+    case 'add':
+      return `add ${figure(scale, -off)}`;
+    case 'good':
+      return 'good';
+    default:
+      return '';
+  }
 }
 
 type Divide = ReturnType<typeof useDivide>;
@@ -70,15 +73,18 @@ export function Station({
   divide,
   typed,
   type,
+  enter,
   takeOver,
 }: {
   station: StationView;
   divide: Divide;
   typed: string;
   type: (t: string) => void;
+  enter: () => void;
   takeOver: (number: number, units: number) => void;
 }) {
   const { shown, live, piece } = divide;
+  const takeByItself = useScaleTakesByItself();
   const { scale } = station;
   const silent = live !== null && live.units === null && typed === '';
   const on = shown !== null && shown.verdict !== 'empty' && shown.units !== null;
@@ -113,18 +119,12 @@ export function Station({
             inputMode="decimal"
             value={typed}
             onChange={(e) => type(e.target.value.replace(/[^0-9.,]/g, '').slice(0, 7))}
-            onKeyDown={(e) => {
-              if (e.key === 'Enter') document.querySelector<HTMLButtonElement>('.bench .bar .button.do')?.click();
-            }}
+            onKeyDown={(e) => e.key === 'Enter' && enter()}
           />
         </label>
         <label className="check">
-          <input
-            type="checkbox"
-            checked={live?.auto ?? false}
-            onChange={(e) => void http.PUT('/api/scale/auto', { body: { on: e.target.checked } })}
-          />{' '}
-          take good ones by itself
+          <input type="checkbox" checked={live?.auto ?? false} onChange={(e) => void takeByItself.make(e.target.checked)} /> take
+          good ones by itself
         </label>
         <span className="muted">
           {figure(scale, station.left)} {scale.unit} left

@@ -1,7 +1,7 @@
 // Every step of the bake: any may be done now, early or late, or skipped.
 import { Modal } from 'antd';
 import { useState } from 'react';
-import type { BakeEvent, BenchView, Schemas } from '../api/client';
+import type { BakeEvent, BenchView, Schemas } from '../api/http';
 import { clockTime } from '../api/clock';
 
 const stateWords: Record<Schemas['StepState'], string> = {

@@ -1,8 +1,9 @@
 // Dividing without a scale: marks on a log of measured length, or a tree of cuts for the eye.
 import { useState } from 'react';
-import { api, type BenchView, type Schemas, type Trouble } from '../api/client';
+import { api, type BenchView, type Schemas, type Trouble } from '../api/http';
 import { useLater } from '../parts/useLater';
 import { useUnits } from '../parts/units';
+import { typedOr } from '../parts/typed';
 import { useWidth } from '../parts/useWidth';
 import { weight } from './scaleUnits';
 
@@ -10,7 +11,7 @@ const hues = ['var(--s0)', 'var(--s2)', 'var(--s3)', 'var(--s1)'];
 
 export function RulerMarks({ bake, station }: { bake: BenchView; station: Schemas['StationView'] }) {
   const [typed, setTyped] = useState('48');
-  const log = useLater(Number(typed.replace(',', '.')));
+  const log = useLater(typedOr(typed, 0));
   const { length, lengthUnit, millimetres } = useUnits();
   const [ref, width] = useWidth<HTMLDivElement>();
   const marks = api.useQuery(

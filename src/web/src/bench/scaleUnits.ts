@@ -1,5 +1,5 @@
 // Figures of a scale: whole units, shown in what the household reads.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 
 type Scale = Schemas['ScaleUnitView'];
 

@@ -1,6 +1,7 @@
 // When nobody is in: kept in the kitchen, and every day is laid out around it.
 import { useState } from 'react';
-import { api, bakesChanged, http, kitchenChanged, type Schemas } from '../api/client';
+import { useKeepHours } from '../api/changes';
+import { api, type Schemas } from '../api/http';
 import { calendarDay, clockTime, houseNow } from '../api/clock';
 import { TimeField } from './TimeField';
 
@@ -8,14 +9,11 @@ const hour = 3600000;
 
 export function Away() {
   const { data } = api.useQuery('get', '/api/kitchen/setup');
+  const { make } = useKeepHours();
   if (!data) return null;
   const gone = (data.gone ?? []).filter((g) => Date.parse(g.to) > houseNow());
   const up = (data.up ?? []).filter((u) => Date.parse(u) > houseNow());
-  const keep = async (to: Schemas['TimeBand'][], earlier = up) => {
-    await http.PUT('/api/kitchen/setup', { body: { ...data, gone: to, up: earlier } });
-    await kitchenChanged();
-    bakesChanged();
-  };
+  const keep = (to: Schemas['TimeBand'][], earlier = up) => make({ ...data, gone: to, up: earlier });
   return (
     <section className="card" aria-label="Nobody in">
       <h2>Nobody in</h2>

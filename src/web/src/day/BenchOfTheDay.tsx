@@ -1,6 +1,6 @@
 // The bench of the whole day: one sentence for all bakes, whatever comes next in any of them, and what would go better.
 import { Link } from 'react-router';
-import { api } from '../api/client';
+import { api } from '../api/http';
 import { clockTime, houseSpeed } from '../api/clock';
 import { BenchAt } from '../bench/Bench';
 import { Loading } from '../parts/Loading';

@@ -1,5 +1,5 @@
 // The day in a calendar: a file to keep, and an address that stays up to date.
-import { api } from '../api/client';
+import { api } from '../api/http';
 
 export function CalendarCard() {
   const { data } = api.useQuery('get', '/api/day/calendar');

@@ -1,7 +1,8 @@
 // The day in full: every dough together, what is in whose way, what the hands and the ovens do, and why; all of it can be changed.
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { bakesChanged, http, kitchenChanged, type Schemas, type Trouble } from '../api/client';
+import { useUndoDay } from '../api/changes';
+import { type Schemas, type Trouble } from '../api/http';
 import { clockTime, span } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
@@ -17,6 +18,7 @@ import { useDay } from './useDay';
 import { useDraft } from './useDraft';
 
 export default function DayPage() {
+  const undo = useUndoDay();
   const [ref, width] = useWidth<HTMLDivElement>();
   const { changes, add, back, forget } = useDraft();
   const { data, error, refetch } = useDay(width, changes);
@@ -43,11 +45,6 @@ export default function DayPage() {
       }}
     />
   );
-  async function undo() {
-    await http.POST('/api/day/undo');
-    void kitchenChanged();
-    bakesChanged();
-  }
   return (
     <>
       <div className="book-head">
@@ -59,7 +56,7 @@ export default function DayPage() {
             </Link>
           )}
           {day?.canUndo && changes.length === 0 && (
-            <button className="button" onClick={() => void undo()}>
+            <button className="button" onClick={() => void undo.make(undefined)}>
               As it was before
             </button>
           )}

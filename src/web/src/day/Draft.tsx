@@ -1,6 +1,6 @@
 // The day as it would be, beside the day as it is: what moves, what is still wrong, and done or taken back.
-import { useState } from 'react';
-import { bakesChanged, http, kitchenChanged, type Schemas } from '../api/client';
+import { useArrangeDay } from '../api/changes';
+import { type Schemas } from '../api/http';
 import { clockTime, span } from '../api/clock';
 import type { Change } from './useDraft';
 
@@ -26,14 +26,10 @@ export function Draft({
   back: () => void;
   forget: () => void;
 }) {
-  const [busy, setBusy] = useState(false);
+  const { make, busy } = useArrangeDay();
   async function take() {
-    setBusy(true);
-    const { data } = await http.POST('/api/day/arrange', { body: { changes } });
-    setBusy(false);
-    if (data) forget();
-    void kitchenChanged();
-    bakesChanged();
+    const { answer } = await make(changes);
+    if (answer) forget();
   }
   return (
     <section className="card troubles" aria-label="As it would be">

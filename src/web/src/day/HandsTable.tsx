@@ -1,5 +1,5 @@
 // What the hands do, minute by minute. A time typed here is wanted then, and the rest moves around it.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { clockTime, span } from '../api/clock';
 import { TimeField } from './TimeField';
 import type { Change } from './useDraft';

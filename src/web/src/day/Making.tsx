@@ -1,6 +1,6 @@
 // How a bake that has not begun is made: every choice is tried on the day at once, and nothing is done yet.
 import { InputNumber, Select } from 'antd';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { freshChoices } from '../api/clock';
 import { Field } from '../parts/Field';
 import { TimeField } from './TimeField';

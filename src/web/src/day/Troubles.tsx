@@ -1,7 +1,8 @@
 // What is wrong with the day, and the better day in one touch; or left as it is. And the one change that would do.
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { bakesChanged, http, type Schemas } from '../api/client';
+import { useArrangeDay } from '../api/changes';
+import { type Schemas } from '../api/http';
 import { clockTime } from '../api/clock';
 import { Left, Moves } from './Draft';
 import { useDay } from './useDay';
@@ -25,17 +26,12 @@ export function Troubles() {
 // A better day, unless it was declined; taken, or declined, in one touch.
 function useOffer(day: Schemas['DayView'] | undefined) {
   const [declined, setDeclined] = useState(() => sessionStorage.getItem('declined'));
-  const [busy, setBusy] = useState(false);
+  const { make, busy } = useArrangeDay();
   const proposal = day?.proposal;
   return {
     offered: proposal && proposal.key !== declined ? proposal : null,
     busy,
-    take: async () => {
-      setBusy(true);
-      await http.POST('/api/day/arrange', { body: { changes: [] } });
-      setBusy(false);
-      bakesChanged();
-    },
+    take: async () => void (await make([])),
     decline: (key: string) => {
       sessionStorage.setItem('declined', key);
       setDeclined(key);

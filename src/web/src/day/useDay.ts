@@ -1,4 +1,4 @@
-import { api, type Schemas } from '../api/client';
+import { api, type Schemas } from '../api/http';
 import { houseSpeed, utcOffsetMinutes } from '../api/clock';
 
 /** The day in full, for pictures this wide, with what would be changed. */

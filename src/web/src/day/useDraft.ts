@@ -1,6 +1,6 @@
 // What a baker would change, one after the other; kept through a reload, and nobody else sees it until it is done.
 import { useState } from 'react';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 
 export type Change = Schemas['ChangeLine'];
 const key = 'day-draft';

@@ -1,7 +1,7 @@
 // Change a dough: scale it or swap something, see it before and after, take it or leave it.
 import { Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import { api, newId, type Schemas, type Trouble } from '../api/client';
+import { api, newId, type Schemas, type Trouble } from '../api/http';
 import { Field } from '../parts/Field';
 import { percent, useUnits } from '../parts/units';
 import { stateOf, type DoughState } from './draft';

@@ -2,7 +2,7 @@
 import { InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, type Schemas } from '../api/client';
+import { api, type Schemas } from '../api/http';
 import { Field } from '../parts/Field';
 
 export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'][] }) {

@@ -1,5 +1,5 @@
 // A dough as a bar: what it is made of, by weight.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 
 const fills: Record<Schemas['Role'], string> = {
   flour: 'var(--s0-alt)',

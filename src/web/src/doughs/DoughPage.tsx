@@ -2,7 +2,9 @@
 import { Checkbox, Input } from 'antd';
 import { useState } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
-import { api, http, newId, queries, type Schemas, type Trouble } from '../api/client';
+import { problemsOf } from '../api/change';
+import { useKeepDough } from '../api/changes';
+import { api, newId, type Schemas, type Trouble } from '../api/http';
 import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';
 import { useKept, wasTyped } from '../parts/useKept';
@@ -15,19 +17,6 @@ import { GoodFor } from './GoodFor';
 import { PartsEditor } from './PartsEditor';
 import { RowsEditor } from './RowsEditor';
 import { Versions } from './Versions';
-
-const away: Schemas['ProblemView'][] = [
-  { code: 'away', field: '', reason: 'The kitchen server does not answer. Your dough is still here; try again.' },
-];
-
-export async function keepDough(id: string, draft: Schemas['DoughDraft']): Promise<Schemas['ProblemView'][]> {
-  const { data, error } = await http
-    .PUT('/api/doughs/{id}', { params: { path: { id } }, body: draft })
-    .catch(() => ({ data: undefined, error: undefined }));
-  if (!data) return (error as Trouble | undefined)?.problems ?? away;
-  await queries.invalidateQueries({ predicate: (q) => String(q.queryKey[1]).startsWith('/api/doughs') });
-  return [];
-}
 
 export default function DoughPage() {
   const { id = 'new' } = useParams();
@@ -66,6 +55,7 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
     change(to);
   };
 
+  const keepDough = useKeepDough();
   const draft = draftOf(dough);
   // Percentages do not wait for a name.
   const body = useLater({ ...draft, name: 'A dough' });
@@ -80,11 +70,17 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
   const general = problems.filter((p) => ['rows', 'parts', 'notes', ''].includes(p.field));
 
   async function keep(then: string) {
-    const wrong = await keepDough(doughId, draft);
-    if (wrong.length > 0) return setRefused(wrong);
+    const { trouble } = await keepDough.make({ id: doughId, draft });
+    if (trouble) return setRefused(problemsOf(trouble));
     setTouched(false);
     forget();
     await navigate(then);
+  }
+
+  async function split(other: string, state: DoughState) {
+    const { trouble } = await keepDough.make({ id: other, draft: draftOf(state) });
+    if (trouble) return setRefused(problemsOf(trouble));
+    await navigate(`/doughs/${other}`);
   }
 
   return (
@@ -120,14 +116,7 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
         </section>
         <PartsEditor parts={dough.parts} set={(parts) => change({ parts })} reckoned={formula?.parts} problems={problems} />
         {formula && <GoodFor formula={formula} />}
-        {formula && (
-          <ChangeIt
-            draft={draft}
-            formula={formula}
-            take={take}
-            split={(newDough, state) => void keepDough(newDough, draftOf(state)).then(() => navigate(`/doughs/${newDough}`))}
-          />
-        )}
+        {formula && <ChangeIt draft={draft} formula={formula} take={take} split={(other, state) => void split(other, state)} />}
         <section className="card">
           <Field id="notes" label="Method and notes">
             <Input.TextArea

@@ -2,7 +2,8 @@
 import { App, Input } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, http, queries, type Schemas } from '../api/client';
+import { useBringBack, usePutAway } from '../api/changes';
+import { api, type Schemas } from '../api/http';
 import { Loading } from '../parts/Loading';
 import { percent, useUnits } from '../parts/units';
 import { useLater } from '../parts/useLater';
@@ -21,12 +22,13 @@ export default function Doughs() {
     { placeholderData: (before) => before },
   );
   const { message } = App.useApp();
+  const away = usePutAway();
+  const back = useBringBack();
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
 
-  const again = () => queries.invalidateQueries({ predicate: (q) => String(q.queryKey[1]).startsWith('/api/doughs') });
   async function putAway(dough: Schemas['DoughLine']) {
-    await http.DELETE('/api/doughs/{id}', { params: { path: { id: dough.id } } });
-    await again();
+    const { trouble } = await away.make(dough.id);
+    if (trouble) return;
     const key = dough.id;
     message.open({
       key,
@@ -37,9 +39,8 @@ export default function Doughs() {
           <button
             className="button"
             onClick={async () => {
-              await http.POST('/api/doughs/{id}/return', { params: { path: { id: dough.id } } });
-              await again();
-              message.destroy(key);
+              const { trouble: notBack } = await back.make(dough.id);
+              if (!notBack) message.destroy(key);
             }}
           >
             Bring it back

@@ -1,5 +1,5 @@
 // What a dough is, in figures.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { percent, useUnits } from '../parts/units';
 import { DoughBar } from './DoughBar';
 

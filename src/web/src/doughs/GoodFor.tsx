@@ -1,5 +1,5 @@
 // What is this dough good for? Its wetness beside the band every family likes.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { percent, useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
 

@@ -1,6 +1,6 @@
 // Fillings, toppings, washes and butters: what belongs to the bread but is no dough.
 import { Input, InputNumber, Select } from 'antd';
-import { newId, type Schemas } from '../api/client';
+import { newId, type Schemas } from '../api/http';
 import { Field } from '../parts/Field';
 import { useUnits } from '../parts/units';
 import { blank, filled, partKinds, type PartState } from './draft';

@@ -2,12 +2,13 @@
 import { Input, InputNumber } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, http, newId, queries, type Schemas, type Trouble } from '../api/client';
+import { problemsOf } from '../api/change';
+import { useKeepDough, useTeach } from '../api/changes';
+import { api, newId, type Schemas, type Trouble } from '../api/http';
 import { Field } from '../parts/Field';
 import { useUnits } from '../parts/units';
 import { useKept } from '../parts/useKept';
 import { useLater } from '../parts/useLater';
-import { keepDough } from './DoughPage';
 import type { PartState, Row } from './draft';
 import { draftOf } from './draft';
 import { IngredientField, RoleField } from './RowsEditor';
@@ -61,14 +62,16 @@ export default function ReadRecipe() {
     return !f.out && (f.mass === null || f.role === null);
   });
 
+  const keepDough = useKeepDough();
+  const learn = useTeach();
   async function keep() {
     if (!recipe) return;
     const id = newId();
     const fixed = Object.keys(fixes).length > 0;
     // Ours, untouched: the very dough.
     if (recipe.exact && !fixed) {
-      const wrong = await keepDough(id, { ...recipe.exact, name: name ?? recipe.exact.name });
-      return wrong.length > 0 ? setRefused(wrong) : await leave(id);
+      const { trouble } = await keepDough.make({ id, draft: { ...recipe.exact, name: name ?? recipe.exact.name } });
+      return trouble ? setRefused(problemsOf(trouble)) : await leave(id);
     }
     const rows = (section: number): Row[] =>
       places
@@ -82,17 +85,17 @@ export default function ReadRecipe() {
     );
     // What is still open, or was left out, stays in the notes as it was written.
     const unread = [...new Set(places.filter((p) => open.includes(p) || found(p).out).map((p) => p.text))];
-    const wrong = await keepDough(
+    const { trouble } = await keepDough.make({
       id,
-      draftOf({
+      draft: draftOf({
         name: name ?? recipe.title,
         rows: recipe.sections.flatMap((s, i) => (s.kind ? [] : rows(i))),
         parts,
         byHand: recipe.byHand,
         notes: [...unread, recipe.leftOver].filter((n) => n !== '').join('\n'),
       }),
-    );
-    if (wrong.length > 0) return setRefused(wrong);
+    });
+    if (trouble) return setRefused(problemsOf(trouble));
     await teach();
     await leave(id);
   }
@@ -111,8 +114,7 @@ export default function ReadRecipe() {
         return { line: p.text, words: p.row.words, name: f.ingredient, role: f.role, mass: f.mass };
       });
     if (corrections.length === 0) return;
-    await http.POST('/api/pantry/lessons', { body: { corrections } });
-    await queries.invalidateQueries({ queryKey: ['get', '/api/pantry'] });
+    await learn.make(corrections);
   }
 
   const lines = recipe ? groups(places) : [];

@@ -1,6 +1,6 @@
 // Rows of ingredient and grams, as they are typed.
 import { AutoComplete, Checkbox, InputNumber, Select } from 'antd';
-import { api, type Schemas } from '../api/client';
+import { api, type Schemas } from '../api/http';
 import { percent } from '../parts/units';
 import { blank, filled, roles, type Row } from './draft';
 

@@ -1,5 +1,5 @@
 // Every version of a dough that was ever kept, and the way back to it.
-import { api } from '../api/client';
+import { api } from '../api/http';
 import { calendarDay, clockTime } from '../api/clock';
 import { percent, useUnits } from '../parts/units';
 import { stateOf, type DoughState } from './draft';

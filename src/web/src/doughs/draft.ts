@@ -1,5 +1,5 @@
 // A dough while it is being typed: rows may be empty, and know their place among the filled ones.
-import { newId, type Schemas } from '../api/client';
+import { newId, type Schemas } from '../api/http';
 
 export type Row = { key: string; ingredient: string; mass: number | null; role: Schemas['Role'] | null; atBeep: boolean };
 export type PartState = {

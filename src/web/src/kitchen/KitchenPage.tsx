@@ -2,7 +2,7 @@
 import { Checkbox, Input, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { api, newId, type Schemas } from '../api/client';
+import { api, newId, type Schemas } from '../api/http';
 import { Choice } from '../parts/Choice';
 import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';

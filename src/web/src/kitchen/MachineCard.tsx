@@ -1,6 +1,6 @@
 // One machine: its limits, and its programs as bars of what happens when.
 import { Checkbox, Input, InputNumber, Select } from 'antd';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { Choice } from '../parts/Choice';
 import { Field } from '../parts/Field';
 import { Drop } from './KitchenPage';

@@ -1,5 +1,5 @@
 import { InputNumber } from 'antd';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { Field } from '../parts/Field';
 
 /** A number of the kitchen, in the unit people read it in; what is wrong with it stands below. */

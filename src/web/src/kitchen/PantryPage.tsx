@@ -1,7 +1,9 @@
 // The pantry: what every ingredient is made of, weighs by the cup, and costs.
 import { Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import { api, http, queries, type Schemas, type Trouble } from '../api/client';
+import { problemsOf } from '../api/change';
+import { useForgetIngredient, useForgetWords, useKeepCups, useKeepIngredient } from '../api/changes';
+import { api, type Schemas } from '../api/http';
 import { roles } from '../doughs/draft';
 import { Choice } from '../parts/Choice';
 import { Field } from '../parts/Field';
@@ -9,16 +11,15 @@ import { Loading } from '../parts/Loading';
 import { Num } from './Num';
 
 type Item = Schemas['PantryItem'];
-const key = ['get', '/api/pantry'];
-const know = () => queries.invalidateQueries({ queryKey: key });
 
 export default function PantryPage() {
   const { data, error, refetch } = api.useQuery('get', '/api/pantry');
+  const keepCups = useKeepCups();
+  const forgetWords = useForgetWords();
   const [search, setSearch] = useState('');
   const [open, setOpen] = useState<string | null>(null);
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
-  const cups = (to: Partial<Schemas['CupSettings']>) =>
-    http.PUT('/api/pantry/cups', { body: { habit: data.habit, cups: data.cups, ...to } }).then(know);
+  const cups = (to: Partial<Schemas['CupSettings']>) => keepCups.make({ habit: data.habit, cups: data.cups, ...to });
   const word = search.trim().toLowerCase();
   const items = data.items.filter((i) => i.ingredient.name.includes(word));
   return (
@@ -105,12 +106,7 @@ export default function PantryPage() {
                 <span style={{ flex: 1 }}>
                   “{l.words}” is {l.name}
                 </span>
-                <button
-                  className="link"
-                  onClick={() =>
-                    void http.DELETE('/api/pantry/words/{words}', { params: { path: { words: l.words } } }).then(know)
-                  }
-                >
+                <button className="link" onClick={() => void forgetWords.make(l.words)}>
                   forget
                 </button>
               </li>
@@ -152,6 +148,8 @@ function Editor({ item, allergens, close }: { item: Item | null; allergens: stri
   const [price, setPrice] = useState(item?.price ?? { pack: 1000, cost: 0 });
   const [priced, setPriced] = useState(item?.price != null);
   const [problems, setProblems] = useState<Schemas['ProblemView'][]>([]);
+  const keepIngredient = useKeepIngredient();
+  const forget = useForgetIngredient();
   const put = (to: Partial<Schemas['Ingredient']>) => setIngredient({ ...i, ...to });
   const packing = i.packing ?? { perCup: null };
   const share = (label: string, field: 'water' | 'fat' | 'sugar' | 'drinks' | 'milkSolids') => (
@@ -175,11 +173,11 @@ function Editor({ item, allergens, close }: { item: Item | null; allergens: stri
     />
   );
   async function keep() {
-    const { data, error } = await http.PUT('/api/pantry/ingredients', {
-      body: { ingredient: { ...i, name: i.name.trim() }, price: priced ? price : null },
+    const { trouble } = await keepIngredient.make({
+      ingredient: { ...i, name: i.name.trim() },
+      price: priced ? price : null,
     });
-    if (!data) return setProblems((error as Trouble | undefined)?.problems ?? []);
-    await know();
+    if (trouble) return setProblems(problemsOf(trouble));
     close();
   }
   return (
@@ -278,12 +276,7 @@ function Editor({ item, allergens, close }: { item: Item | null; allergens: stri
           <button
             className="button quiet"
             style={{ marginLeft: 'auto' }}
-            onClick={() =>
-              void http
-                .DELETE('/api/pantry/ingredients/{name}', { params: { path: { name: i.name } } })
-                .then(know)
-                .then(close)
-            }
+            onClick={() => void forget.make(i.name).then(({ trouble }) => trouble === null && close())}
           >
             Forget yours
           </button>

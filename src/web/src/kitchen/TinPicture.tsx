@@ -1,5 +1,5 @@
 // A tin or tray from above, to scale with its neighbours.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 
 export function TinPicture({ tin }: { tin: Schemas['Tin'] }) {
   const scale = 76 / 480;

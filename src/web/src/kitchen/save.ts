@@ -1,6 +1,7 @@
 // A kitchen that keeps itself: every change is sent once it has stood still, and what cannot be is said at its field.
-import { useEffect, useRef, useState } from 'react';
-import { http, queries, type Schemas, type Trouble } from '../api/client';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useKeepKitchen } from '../api/changes';
+import type { Schemas } from '../api/http';
 
 export type Kitchen = Schemas['Kitchen'];
 
@@ -9,22 +10,19 @@ export function useKitchen(first: Kitchen) {
   const [problems, setProblems] = useState<Schemas['ProblemView'][]>([]);
   const [state, setState] = useState<'kept' | 'typing' | 'refused' | 'away'>('kept');
   const sent = useRef(JSON.stringify(first));
+  const { make } = useKeepKitchen();
+  const keep = useEffectEvent(async (text: string) => {
+    const { trouble } = await make(kitchen);
+    setProblems(trouble?.problems ?? []);
+    if (trouble) return setState(trouble.status === undefined ? 'away' : 'refused');
+    setState('kept');
+    sent.current = text;
+  });
 
   useEffect(() => {
     const text = JSON.stringify(kitchen);
     if (text === sent.current) return;
-    const timer = setTimeout(() => {
-      void http
-        .PUT('/api/kitchen/setup', { body: kitchen })
-        .catch(() => ({ data: undefined, error: undefined }))
-        .then(({ data, error }) => {
-          setProblems((error as Trouble | undefined)?.problems ?? []);
-          setState(data ? 'kept' : error ? 'refused' : 'away');
-          if (!data) return;
-          sent.current = text;
-          void queries.invalidateQueries();
-        });
-    }, 400);
+    const timer = setTimeout(() => void keep(text), 400);
     return () => clearTimeout(timer);
   }, [kitchen]);
 

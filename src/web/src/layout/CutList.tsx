@@ -1,7 +1,7 @@
 // What the dough is cut into: a line for each kind, typed in any order; what is not said follows from what is.
 import { Button, InputNumber, Select, Segmented } from 'antd';
 import { useState } from 'react';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { Field } from '../parts/Field';
 import { shown, useUnits } from '../parts/units';
 

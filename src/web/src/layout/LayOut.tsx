@@ -2,7 +2,8 @@
 import { Checkbox, Input, InputNumber, Segmented, Select } from 'antd';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { api, bakesChanged, http, newId, type Schemas, type Trouble } from '../api/client';
+import { useLayOutBake } from '../api/changes';
+import { api, newId, type Schemas, type Trouble } from '../api/http';
 import { clockTime, calendarDay, freshChoices, houseNow, span, utcOffsetMinutes } from '../api/clock';
 import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';
@@ -55,6 +56,7 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
   const school = (to: { bloom?: boolean; holdBack?: boolean }) =>
     set({ school: { bloom: false, holdBack: false, ...choice.school, ...to } });
 
+  const layOut = useLayOutBake();
   const request = { doughId, choice: { ...choice, cuts }, scaleToFit, scaleToCuts };
   const laid = api.useQuery(
     'post',
@@ -73,14 +75,10 @@ function Chooser({ kitchen, doughs, first }: { kitchen: Schemas['KitchenView']; 
   const machine = kitchen.machines.find((m) => m.id === choice.machineId);
 
   async function keep(arrange: boolean) {
-    const { data, error } = await http.POST('/api/bakes', { body: { id: bakeId, layout: request, arrange } });
-    if (!data)
-      return setFailed(
-        (error as Trouble | undefined)?.title ?? 'The kitchen server does not answer. Try again; nothing is lost.',
-      );
+    const { trouble: refused } = await layOut.make({ id: bakeId, layout: request, arrange });
+    if (refused) return setFailed(refused.title);
     forgetChoice();
     forgetCuts();
-    bakesChanged();
     await navigate(choice.readyBy ? '/' : `/bench/${bakeId}`);
   }
 

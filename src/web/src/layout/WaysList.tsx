@@ -1,6 +1,6 @@
 // Where bakers disagree: how this one does it. Only what this bake has a use for is asked.
 import { Checkbox, Select } from 'antd';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { Field } from '../parts/Field';
 
 type Ways = Schemas['Ways'];

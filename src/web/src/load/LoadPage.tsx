@@ -2,7 +2,7 @@
 import { Checkbox, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, type Schemas, type Trouble } from '../api/client';
+import { api, type Schemas, type Trouble } from '../api/http';
 import { countdown } from '../api/clock';
 import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';

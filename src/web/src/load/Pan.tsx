@@ -1,5 +1,5 @@
 // The pan seen from above: what lies where, in the order it went in.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 
 const fill: Record<Schemas['Role'], string> = {
   flour: 'var(--s0-alt)',

@@ -1,6 +1,6 @@
 // Past bakes, the latest first.
 import { Link } from 'react-router';
-import { api } from '../api/client';
+import { api } from '../api/http';
 import { calendarDay, span } from '../api/clock';
 import { weight } from '../bench/scaleUnits';
 import { Loading } from '../parts/Loading';

@@ -1,6 +1,6 @@
 // One past bake: plan against what happened, weights, evenness, notes.
 import { Link, useParams } from 'react-router';
-import { api, type Schemas } from '../api/client';
+import { api, type Schemas } from '../api/http';
 import { calendarDay, clockTime, utcOffsetMinutes } from '../api/clock';
 import { figure, weight } from '../bench/scaleUnits';
 import { Loading } from '../parts/Loading';

@@ -1,6 +1,6 @@
 // Out of the oven: when it may be cut, how its crust stays, how long it keeps; and labels to print.
 import { Link } from 'react-router';
-import type { BenchView } from '../api/client';
+import type { BenchView } from '../api/http';
 import { calendarDay, clockTime } from '../api/clock';
 import { useUnits } from '../parts/units';
 

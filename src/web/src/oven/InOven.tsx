@@ -1,7 +1,8 @@
 // Bread in the oven: the middle as reckoned, what the probe says, and a colour card for whoever has none.
 import { useEffect, useRef, useState } from 'react';
-import { http, type BakeEvent, type BenchView, type Schemas } from '../api/client';
+import { api, type BakeEvent, type BenchView, type Schemas } from '../api/http';
 import { clockTime, useNow } from '../api/clock';
+import { typedOr } from '../parts/typed';
 import { useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
 
@@ -10,8 +11,14 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
   const [typed, setTyped] = useState('');
   const [follows, setFollows] = useState(false);
   const read = (core: number) => oven && Number.isFinite(core) && tell({ type: 'probe-read', load: oven.load, core });
+  const thermometers = api.useQuery(
+    'get',
+    '/api/bakes/{id}/thermometers',
+    { params: { path: { id: bake.id } } },
+    { enabled: false },
+  );
   const take = async () => {
-    const { data } = await http.GET('/api/bakes/{id}/thermometers', { params: { path: { id: bake.id } } });
+    const { data } = await thermometers.refetch();
     if (data?.probe != null) read(data.probe);
   };
   const latest = useRef<() => void>(() => undefined);
@@ -36,7 +43,7 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
             onChange={(e) => setTyped(e.target.value)}
             onKeyDown={(e) => {
               if (e.key !== 'Enter') return;
-              read(Number(typed.replace(',', '.')));
+              read(typedOr(typed, Number.NaN));
               setTyped('');
             }}
           />

@@ -1,6 +1,6 @@
 // Labels to print: what it is, when it was baked, until when it keeps, what is in it.
 import { useParams } from 'react-router';
-import { api } from '../api/client';
+import { api } from '../api/http';
 import { calendarDay } from '../api/clock';
 import { Loading } from '../parts/Loading';
 

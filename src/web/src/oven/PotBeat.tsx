@@ -1,6 +1,6 @@
 // The pot, followed by ear: in, turn, out, one batch after the other.
 import { useEffect, useState } from 'react';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { houseNow, houseSpeed, useNow } from '../api/clock';
 import { hush, ring, speak } from '../bench/sound';
 

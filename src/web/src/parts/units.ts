@@ -1,5 +1,5 @@
 // Quantities as this household reads them. How many digits, and in what, is the server's to say.
-import { api, type Schemas } from '../api/client';
+import { api, type Schemas } from '../api/http';
 
 export function shown(unit: Schemas['ShownIn'], value: number) {
   const figure = value * unit.factor + unit.offset;

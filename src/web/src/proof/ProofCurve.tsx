@@ -1,5 +1,5 @@
 // The proof as a curve with its uncertainty: now, the ready window, every look, and the piece as it was set down and as it should be.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { clockTime, useNow } from '../api/clock';
 import { useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';

@@ -1,5 +1,5 @@
 // A pan or tray from above, to scale: where each piece goes, as it is set down and as it will have grown.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { useUnits } from '../parts/units';
 
 export function PanPicture({ layout, room = 300 }: { layout: Schemas['PanLayout']; room?: number }) {

@@ -1,7 +1,7 @@
 // The plait trainer: one move at a time, forwards and back, by key, touch or a timer.
 import { Checkbox } from 'antd';
 import { useEffect, useState } from 'react';
-import { api, type Schemas, type Trouble } from '../api/client';
+import { api, type Schemas, type Trouble } from '../api/http';
 import { speak } from '../bench/sound';
 import { useLater } from '../parts/useLater';
 import { WeavePicture } from './WeavePicture';

@@ -1,5 +1,5 @@
 // Strands over and under one another: pieces drawn lowest first, each with its edge, so that what lies on top covers what lies below.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 
 type Weave = Schemas['Weave'];
 

@@ -1,6 +1,6 @@
 // Steps to take hold of, over the picture of the day: pulled along, or moved by the arrow keys in steps of five minutes.
 import { useState } from 'react';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { clockTime, houseNow } from '../api/clock';
 
 const grain = 5 * 60000;

@@ -1,5 +1,5 @@
 // Draws what the core laid out: lanes, heat, strands, hands, windows, labels, and now.
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../api/http';
 import { clockTime, useNow } from '../api/clock';
 
 type Picture = Schemas['Picture'];

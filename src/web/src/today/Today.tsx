@@ -1,6 +1,6 @@
 // The day: what is under way, what is next and when; start something.
 import { Link } from 'react-router';
-import { api, type BenchView, type Schemas } from '../api/client';
+import { api, type BenchView, type Schemas } from '../api/http';
 import { clockTime, countdown, houseSpeed, span, useNow, utcOffsetMinutes } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { percent, useUnits } from '../parts/units';

@@ -1,0 +1,129 @@
+// The one way to change anything: sent again while nobody answers; what fails is said, and can be tried again.
+import { MutationCache, QueryClient, useMutation, useQueryClient } from '@tanstack/react-query';
+import { useSyncExternalStore } from 'react';
+import { http, type BakeEvent, type Schemas, type Trouble } from './http';
+
+/** How often a change is sent again, a second apart, before its failure is said. */
+const patience = 5;
+
+class Refused extends Error {
+  constructor(readonly trouble: Trouble) {
+    super(trouble.title);
+  }
+}
+
+const troubleOf = (error: unknown): Trouble =>
+  error instanceof Refused ? error.trouble : { title: 'The kitchen server does not answer. Nothing is lost: try again.' };
+
+type Unkept = { said: string; again: () => void };
+let unkept: Unkept | null = null;
+const listeners = new Set<() => void>();
+
+function setUnkept(to: Unkept | null) {
+  unkept = to;
+  listeners.forEach((l) => l());
+}
+
+/** The change that failed last and was not said where it was made; and leaving it at that. */
+export const useUnkept = () =>
+  [
+    useSyncExternalStore(
+      (l) => {
+        listeners.add(l);
+        return () => listeners.delete(l);
+      },
+      () => unkept,
+    ),
+    () => setUnkept(null),
+  ] as const;
+
+export const queries = new QueryClient({
+  defaultOptions: { queries: { staleTime: 2000, retry: 2, refetchOnWindowFocus: true, networkMode: 'always' } },
+  mutationCache: new MutationCache({
+    onError: (error, input, _, mutation) => {
+      if (mutation.meta?.saysItself) return;
+      const again = () => {
+        setUnkept(null);
+        void mutation.execute(input).catch(() => undefined);
+      };
+      setUnkept({ said: troubleOf(error).title, again });
+    },
+  }),
+});
+
+/** What is wrong with which field; what belongs to no field has an empty one. */
+export const problemsOf = (trouble: Trouble): Schemas['ProblemView'][] =>
+  trouble.problems ?? [{ code: 'away', field: '', reason: trouble.title }];
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** What became of a change: the answer, or why not. */
+export type Made<T> = { answer: T; trouble: null } | { answer: null; trouble: Trouble };
+
+async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await call;
+  if (!response.ok) throw new Refused(error as Trouble);
+  return data as T;
+}
+
+const sentAgain = (most: number) => ({
+  networkMode: 'always' as const,
+  retry: (count: number, error: Error) => !(error instanceof Refused) && count < most,
+  retryDelay: 1000,
+});
+
+/** A change somebody can make. `saysItself`: its failure is shown where it is made, not at the top of the page. */
+export function useChange<I, T>(
+  call: (input: I) => Promise<Answer<T>>,
+  { after, saysItself = false }: { after?: () => unknown; saysItself?: boolean } = {},
+) {
+  const mutation = useMutation<T, Error, I>({
+    ...sentAgain(patience),
+    mutationFn: (input) => answered(call(input)),
+    onSuccess: () => void after?.(),
+    meta: { saysItself },
+  });
+  const make = (input: I): Promise<Made<T>> =>
+    mutation.mutateAsync(input).then(
+      (answer) => ({ answer, trouble: null }),
+      (error: unknown) => ({ answer: null, trouble: troubleOf(error) }),
+    );
+  return { make, busy: mutation.isPending };
+}
+
+type Told = { event: BakeEvent; basedOn: number; id: string };
+
+/** Tells an event. The same id is sent until the server answers, so a lost line loses nothing and doubles nothing. */
+export function useTell(bake: string) {
+  const client = useQueryClient();
+  return useMutation<Schemas['TellAnswer'], Error, Told>({
+    ...sentAgain(600),
+    mutationFn: (body) => answered(http.POST('/api/bakes/{id}/events', { params: { path: { id: bake } }, body })),
+    onSuccess: (answer) => client.setQueryData(benchKey(bake), answer.bench),
+    onSettled: bakesChanged,
+    meta: { saysItself: true },
+  });
+}
+
+const benchKey = (id: string) => ['get', '/api/bakes/{id}', { params: { path: { id } } }];
+
+const askAgain = (isMeant: (path: string) => boolean) =>
+  queries.invalidateQueries({ predicate: (q) => isMeant(String(q.queryKey[1])) });
+
+const aboutBakes = new Set([
+  '/api/today',
+  '/api/day',
+  '/api/today/picture',
+  '/api/bakes/{id}',
+  '/api/bakes/{id}/picture',
+  '/api/logbook',
+  '/api/logbook/{id}',
+]);
+
+/** Makes every screen ask again about bakes. */
+export const bakesChanged = () => void askAgain((path) => aboutBakes.has(path));
+/** Who is up, or away; not told with every change, so that a kitchen somebody is typing in stays as it is. */
+export const kitchenChanged = () => askAgain((path) => path === '/api/kitchen/setup');
+export const pantryChanged = () => askAgain((path) => path === '/api/pantry');
+export const doughsChanged = () => askAgain((path) => path.startsWith('/api/doughs'));
+export const allChanged = () => queries.invalidateQueries();

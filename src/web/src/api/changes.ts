@@ -1,0 +1,81 @@
+// Every change the app can make, but for what is told of a bake.
+import { allChanged, bakesChanged, doughsChanged, kitchenChanged, pantryChanged, useChange } from './change';
+import { http, newId, type BenchView, type Schemas } from './http';
+
+function dayChanged() {
+  void kitchenChanged();
+  bakesChanged();
+}
+
+// The day.
+export const useArrangeDay = () =>
+  useChange((changes: Schemas['ChangeLine'][]) => http.POST('/api/day/arrange', { body: { changes } }), { after: dayChanged });
+
+export const useUndoDay = () => useChange(() => http.POST('/api/day/undo'), { after: dayChanged });
+
+export const useLayOutBake = () =>
+  useChange((body: Schemas['NewBake']) => http.POST('/api/bakes', { body }), { after: bakesChanged, saysItself: true });
+
+// The kitchen.
+export const useKeepHours = () =>
+  useChange((body: Schemas['Kitchen']) => http.PUT('/api/kitchen/setup', { body }), { after: dayChanged });
+
+export const useKeepKitchen = () =>
+  useChange((body: Schemas['Kitchen']) => http.PUT('/api/kitchen/setup', { body }), { after: allChanged, saysItself: true });
+
+// The pantry.
+export const useKeepCups = () =>
+  useChange((body: Schemas['CupSettings']) => http.PUT('/api/pantry/cups', { body }), { after: pantryChanged });
+
+export const useKeepIngredient = () =>
+  useChange((body: Schemas['PantryIngredient']) => http.PUT('/api/pantry/ingredients', { body }), {
+    after: pantryChanged,
+    saysItself: true,
+  });
+
+export const useForgetIngredient = () =>
+  useChange((name: string) => http.DELETE('/api/pantry/ingredients/{name}', { params: { path: { name } } }), {
+    after: pantryChanged,
+  });
+
+export const useTeach = () =>
+  useChange((corrections: Schemas['Correction'][]) => http.POST('/api/pantry/lessons', { body: { corrections } }), {
+    after: pantryChanged,
+  });
+
+export const useForgetWords = () =>
+  useChange((words: string) => http.DELETE('/api/pantry/words/{words}', { params: { path: { words } } }), {
+    after: pantryChanged,
+  });
+
+// The doughs.
+export const useKeepDough = () =>
+  useChange(
+    ({ id, draft }: { id: string; draft: Schemas['DoughDraft'] }) =>
+      http.PUT('/api/doughs/{id}', { params: { path: { id } }, body: draft }),
+    { after: doughsChanged, saysItself: true },
+  );
+
+export const usePutAway = () =>
+  useChange((id: string) => http.DELETE('/api/doughs/{id}', { params: { path: { id } } }), { after: doughsChanged });
+
+export const useBringBack = () =>
+  useChange((id: string) => http.POST('/api/doughs/{id}/return', { params: { path: { id } } }), { after: doughsChanged });
+
+// Alarms and the scale.
+const hushed = { type: 'alarms-hushed' as const };
+
+export const useHush = () =>
+  useChange(
+    ({ id, position }: BenchView) =>
+      http.POST('/api/bakes/{id}/events', {
+        params: { path: { id } },
+        body: { id: newId(), basedOn: position, event: hushed },
+      }),
+    { after: bakesChanged },
+  );
+
+export const useScaleTakesByItself = () => useChange((on: boolean) => http.PUT('/api/scale/auto', { body: { on } }));
+export const usePutOnScale = () => useChange((mass: number) => http.POST('/api/scale/put', { body: { mass } }));
+export const useClearScale = () => useChange(() => http.POST('/api/scale/clear'));
+export const useTareScale = () => useChange(() => http.POST('/api/scale/tare'));

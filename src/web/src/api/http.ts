@@ -1,0 +1,18 @@
+// The one line to the server: typed calls. Only this folder makes them.
+import createFetchClient from 'openapi-fetch';
+import createClient from 'openapi-react-query';
+import type { components, paths } from './schema';
+import { version } from './version';
+
+export type Schemas = components['schemas'];
+export type BenchView = Schemas['BenchView'];
+export type BakeEvent = Schemas['BakeEvent'];
+export type Trouble = { title: string; status?: number; field?: string; problems?: Schemas['ProblemView'][] };
+
+export const http = createFetchClient<paths>({ baseUrl: window.location.origin });
+http.use(version);
+
+/** Asks, and keeps the answer as long as it is fresh. */
+export const api = createClient(http);
+
+export const newId = () => crypto.randomUUID();

@@ -1,0 +1,49 @@
+// The bar under the thumb: take back, the one big control, leave out, speak.
+import type { AtBeat } from './AtTheBeat';
+import { useSpeech } from './useSpeech';
+
+/** The big control. */
+export type Primary = { label: string; act: () => void; hint?: string };
+
+export function Controls({ bake, beat, chosen, back, tell, send, told, primary }: AtBeat & { primary: Primary | null }) {
+  const { undo, redo } = bake;
+  return (
+    <div className="bar" role="group" aria-label="Controls">
+      <button className="button" disabled={!undo} onClick={() => undo && send({ type: 'undone', position: undo.position })}>
+        Take back
+        <small>{undo?.short ?? 'nothing yet'}</small>
+      </button>
+      {redo && (
+        <button className="button" onClick={() => send({ type: 'undone', position: redo.position })}>
+          Put it back
+        </button>
+      )}
+      {primary && (
+        <button className="button do" onClick={primary.act} disabled={tell.isPending}>
+          {primary.label}
+          {primary.hint !== undefined && <small>{primary.hint}</small>}
+        </button>
+      )}
+      {chosen ? (
+        <button className="button" onClick={back}>
+          Not this one
+        </button>
+      ) : (
+        <button className="button" onClick={() => told({ type: 'step-skipped', step: beat.step })}>
+          Skip
+          <small>{beat.phrase.short}</small>
+        </button>
+      )}
+      <SpeakButton />
+    </div>
+  );
+}
+
+function SpeakButton() {
+  const [spoken, speakOrNot] = useSpeech();
+  return (
+    <button className="button" aria-pressed={spoken} onClick={() => speakOrNot(!spoken)}>
+      {spoken ? 'Speaking' : 'Speak'}
+    </button>
+  );
+}

@@ -1,0 +1,86 @@
+// What every beat has round it: the sentence, the pictures, what comes next, and the bar of controls.
+import type { ReactNode } from 'react';
+import { clockTime } from '../api/clock';
+import { Finish } from '../oven/Finish';
+import { InOven } from '../oven/InOven';
+import { PotBeat } from '../oven/PotBeat';
+import { Guarded } from '../parts/Broken';
+import { ProofCurve } from '../proof/ProofCurve';
+import type { AtBeat } from './AtTheBeat';
+import { Controls, type Primary } from './Controls';
+import { Measure } from './Measure';
+import { NewSteps } from './NewSteps';
+import { ScaleHands } from './ScaleHands';
+import { Since } from './Since';
+import { StillToCome } from './StillToCome';
+import { Strip } from './Strip';
+import { useAwake } from './useAwake';
+import { useKeys } from './useKeys';
+import { useSaid } from './useSpeech';
+
+type Props = AtBeat & {
+  /** The one sentence. */
+  say: string;
+  /** The big control; null when the answers themselves are it. */
+  primary: Primary | null;
+  children: ReactNode;
+  /** The beat has begun: it may be told of, and its cautions count. */
+  begun?: boolean;
+  /** It may have happened before now. */
+  backdated?: boolean;
+  /** A digit was pressed anywhere. */
+  digit?: (digit: string) => void;
+  /** Grams for the stand-in scale's hands; undefined where nothing is weighed. */
+  target?: number | null;
+};
+
+export function Frame({ say, primary, children, begun = true, backdated = true, digit, target, ...at }: Props) {
+  const { bake, beat, send, tell } = at;
+  useSaid(say);
+  useAwake();
+  useKeys({
+    act: () => primary?.act(),
+    undo: () => bake.undo && send({ type: 'undone', position: bake.undo.position }),
+    digit,
+  });
+  return (
+    <div className="bench">
+      <section className="card now" aria-label="Now">
+        <p className="muted" style={{ margin: 0 }}>
+          {bake.title} · {bake.what} · ready {clockTime(bake.ready)}
+        </p>
+        <h1 className="sentence" aria-live="polite">
+          {say}
+        </h1>
+        {children}
+        <Guarded what="This picture" anew={[bake.position]}>
+          {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
+          {bake.inOven ? <InOven bake={bake} tell={send} /> : bake.proof && <ProofCurve proof={bake.proof} />}
+          {bake.proof && !bake.inOven && <Measure proof={bake.proof} tell={send} />}
+          {beat.ending === 'review' && <Finish bake={bake} />}
+        </Guarded>
+        {begun && backdated && <Since {...at} />}
+        {begun &&
+          beat.cautions.map((c) => (
+            <p key={c} className="caution" style={{ margin: 0 }}>
+              {c}
+            </p>
+          ))}
+        {bake.newSteps && <NewSteps steps={bake.newSteps} take={send} />}
+        {tell.isPending && tell.failureCount > 0 && (
+          <p className="offline" role="status">
+            Not kept yet: it is sent again until the kitchen server answers.
+          </p>
+        )}
+        {tell.error && (
+          <p className="problem" role="alert">
+            {tell.error.message}
+          </p>
+        )}
+      </section>
+      <StillToCome {...at}>{target !== undefined && <ScaleHands target={target} />}</StillToCome>
+      <Strip bake={bake} />
+      <Controls {...at} primary={primary} />
+    </div>
+  );
+}

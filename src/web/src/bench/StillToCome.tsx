@@ -1,0 +1,41 @@
+// What comes next, and when the bread is ready.
+import type { ReactNode } from 'react';
+import { clockTime } from '../api/clock';
+import type { AtBeat } from './AtTheBeat';
+
+export function StillToCome({ bake, next, showAll, children }: AtBeat & { children: ReactNode }) {
+  return (
+    <aside className="card side next" aria-label="Still to come">
+      <h2>Still to come</h2>
+      {next ??
+        bake.next.map((n) => (
+          <div className="row" key={n.step}>
+            <b>{clockTime(n.start)}</b>
+            <span>{n.short}</span>
+          </div>
+        ))}
+      <div className="row">
+        <b>{clockTime(bake.ready)}</b>
+        <span>
+          {bake.what} ready
+          <Drift ready={bake.ready} planned={bake.plannedReady} />
+        </span>
+      </div>
+      <button className="button" style={{ marginTop: 14, width: '100%', background: 'var(--card)' }} onClick={showAll}>
+        All steps
+      </button>
+      {children}
+    </aside>
+  );
+}
+
+function Drift({ ready, planned }: { ready: string; planned: string }) {
+  const minutes = Math.round((Date.parse(ready) - Date.parse(planned)) / 60000);
+  if (minutes === 0) return null;
+  return (
+    <small className="muted">
+      {' '}
+      {Math.abs(minutes)} min {minutes > 0 ? 'later' : 'sooner'} than planned
+    </small>
+  );
+}

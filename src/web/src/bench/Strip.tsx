@@ -1,0 +1,22 @@
+// The bake's strand, slim, under what is to do now.
+import { api, type BenchView } from '../api/http';
+import { houseSpeed, utcOffsetMinutes } from '../api/clock';
+import { useWidth } from '../parts/useWidth';
+import { StrandPicture } from '../strands/StrandPicture';
+
+export function Strip({ bake }: { bake: BenchView }) {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const { data } = api.useQuery(
+    'post',
+    '/api/bakes/{id}/picture',
+    { params: { path: { id: bake.id } }, body: { width, slim: true, utcOffsetMinutes: utcOffsetMinutes() } },
+    { enabled: width > 0, placeholderData: (before) => before, refetchInterval: houseSpeed() > 1 ? 3000 : 30000 },
+  );
+  return (
+    <div className="card strip">
+      <div className="picture-box" ref={ref}>
+        {data && <StrandPicture picture={data} title={bake.title} />}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,101 @@
+// Dividing: by scale piece by piece, by ruler or by eye.
+import { Segmented } from 'antd';
+import { useState } from 'react';
+import { api } from '../../api/http';
+import { whenSettled } from '../../api/live';
+import type { AtBeat } from '../AtTheBeat';
+import type { Primary } from '../Controls';
+import { Frame } from '../Frame';
+import { weight } from '../scaleUnits';
+import { Station, useDivide } from '../Station';
+import { useSaid } from '../useSpeech';
+import { EyePlan, RulerMarks } from '../WithoutScale';
+
+type By = 'scale' | 'ruler' | 'eye';
+const kept = 'divide';
+
+export function Divided(at: AtBeat) {
+  const { bake, beat, send, told } = at;
+  const { station } = bake;
+  const [typed, setTyped] = useState('');
+  const [waiting, setWaiting] = useState(false);
+  const divide = useDivide(bake, typed);
+  const [by, divideBy] = useBy();
+  useSaid(divide.settled ? divide.words : '');
+  if (!station) return <Frame {...at} say={beat.phrase.say} primary={null} children={null} />;
+
+  const take = (units: number, number = divide.piece?.number) => {
+    if (number === undefined) return;
+    send({ type: 'part-weighed', number, mass: units * station.scale.grams });
+    setTyped('');
+    divide.again(null);
+  };
+  // Asked for while the figure still swings: taken when it stands.
+  const takeWhenStill = async () => {
+    setWaiting(true);
+    const units = await whenSettled();
+    setWaiting(false);
+    if (units !== null) take(units);
+  };
+  const takeThisOne = () => {
+    if (divide.units !== null) take(divide.units);
+    else if (divide.words && !waiting) void takeWhenStill();
+  };
+
+  const allDivided = { label: 'All divided', act: () => told({ type: 'step-done', step: beat.step }) };
+  const howItIsTaken = () => {
+    if (waiting) return 'taken as soon as it stands still';
+    if (divide.units === null) return 'put it on the scale, or type it';
+    return `${weight(station.scale, divide.units)}, Space or Enter`;
+  };
+  const primary: Primary =
+    divide.piece && by === 'scale' ? { label: beat.phrase.button, hint: howItIsTaken(), act: takeThisOne } : allDivided;
+  return (
+    <Frame
+      {...at}
+      say={by === 'scale' ? beat.phrase.say : `${beat.phrase.short}.`}
+      primary={primary}
+      backdated={false}
+      digit={(d) => {
+        setTyped((t) => t + d);
+        document.getElementById('typed')?.focus();
+      }}
+      target={divide.piece ? divide.piece.target * station.scale.grams : beat.expected}
+    >
+      <Segmented<By>
+        aria-label="Divide by"
+        value={by}
+        onChange={divideBy}
+        options={[
+          { value: 'scale', label: 'By scale' },
+          { value: 'ruler', label: 'By ruler' },
+          { value: 'eye', label: 'By eye' },
+        ]}
+      />
+      {by === 'scale' && (
+        <Station
+          station={station}
+          divide={divide}
+          typed={typed}
+          type={setTyped}
+          enter={primary.act}
+          takeOver={(number, units) => take(units, number)}
+        />
+      )}
+      {by === 'ruler' && <RulerMarks bake={bake} station={station} />}
+      {by === 'eye' && <EyePlan station={station} />}
+    </Frame>
+  );
+}
+
+// What this device chose last; else as the kitchen has it.
+function useBy() {
+  const kitchen = api.useQuery('get', '/api/kitchen');
+  const [chosen, setChosen] = useState(() => localStorage.getItem(kept) as By | null);
+  const choose = (by: By) => {
+    localStorage.setItem(kept, by);
+    setChosen(by);
+  };
+  const usual: By = kitchen.data?.noScale ? 'eye' : 'scale';
+  return [chosen ?? usual, choose] as const;
+}

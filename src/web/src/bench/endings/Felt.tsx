@@ -1,0 +1,96 @@
+// How the dough feels at the check, and what was added to it.
+import { useState } from 'react';
+import { clockTime } from '../../api/clock';
+import type { BenchView, Schemas } from '../../api/http';
+import { typedOr } from '../../parts/typed';
+import { percent, useUnits } from '../../parts/units';
+import type { AtBeat } from '../AtTheBeat';
+import { DoughState } from '../DoughState';
+import { Frame } from '../Frame';
+import { Figure } from './Shown';
+
+type Answer = Schemas['Answer'];
+type Check = NonNullable<BenchView['check']>;
+
+export function Felt(at: AtBeat) {
+  const { bake, beat } = at;
+  const [chosen, setChosen] = useState<Answer | null>(null);
+  return (
+    <Frame {...at} say={beat.phrase.say} primary={null}>
+      <Figure {...at} />
+      {bake.check && <SoFar check={bake.check} />}
+      <div className="answers feels" role="group" aria-label="How it feels">
+        {beat.answers.map((a) => (
+          <button
+            key={a.value}
+            className={chosen === a ? 'button chosen' : 'button'}
+            aria-pressed={chosen === a}
+            onClick={() => setChosen(a)}
+          >
+            <DoughState feel={a.value as Schemas['DoughFeel']} />
+            {a.label}
+            <small>{a.hint}</small>
+          </button>
+        ))}
+      </div>
+      {chosen && <Dose key={chosen.value} {...at} answer={chosen} />}
+    </Frame>
+  );
+}
+
+function SoFar({ check }: { check: Check }) {
+  const { mass } = useUnits();
+  if (check.stop)
+    return (
+      <div className="caution" role="status">
+        <b>No more doses: {check.added} is a lot. Likelier a slip:</b>
+        <ul className="slips">
+          {check.slips.map((s) => (
+            <li key={s}>{s}</li>
+          ))}
+        </ul>
+      </div>
+    );
+  if (!check.added && check.before.length === 0) return null;
+  return (
+    <p className="detail">
+      {check.added
+        ? `So far ${check.added}: ${percent(check.hydration)} hydration, ${mass(check.dough)} in the pan.`
+        : check.before.join(' ')}
+    </p>
+  );
+}
+
+// What the answer asks for stands in the fields; what was really added is told.
+function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
+  const [water, setWater] = useState(answer.water ? String(answer.water) : '');
+  const [flour, setFlour] = useState(answer.flour ? String(answer.flour) : '');
+  const { check } = bake;
+  const dose = { water: typedOr(water, 0), flour: typedOr(flour, 0) };
+  const isAny = dose.water !== 0 || dose.flour !== 0;
+  const feel = answer.value as Schemas['DoughFeel'];
+  return (
+    <div className="answers dose">
+      <Grams label="Water added, g" value={water} change={setWater} />
+      <Grams label="Flour added, g" value={flour} change={setFlour} />
+      <button className="button do" onClick={() => told({ type: 'dough-checked', step: beat.step, feel, ...dose })}>
+        {isAny ? 'Added' : 'Leave it alone'}
+      </button>
+      {check && isAny && (
+        <span className="muted">
+          Then wait {Math.round(check.wait / 60)} min and look again
+          {check.lastLook && `; after ${clockTime(check.lastLook)} no dose helps`}.
+        </span>
+      )}
+    </div>
+  );
+}
+
+function Grams({ label, value, change }: { label: string; value: string; change: (typed: string) => void }) {
+  return (
+    <label>
+      {label}{' '}
+      <input className="typed" inputMode="decimal" value={value} onChange={(e) => change(e.target.value)} placeholder="0" />
+    </label>
+  );
+}
