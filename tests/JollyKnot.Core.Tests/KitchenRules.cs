@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using JollyKnot.Core.Baking;
+using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
@@ -23,6 +25,53 @@ public sealed class KitchenRules
         Length.FromMillimetres(110),
         Length.FromMillimetres(70)
     );
+
+    [Theory, InlineData(5), InlineData(19), InlineData(40)]
+    public void One_more_of_anything_that_is_usual_can_be_kept(double room)
+    {
+        var usual = UsualKitchen.At(Celsius(room));
+        var kitchen = DemoFormulas.Kitchen with
+        {
+            Machines = [usual.Machine with { Id = "m" }],
+            Ovens = [usual.Oven with { Id = "o" }],
+            Tins = [usual.Tin with { Id = "t" }],
+            Places = [usual.Place with { Id = "p" }],
+            Vessels = [usual.Vessel with { Id = "v" }],
+            Griddle = usual.Griddle,
+            Awake = usual.Awake,
+            MachinesRun = usual.MachinesRun,
+            Seasons = usual.Seasons,
+            Tolerance = usual.Tolerance,
+            ScaleStep = usual.ScaleStep,
+            Hob = usual.Hob,
+            Microwave = usual.Microwave,
+            Altitude = usual.Altitude,
+            Units = usual.Units,
+            Prices = usual.Prices,
+        };
+        KitchenCheck.Of(kitchen, DateTimeOffset.UnixEpoch).ShouldBeEmpty();
+        // What is shown where nothing was entered is what is reckoned with.
+        usual.Seasons.In(Season.Winter).ShouldBe(Celsius(room));
+        (usual.Tolerance, usual.ScaleStep).ShouldBe((Tolerance.Usual, Core.Plans.Kitchen.UsualScaleStep));
+    }
+
+    [Theory]
+    [InlineData("10:01", "10:30")]
+    [InlineData("10:15", "10:30")]
+    [InlineData("10:16", "10:45")]
+    [InlineData("23:50", "00:15")]
+    public void What_could_be_wanted_is_a_round_time_with_room_before_it(string ready, string wanted) =>
+        Wish.RoundAfter(DateTimeOffset.Parse($"2026-11-28T{ready}Z", CultureInfo.InvariantCulture))
+            .ToString("HH:mm", CultureInfo.InvariantCulture)
+            .ShouldBe(wanted);
+
+    [Theory]
+    [InlineData(.9, null)]
+    [InlineData(1, null)]
+    [InlineData(1.1, 1.1)]
+    [InlineData(302.46, 302.5)]
+    public void A_crumb_on_the_scale_is_nothing_weighed(double shown, double? taken) =>
+        (OnPan.Weighed(Mass.FromGrams(shown))?.Grams).ShouldBe(taken);
 
     public static TheoryData<string, Func<Kitchen, Kitchen>> Wrong =>
         new()

@@ -162,6 +162,27 @@ test('the kitchen keeps itself, speaks ounces, and says what cannot be', async (
   await expect(page.getByRole('region', { name: 'Load list' })).toContainText('10.6 oz');
 });
 
+test('one more of anything is as usual, and a wrong field says what is wrong with it', async ({ page }) => {
+  await page.visit('/kitchen');
+  await page.getByRole('button', { name: 'Add an oven' }).click();
+  const ovens = page.getByRole('region', { name: 'Ovens' });
+  await expect(ovens.getByLabel('to, °C').last()).toHaveValue('250');
+  await page.getByRole('button', { name: 'Add a machine' }).click();
+  await expect(page.getByRole('group', { name: 'Another machine' })).toContainText('85 min');
+  await expect(page.getByRole('status').first()).toHaveText('Kept');
+  const racks = ovens.getByLabel('Racks').last();
+  await racks.fill('40');
+  await expect(racks).toHaveAttribute('aria-invalid', 'true');
+  await expect(racks).toHaveAccessibleDescription(/is wanted here/);
+  await racks.fill('3');
+  await page.getByLabel('or, %').fill('5');
+  await expect(page.getByRole('status').first()).toHaveText('Kept');
+  await page.reload();
+  await expect(ovens.getByLabel('Racks').last()).toHaveValue('3');
+  await expect(page.getByLabel('or, %')).toHaveValue('5');
+  await expect(page.getByLabel('Leave alone, g')).toHaveValue('2');
+});
+
 test('the pantry is searched, edited and priced', async ({ page }) => {
   await page.visit('/kitchen');
   await page.getByRole('link', { name: 'Pantry and prices' }).click();

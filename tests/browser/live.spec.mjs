@@ -217,3 +217,19 @@ test('what breaks in one picture stays there: the sentence and its control go on
   // The browser's own word of the broken picture is what was asked for.
   page.complaints.length = 0;
 });
+
+test('what cannot be kept is said on every page, and kept once it is tried again', async ({ page }) => {
+  await page.visit('/kitchen/pantry');
+  await page.route('**/api/pantry/cups', (route) => route.abort());
+  await page.getByText('dipped and levelled').click();
+  const unkept = page.getByRole('alert').filter({ hasText: 'Not kept:' });
+  await expect(unkept).toContainText('The kitchen server does not answer. Nothing is lost: try again.');
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(unkept).toBeVisible();
+  await page.unroute('**/api/pantry/cups');
+  await unkept.getByRole('button', { name: 'Try again' }).click();
+  await expect(unkept).toBeHidden();
+  await page.visit('/kitchen/pantry');
+  await expect(page.getByLabel('dipped and levelled')).toBeChecked();
+  page.complaints.length = 0;
+});

@@ -65,9 +65,11 @@ public sealed record DayChange(
     TimeSpan? Length = null
 )
 {
-    // What is wanted later is wanted at a round time. So much over is not worth a change. Ours.
-    private static readonly TimeSpan Round = TimeSpan.FromMinutes(15),
-        Nothing = TimeSpan.FromMinutes(2);
+    /// <summary>By how much a time is moved at once, and what a step that is pulled along comes to stand on.</summary>
+    public static TimeSpan Grain { get; } = TimeSpan.FromMinutes(5);
+
+    // So much over is not worth a change. Ours.
+    private static readonly TimeSpan Nothing = TimeSpan.FromMinutes(2);
 
     // So much sooner somebody may be asked to get up, and from what a night is. Ours.
     private static readonly TimeSpan Sooner = TimeSpan.FromMinutes(30),
@@ -316,7 +318,7 @@ public sealed record DayChange(
             if (spec.Batches.Length > 1)
                 yield return new(i, ChangeKind.FewerTrays);
             if (late > TimeSpan.Zero && spec.ReadyBy is { } by)
-                yield return new(i, ChangeKind.ReadyBy, At: by + Round * Math.Ceiling(late / Round));
+                yield return new(i, ChangeKind.ReadyBy, At: by + Wish.Round * Math.Ceiling(late / Wish.Round));
         }
     }
 

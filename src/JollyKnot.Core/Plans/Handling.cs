@@ -81,6 +81,17 @@ public sealed record Wish(DateTimeOffset? ReadyBy = null, TimeSpan? Fresh = null
 
     private static readonly TimeSpan LongestFresh = TimeSpan.FromDays(1);
 
+    /// <summary>What is wanted is wanted at a round time. Ours.</summary>
+    public static TimeSpan Round { get; } = TimeSpan.FromMinutes(15);
+
+    /// <summary>A round time to ask for, with a little room after what is ready then.</summary>
+    /// <param name="ready">When it would be ready.</param>
+    public static DateTimeOffset RoundAfter(DateTimeOffset ready)
+    {
+        var quarters = Math.Ceiling((double)ready.UtcTicks / Round.Ticks) + 1;
+        return new(Round.Ticks * (long)quarters, TimeSpan.Zero);
+    }
+
     // Bread is planned no farther ahead.
     private static readonly TimeSpan Farthest = TimeSpan.FromDays(14);
 

@@ -210,8 +210,8 @@ public static class KitchenCheck
     private static void CheckFigures(Kitchen kitchen, ProblemList found)
     {
         found.Between(kitchen.ScaleStep, Mass.FromGrams(.01), Mass.FromGrams(50), "scaleStep");
-        found.Between(kitchen.Tolerance?.Least, Mass.Zero, Mass.FromGrams(50), "tolerance");
-        found.Between(kitchen.Tolerance?.Part, Share.FromPercent(0), Share.FromPercent(20), "tolerance");
+        found.Between(kitchen.Tolerance?.Least, Mass.Zero, Mass.FromGrams(50), "tolerance.least");
+        found.Between(kitchen.Tolerance?.Part, Share.FromPercent(0), Share.FromPercent(20), "tolerance.part");
         found.Between(kitchen.Hob, Power.FromWatts(100), Power.FromWatts(10_000), "hob");
         found.Between(kitchen.Microwave, Power.FromWatts(100), Power.FromWatts(3000), "microwave");
         found.Between(kitchen.Altitude, Centimetres(0), Centimetres(600_000), "altitude");

@@ -184,6 +184,9 @@ public sealed record Step(
     /// <summary>Whether the baker does it, rather than it running by itself.</summary>
     public bool IsBeat => Ending is not null;
 
+    /// <summary>Whether one ingredient is weighed in.</summary>
+    public bool WeighsIn => IsBeat && Rule.Usual(this) is IngredientWeighed;
+
     /// <summary>Whether it is this point of the job.</summary>
     public bool Is(Milestone milestone) => Marks.Contains(milestone);
 }

@@ -19,7 +19,8 @@ public sealed record StepLine(
     StepState State,
     DateTimeOffset Start,
     DateTimeOffset End,
-    DateTimeOffset? Planned
+    DateTimeOffset? Planned,
+    bool WeighsIn = false
 );
 
 /// <summary>Something that was told and can be taken back.</summary>

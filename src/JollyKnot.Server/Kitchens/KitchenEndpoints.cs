@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
+using JollyKnot.Core.Days;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Machines;
@@ -28,7 +29,14 @@ public sealed record MachineView(
 );
 
 /// <summary>A family on offer.</summary>
-public sealed record FamilyView(string Id, string Name, Mass Usual, Temperature Heat, int Strands, string UsualWash);
+/// <param name="Id">Stable name.</param>
+/// <param name="Name">As it is called.</param>
+/// <param name="Usual">What a piece usually weighs.</param>
+/// <param name="Heat">What it is usually baked at.</param>
+/// <param name="Strands">Ropes for each.</param>
+/// <param name="UsualWash">What it is usually brushed with.</param>
+/// <param name="Bathed">It goes through a soda bath.</param>
+public sealed record FamilyView(string Id, string Name, Mass Usual, Temperature Heat, int Strands, string UsualWash, bool Bathed);
 
 /// <summary>A tin on offer, with the dough that suits it.</summary>
 public sealed record TinView(string Id, string Name, Mass Dough);
@@ -84,6 +92,9 @@ public sealed record ScaleStepView(Mass Step, string Name);
 /// <param name="Timers">For a machine that is loaded before.</param>
 /// <param name="Rests">For a piece that springs back.</param>
 /// <param name="MostCuts">Lines of a cut list.</param>
+/// <param name="UsualWays">What most bakers do.</param>
+/// <param name="UsualSchool">How most bakers load.</param>
+/// <param name="Grain">By how much a time is moved at once.</param>
 public sealed record KitchenView(
     string Name,
     Temperature Room,
@@ -101,7 +112,10 @@ public sealed record KitchenView(
     ImmutableArray<TimeSpan> Timers,
     ImmutableArray<TimeSpan> Rests,
     ImmutableArray<ScaleStepView> ScaleSteps,
-    int MostCuts
+    int MostCuts,
+    Ways UsualWays,
+    LoadSchool UsualSchool,
+    TimeSpan Grain
 );
 
 /// <summary>The kitchen over HTTP.</summary>
@@ -115,6 +129,11 @@ public static class KitchenEndpoints
         app.MapGet("/api/kitchen/setup", (KitchenKeeper keeper) => keeper.Get())
             .WithName("kitchenSetup")
             .WithSummary("Everything the kitchen has, to be edited.");
+        app.MapGet("/api/kitchen/usual", async (KitchenKeeper keeper) => UsualKitchen.At((await keeper.Get()).Room))
+            .WithName("usualKitchen")
+            .WithSummary(
+                "What one more machine, oven, tray, place or bowl is like, and what is meant where nothing was entered."
+            );
         app.MapPut(
                 "/api/kitchen/setup",
                 async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper, HouseClock clock) =>
@@ -144,7 +163,17 @@ public static class KitchenEndpoints
             ],
             [.. kitchen.Ovens.Select(o => OvenView.Of(o, kitchen.Units ?? HouseholdUnits.Plain))],
             [.. kitchen.Tins.Select(t => new TinView(t.Id, t.Name, t.Dough))],
-            [.. kitchen.Families.Select(f => new FamilyView(f.Id, f.Name, f.Usual, f.Bake.Heat, f.Strands, f.UsualWash))],
+            [
+                .. kitchen.Families.Select(f => new FamilyView(
+                    f.Id,
+                    f.Name,
+                    f.Usual,
+                    f.Bake.Heat,
+                    f.Strands,
+                    f.UsualWash,
+                    f.Bathed
+                )),
+            ],
             [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
             [.. Washes.All.Select(w => new Choice(w.Id, w.Name))],
             UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain),
@@ -155,6 +184,9 @@ public static class KitchenEndpoints
             Handling.UsualTimers,
             Family.Rests,
             [.. Kitchen.ScaleSteps.Select(s => Voice.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)],
-            CutList.MostLines
+            CutList.MostLines,
+            Ways.Usual,
+            LoadSchool.Plain,
+            DayChange.Grain
         );
 }

@@ -109,6 +109,7 @@ public sealed record CautionLine(StepId Step, string Text);
 /// <param name="Dough">Dough expected out of the pan.</param>
 /// <param name="Cuts">What it is cut into; together they are the dough.</param>
 /// <param name="Scaled">The factor the dough was scaled by to fit; 1 when it was not.</param>
+/// <param name="RoundReady">A round time it could be wanted at.</param>
 /// <param name="LateBy">How much later than wanted; 0 when in time.</param>
 /// <param name="Before">What was added at the check before, and how the dough felt.</param>
 /// <param name="Beside">How it goes with what is planned already; null when nothing is.</param>
@@ -118,6 +119,7 @@ public sealed record LayoutView(
     double Scaled,
     DateTimeOffset Start,
     DateTimeOffset Ready,
+    DateTimeOffset RoundReady,
     TimeSpan LateBy,
     Temperature Room,
     FormulaView Formula,
@@ -217,6 +219,7 @@ public static class LayoutEndpoints
             scaled,
             table.Start,
             table.Ready,
+            Wish.RoundAfter(table.Ready),
             layout.LateBy,
             spec.Room,
             FormulaView.Of(spec.Dough, pantry, spec.Batches[0].Bread.Family.Hydration),
@@ -235,7 +238,8 @@ public static class LayoutEndpoints
                         s.State,
                         s.Start,
                         s.End,
-                        null
+                        null,
+                        s.Step.WeighsIn
                     )),
             ],
             [

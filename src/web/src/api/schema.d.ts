@@ -4,4541 +4,4586 @@
  */
 
 export interface paths {
-  '/api/clock': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["clock"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['clock'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/today': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['today'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/today/picture': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/today/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["todayPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['todayPicture'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/day': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every open bake together: what is wrong, a better day or the day with these changes, hands and ovens. Nothing is kept. */
+        post: operations["day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Every open bake together: what is wrong, a better day or the day with these changes, hands and ovens. Nothing is kept. */
-    post: operations['day'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/day/arrange': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/day/arrange": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes the day so, and holds every bake to the best day that can be found. */
+        post: operations["arrangeDay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Changes the day so, and holds every bake to the best day that can be found. */
-    post: operations['arrangeDay'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/day/undo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/day/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Back to the day before it was last laid out anew. */
+        post: operations["undoDay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Back to the day before it was last laid out anew. */
-    post: operations['undoDay'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/day.ics': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/day.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The day as a calendar with alarms, to be subscribed to. */
+        get: operations["dayCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The day as a calendar with alarms, to be subscribed to. */
-    get: operations['dayCalendar'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/day/calendar': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/day/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where others in the house subscribe to the day. */
+        get: operations["calendarAddress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Where others in the house subscribe to the day. */
-    get: operations['calendarAddress'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/kitchen': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/kitchen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kitchen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['kitchen'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/kitchen/setup': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/kitchen/setup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything the kitchen has, to be edited. */
+        get: operations["kitchenSetup"];
+        put: operations["saveKitchenSetup"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** Everything the kitchen has, to be edited. */
-    get: operations['kitchenSetup'];
-    put: operations['saveKitchenSetup'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/pantry': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/kitchen/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What one more machine, oven, tray, place or bowl is like, and what is meant where nothing was entered. */
+        get: operations["usualKitchen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['pantry'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/pantry/cups': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/pantry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pantry"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put: operations['saveCups'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/pantry/ingredients': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/pantry/cups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveCups"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    /** An own ingredient, or an own version of a known one, with its price. */
-    put: operations['saveIngredient'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/pantry/ingredients/{name}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/pantry/ingredients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** An own ingredient, or an own version of a known one, with its price. */
+        put: operations["saveIngredient"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['forgetIngredient'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/pantry/lessons': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/pantry/ingredients/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["forgetIngredient"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Learns ingredients and words from a corrected recipe. */
-    post: operations['learn'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/pantry/words/{words}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/pantry/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Learns ingredients and words from a corrected recipe. */
+        post: operations["learn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['forgetWord'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/doughs': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/pantry/words/{words}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["forgetWord"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['doughs'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/doughs/names': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/doughs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["doughs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['doughNames'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/doughs/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/doughs/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["doughNames"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['dough'];
-    put: operations['saveDough'];
-    post?: never;
-    delete: operations['putDoughAway'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/doughs/{id}/versions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/doughs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dough"];
+        put: operations["saveDough"];
+        post?: never;
+        delete: operations["putDoughAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['doughVersions'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/doughs/{id}/export': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/doughs/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["doughVersions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** The dough as a file: json-ld, text or markdown. */
-    get: operations['exportDough'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/doughs/{id}/return': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/doughs/{id}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The dough as a file: json-ld, text or markdown. */
+        get: operations["exportDough"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['returnDough'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/formulas': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/doughs/{id}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["returnDough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Baker's percentages of a dough as it is typed; nothing is kept. */
-    post: operations['reckon'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/formulas": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Baker's percentages of a dough as it is typed; nothing is kept. */
+        post: operations["reckon"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** A change to a dough, before and after; nothing is kept. */
-    post: operations['tryChange'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/costs': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A change to a dough, before and after; nothing is kept. */
+        post: operations["tryChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['cost'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/recipes/read': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/costs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cost"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Reads a recipe: text, Markdown, JSON-LD, or a page that holds it. */
-    post: operations['readRecipe'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/loads': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/recipes/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a recipe: text, Markdown, JSON-LD, or a page that holds it. */
+        post: operations["readRecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** The pan's load, step by step; nothing is kept. */
-    post: operations['load'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/layouts': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/loads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The pan's load, step by step; nothing is kept. */
+        post: operations["load"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Lays a bake out; nothing is kept. */
-    post: operations['layOut'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bakes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/layouts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lays a bake out; nothing is kept. */
+        post: operations["layOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['addBake'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bakes/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bakes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addBake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** A bake at the bench; with a step, that step instead of the one that is due. */
-    get: operations['bench'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bakes/{id}/events': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bakes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A bake at the bench; with a step, that step instead of the one that is due. */
+        get: operations["bench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['tell'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bakes/{id}/log': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bakes/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['log'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bakes/{id}/picture': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bakes/{id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['bakePicture'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/plaits': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bakes/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bakePicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** A plait of any word, or a tie, drawn step by step and checked. */
-    post: operations['drawPlait'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bakes/{id}/ruler': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/plaits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A plait of any word, or a tie, drawn step by step and checked. */
+        post: operations["drawPlait"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Where to cut a log of this length; pieces that are weighed already are left out. */
-    post: operations['ruler'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/logbook': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bakes/{id}/ruler": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where to cut a log of this length; pieces that are weighed already are left out. */
+        post: operations["ruler"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['logbook'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/logbook/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/logbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["logbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['logbookPage'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/scale': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/logbook/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["logbookPage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get: operations['scale'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/scale/tare': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scale"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['tare'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/scale/put': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/scale/tare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** The stand-in's hands: puts dough on, or takes it off. */
-    post: operations['putOnScale'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/scale/lines': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/scale/put": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The stand-in's hands: puts dough on, or takes it off. */
+        post: operations["putOnScale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    /** Readings of a real scale, a line each, such as 57.2 g. */
-    post: operations['hearScale'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/scale/auto': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/scale/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Readings of a real scale, a line each, such as 57.2 g. */
+        post: operations["hearScale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    /** Whether pieces that are good and stand still are taken by themselves. */
-    put: operations['scaleAuto'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/scale/clear': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/scale/auto": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Whether pieces that are good and stand still are taken by themselves. */
+        put: operations["scaleAuto"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    get?: never;
-    put?: never;
-    post: operations['clearScale'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bakes/{id}/thermometers': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/scale/clear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["clearScale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** What the stand-in probe, oven, room sensor and machine show for a bake. */
-    get: operations['thermometers'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/bakes/{id}/labels': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
+    "/api/bakes/{id}/thermometers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the stand-in probe, oven, room sensor and machine show for a bake. */
+        get: operations["thermometers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
     };
-    /** A label for each kind of bread that is out of the oven. */
-    get: operations['labels'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
+    "/api/bakes/{id}/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A label for each kind of bread that is out of the oven. */
+        get: operations["labels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    AfterCycle: {
-      early: boolean;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      bulk: number;
-      isRest?: boolean;
-    };
-    AfterView: {
-      after: components['schemas']['AfterCycle'];
-      name: string;
-    };
-    Aim: {
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      across: null | number;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      rope: null | number;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      thickness: null | number;
-      sheet?: null | components['schemas']['Footprint'];
-    };
-    /** @enum {unknown} */
-    Anchor: 'start' | 'middle' | 'end';
-    Answer: {
-      value: string;
-      label: string;
-      /** @default  */
-      hint: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      water?: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      flour?: null | number;
-      poked?: null | components['schemas']['Poke'];
-    };
-    ArrangeAnswer: {
-      /** Format: int32 */
-      moved: number;
-    };
-    ArrangeRequest: {
-      changes?: null | components['schemas']['ChangeLine'][];
-    };
-    BakeChoice: {
-      machineId: string;
-      ovenId: string;
-      placeId: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      room?: null | number;
-      /** Format: date-time */
-      readyBy?: null | string;
-      program?: null | string;
-      school?: null | components['schemas']['LoadSchool'];
-      cuts?: components['schemas']['CutChoice'][];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      cold?: null | number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      fresh?: null | number;
-      bath?: null | components['schemas']['PotSchool'];
-      after?: null | components['schemas']['AfterCycle'];
-      ways?: null | components['schemas']['Ways'];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      timer?: null | number;
-    };
-    BakeEvent:
-      | components['schemas']['BakeEventStepDone']
-      | components['schemas']['BakeEventStepSkipped']
-      | components['schemas']['BakeEventIngredientWeighed']
-      | components['schemas']['BakeEventDoughChecked']
-      | components['schemas']['BakeEventDoughTakenOut']
-      | components['schemas']['BakeEventDoughWeighed']
-      | components['schemas']['BakeEventPartWeighed']
-      | components['schemas']['BakeEventProofLooked']
-      | components['schemas']['BakeEventProbeRead']
-      | components['schemas']['BakeEventPlaceMeasured']
-      | components['schemas']['BakeEventReviewed']
-      | components['schemas']['BakeEventAlarmsHushed']
-      | components['schemas']['BakeEventArranged']
-      | components['schemas']['BakeEventRulesTaken']
-      | components['schemas']['BakeEventStopped']
-      | components['schemas']['BakeEventUndone'];
-    BakeEventAlarmsHushed: {
-      /** @enum {string} */
-      type: 'alarms-hushed';
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventArranged: {
-      /** @enum {string} */
-      type: 'arranged';
-      notBefore: {
-        [key: string]: string;
-      };
-      hotFrom: Record<string, never>;
-      pins?: null | {
-        [key: string]: string;
-      };
-      until?: null | {
-        [key: string]: string;
-      };
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventDoughChecked: {
-      /** @enum {string} */
-      type: 'dough-checked';
-      feel: components['schemas']['DoughFeel'];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      water: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      flour: number;
-      step: string;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventDoughTakenOut: {
-      /** @enum {string} */
-      type: 'dough-taken-out';
-      feel: components['schemas']['DoughFeel'];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      bulk?: null | number;
-      step: string;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventDoughWeighed: {
-      /** @enum {string} */
-      type: 'dough-weighed';
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: number;
-      step: string;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventIngredientWeighed: {
-      /** @enum {string} */
-      type: 'ingredient-weighed';
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: number;
-      step: string;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventPartWeighed: {
-      /** @enum {string} */
-      type: 'part-weighed';
-      /** Format: int32 */
-      number: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: number;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventPlaceMeasured: {
-      /** @enum {string} */
-      type: 'place-measured';
-      proof: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      heat: number;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventProbeRead: {
-      /** @enum {string} */
-      type: 'probe-read';
-      load: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      core: number;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventProofLooked: {
-      /** @enum {string} */
-      type: 'proof-looked';
-      seen: components['schemas']['Seen'];
-      step: string;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventReviewed: {
-      /** @enum {string} */
-      type: 'reviewed';
-      /** Format: int32 */
-      stars: number;
-      note: string;
-      step: string;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventRulesTaken: {
-      /** @enum {string} */
-      type: 'rules-taken';
-      /** Format: int32 */
-      rules: number;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventStepDone: {
-      /** @enum {string} */
-      type: 'step-done';
-      step: string;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventStepSkipped: {
-      /** @enum {string} */
-      type: 'step-skipped';
-      step: string;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventStopped: {
-      /** @enum {string} */
-      type: 'stopped';
-      /** Format: date-time */
-      at?: null | string;
-    };
-    BakeEventUndone: {
-      /** @enum {string} */
-      type: 'undone';
-      /** Format: int32 */
-      position: number;
-      /** Format: date-time */
-      at?: null | string;
-    };
-    /** @enum {unknown} */
-    BakeStatus: 'planned' | 'under-way' | 'finished' | 'stopped';
-    BakeWindow: {
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      firstLook: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      turn: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      likely: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      latest: number;
-    };
-    BandOfTemperature: {
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      from?: number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      to?: number;
-    };
-    BathBeat: {
-      say: string;
-      boiling: boolean;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      length: number;
-    };
-    BathView: {
-      say: string;
-      beats: components['schemas']['BathBeat'][];
-    };
-    Beat: {
-      step: string;
-      ending: components['schemas']['Ending'];
-      tells: string;
-      isDue: boolean;
-      /** Format: date-time */
-      due: string;
-      say: string;
-      phrase: components['schemas']['Phrase'];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      expected: null | number;
-      answers: components['schemas']['Answer'][];
-      cautions: string[];
-    };
-    BenchView: {
-      /** Format: uuid */
-      id: string;
-      title: string;
-      what: string;
-      status: components['schemas']['BakeStatus'];
-      /** Format: int32 */
-      position: number;
-      /** Format: date-time */
-      ready: string;
-      /** Format: date-time */
-      plannedReady: string;
-      beat: null | components['schemas']['Beat'];
-      next: components['schemas']['StepLine'][];
-      calling: components['schemas']['StepLine'][];
-      steps: components['schemas']['StepLine'][];
-      undo: null | components['schemas']['Taken'];
-      redo: null | components['schemas']['Taken'];
-      station: null | components['schemas']['StationView'];
-      proof: null | components['schemas']['ProofView'];
-      check: null | components['schemas']['CheckView'];
-      shape: null | components['schemas']['ShapeView'];
-      inOven: null | components['schemas']['InOvenView'];
-      bath: null | components['schemas']['BathView'];
-      finish: components['schemas']['FinishView'][];
-      firstRise: null | components['schemas']['FirstRise'];
-      display: null | components['schemas']['DisplayShows'];
-      newSteps: null | components['schemas']['NewSteps'];
-    };
-    BesideView: {
-      clashes: components['schemas']['FindingLine'][];
-      /** Format: date-time */
-      start: string;
-      /** Format: date-time */
-      ready: string;
-      left: components['schemas']['FindingLine'][];
-      moves: components['schemas']['MoveLine'][];
-    };
-    CalendarView: {
-      address: null | string;
-    };
-    CautionLine: {
-      step: string;
-      text: string;
-    };
-    Change:
-      | components['schemas']['ChangeToPieces']
-      | components['schemas']['ChangeToFlour']
-      | components['schemas']['ChangeToDough']
-      | components['schemas']['ChangeToHydration']
-      | components['schemas']['ChangeSwapYeast']
-      | components['schemas']['ChangeYeastToStarter']
-      | components['schemas']['ChangeSwapFlour']
-      | components['schemas']['ChangeMilkToDried']
-      | components['schemas']['ChangeButterToOil']
-      | components['schemas']['ChangeTakeShare'];
-    ChangeButterToOil: {
-      /** @enum {string} */
-      type: 'butter-to-oil';
-      oil: string;
-    };
-    /** @enum {unknown} */
-    ChangeKind:
-      'pin' | 'unpin' | 'machine' | 'oven' | 'place' | 'bowl' | 'heat' | 'fridge' | 'fewer-trays' | 'up' | 'ready-by' | 'fresh';
-    ChangeLine: {
-      /** Format: uuid */
-      bake: string;
-      kind: components['schemas']['ChangeKind'];
-      id?: null | string;
-      /** Format: date-time */
-      at?: null | string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      heat?: null | number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      length?: null | number;
-    };
-    ChangeMilkToDried: {
-      /** @enum {string} */
-      type: 'milk-to-dried';
-    };
-    ChangeRequest: {
-      dough: components['schemas']['DoughDraft'];
-      change?: null | components['schemas']['Change'];
-      machineId?: null | string;
-      /** @default true */
-      wholeEggs: boolean;
-    };
-    ChangeSwapFlour: {
-      /** @enum {string} */
-      type: 'swap-flour';
-      from: string;
-      to: string;
-    };
-    ChangeSwapYeast: {
-      /** @enum {string} */
-      type: 'swap-yeast';
-      to: string;
-    };
-    ChangeTakeShare: {
-      /** @enum {string} */
-      type: 'take-share';
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      share: number;
-      name: string;
-    };
-    ChangeToDough: {
-      /** @enum {string} */
-      type: 'to-dough';
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      dough: number;
-    };
-    ChangeToFlour: {
-      /** @enum {string} */
-      type: 'to-flour';
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      flour: number;
-    };
-    ChangeToHydration: {
-      /** @enum {string} */
-      type: 'to-hydration';
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      hydration: number;
-    };
-    ChangeToPieces: {
-      /** @enum {string} */
-      type: 'to-pieces';
-      /** Format: int32 */
-      pieces: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      each: number;
-    };
-    ChangeView: {
-      before: components['schemas']['FormulaView'];
-      after: components['schemas']['FormulaView'];
-      name: string;
-      /** Format: double */
-      factor: number;
-      notes: string[];
-    };
-    ChangeYeastToStarter: {
-      /** @enum {string} */
-      type: 'yeast-to-starter';
-      starter: string;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      ofFlour: number;
-    };
-    CheckView: {
-      added: string;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      hydration: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      dough: number;
-      stop: boolean;
-      slips: string[];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      wait: number;
-      /** Format: date-time */
-      lastLook: null | string;
-      before: string[];
-    };
-    Choice: {
-      id: string;
-      name: string;
-    };
-    Choosable: {
-      id: string;
-      name: string;
-    };
-    ClockView: {
-      /** Format: date-time */
-      now: string;
-      /** Format: double */
-      speed: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      putBack: number;
-    };
-    /** @enum {unknown} */
-    CoolingWay: 'rack' | 'cloth' | 'cooling-oven' | null;
-    Correction: {
-      line: string;
-      words: string;
-      name: string;
-      role?: null | components['schemas']['Role'];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass?: null | number;
-    };
-    Cost: {
-      rows: components['schemas']['RowCost'][];
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      ingredients: number;
-      /**
-       * Format: double
-       * @description A number of kilowatt-hours.
-       */
-      energy: number;
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      energyCost: number;
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      batch: number;
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      each: number;
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      saved: null | number;
-      /** Format: int32 */
-      paidBackAfter: null | number;
-    };
-    CostRequest: {
-      /** Format: uuid */
-      doughId: string;
-      familyId: string;
-      /** Format: int32 */
-      pieces?: null | number;
-      machineId?: null | string;
-    };
-    CostView: {
-      /** Format: int32 */
-      pieces: number;
-      cost: components['schemas']['Cost'];
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      shopEach: null | number;
-    };
-    /**
-     * @default greased-film
-     * @enum {unknown}
-     */
-    Cover: 'greased-film' | 'damp-cloth' | 'dry-cloth' | 'bare';
-    Crossing: {
-      /** Format: int32 */
-      place?: number;
-      leftOver?: boolean;
-    };
-    /** @enum {unknown} */
-    CupHabit: 'spooned' | 'dipped';
-    CupSettings: {
-      habit: components['schemas']['CupHabit'];
-      cups: components['schemas']['CupSize'];
-    };
-    /** @enum {unknown} */
-    CupSize: 'us' | 'metric';
-    CutChoice: {
-      familyId?: null | string;
-      /** Format: int32 */
-      pieces?: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      each?: null | number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      share?: null | number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      heat?: null | number;
-      washId?: null | string;
-      panId?: null | string;
-      touching?: null | boolean;
-      ovenId?: null | string;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      cold?: null | number;
-    };
-    CutView: {
-      familyId: null | string;
-      name: string;
-      /** Format: int32 */
-      pieces: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      each: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      eachStrand: number;
-      /** Format: int32 */
-      strands: number;
-      pinned: boolean;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      heat: null | number;
-      wash: null | string;
-      aim: null | components['schemas']['Aim'];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      bestProof: null | number;
-      bake: null | components['schemas']['BakeWindow'];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      waitsFor: number;
-      overProofed: boolean;
-      washed: boolean;
-      scored: boolean;
-      steamed: boolean;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      roundTin: null | number;
-      schools: components['schemas']['HeatSchool'][];
-      rings: null | components['schemas']['RingsView'];
-      pans: components['schemas']['PanView'][];
-    };
-    DayBakeView: {
-      /** Format: uuid */
-      id: string;
-      title: string;
-      what: string;
-      /** Format: date-time */
-      start: string;
-      /** Format: date-time */
-      ready: string;
-      /** Format: date-time */
-      wanted: null | string;
-      status: components['schemas']['BakeStatus'];
-      allergens: string;
-      why: components['schemas']['WhyLine'][];
-      making: null | components['schemas']['MakingView'];
-    };
-    DayFigures: {
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      late: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      waits: number;
-      /** Format: date-time */
-      begins: string;
-      /** Format: date-time */
-      ends: string;
-    };
-    DayRequest: {
-      frame?: null | components['schemas']['FrameRequest'];
-      changes?: null | components['schemas']['ChangeLine'][];
-    };
-    /** @enum {unknown} */
-    DayTrouble:
-      | 'hands'
-      | 'away'
-      | 'machine'
-      | 'quiet'
-      | 'oven-heat'
-      | 'racks'
-      | 'place'
-      | 'dough-in-oven'
-      | 'pinned'
-      | 'over'
-      | 'late'
-      | 'stale';
-    DayView: {
-      bakes: components['schemas']['DayBakeView'][];
-      findings: components['schemas']['FindingLine'][];
-      proposal: null | components['schemas']['Proposal'];
-      fixes: components['schemas']['FixLine'][];
-      hands: components['schemas']['HandsLine'][];
-      ovens: components['schemas']['OvenLine'][];
-      cautions: string[];
-      looking: boolean;
-      canUndo: boolean;
-      picture: null | components['schemas']['Picture'];
-    };
-    /**
-     * @default celsius5
-     * @enum {unknown}
-     */
-    DialMarks: 'celsius5' | 'fahrenheit5' | 'fahrenheit25';
-    /** @enum {unknown} */
-    Display: 'countdown' | 'finish-clock';
-    DisplayShows: {
-      /** Format: date-time */
-      finishAt: null | string;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      left: null | number;
-    };
-    DoughDraft: {
-      name: string;
-      rows: components['schemas']['RowDraft'][];
-      parts?: null | components['schemas']['PartDraft'][];
-      /** @default false */
-      byHand: boolean;
-      notes?: null | string;
-    };
-    /** @enum {unknown} */
-    DoughFeel: 'ragged' | 'stiff' | 'right' | 'sticky' | 'pooling';
-    DoughLine: {
-      /** Format: uuid */
-      id: string;
-      name: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      total: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      hydration: number;
-      isRich: boolean;
-      byHand: boolean;
-      rows: components['schemas']['RowView'][];
-      parts: string[];
-    };
-    DoughName: {
-      /** Format: uuid */
-      id: string;
-      name: string;
-    };
-    DoughPage: {
-      doughs: components['schemas']['DoughLine'][];
-      /** Format: int32 */
-      total: number;
-    };
-    DoughProgram: {
-      name: string;
-      phases: components['schemas']['Phase'][];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      beep?: null | number;
-      /** @default false */
-      pulled: boolean;
-    };
-    DoughVersion: {
-      /** Format: uuid */
-      id: string;
-      /** Format: int32 */
-      version: number;
-    };
-    DoughView: {
-      /** Format: uuid */
-      id: string;
-      /** Format: int32 */
-      version: number;
-      /** Format: date-time */
-      updatedAt: string;
-      name: string;
-      byHand: boolean;
-      notes: string;
-      formula: components['schemas']['FormulaView'];
-    };
-    DrawPlait: {
-      tie: null | components['schemas']['Kind'];
-      /** Format: int32 */
-      strands: number;
-      word: string;
-      /** Format: int32 */
-      moves: number;
-      mirrored: boolean;
-      fromTheMiddle: boolean;
-    };
-    /** @enum {unknown} */
-    Ending: 'done' | 'yes-no' | 'mass' | 'parts' | 'feel' | 'take-out' | 'look' | 'review';
-    EyeCut: {
-      /** Format: int32 */
-      pieces: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      share: number;
-      parts: components['schemas']['EyeCut'][];
-      even: boolean;
-      /** Format: int32 */
-      cut?: null | number;
-      /** Format: int32 */
-      depth?: number;
-    };
-    FamilyView: {
-      id: string;
-      name: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      usual: number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      heat: number;
-      /** Format: int32 */
-      strands: number;
-      usualWash: string;
-    };
-    Figure: {
-      value: string;
-      unit: string;
-    };
-    FindingLine: {
-      trouble: components['schemas']['DayTrouble'];
-      impossible: boolean;
-      /** Format: date-time */
-      at: string;
-      text: string;
-    };
-    FinishView: {
-      what: string;
-      /** Format: date-time */
-      out: string;
-      /** Format: int32 */
-      pieces: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      baked: number;
-      /** Format: date-time */
-      cutAt: null | string;
-      cooling: string;
-      /** Format: int32 */
-      slices: null | number;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      slice: null | number;
-      /** Format: date-time */
-      keepBy: null | string;
-      /** Format: date-time */
-      freezeBy: null | string;
-      keepCold: boolean;
-    };
-    FirstRise: {
-      /** Format: double */
-      rise: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      toDoubled: null | number;
-    };
-    FixLine: {
-      change: components['schemas']['ChangeLine'];
-      text: string;
-    };
-    Footprint: {
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      length: number;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      width: number;
-      /** Format: double */
-      area?: number;
-      isRound?: boolean;
-    };
-    /** @enum {unknown} */
-    Form: 'ball' | 'disc' | 'rope' | 'plait' | 'log' | 'coil' | 'loaf' | 'swirl' | 'tray' | 'ring' | null;
-    FormulaView: {
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      total: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      flour: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      yield: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      hydration: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      workingHydration: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      fat: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      sugar: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      milkSolids: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      salt: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      yeast: number;
-      isRich: boolean;
-      rows: components['schemas']['RowView'][];
-      parts: components['schemas']['PartView'][];
-      allergens: string[];
-      checks: components['schemas']['ProblemView'][];
-      suits: components['schemas']['SuitsView'][];
-    };
-    FrameRequest: {
-      /** Format: double */
-      width: number;
-      slim: boolean;
-      /** Format: int32 */
-      utcOffsetMinutes: number;
-    };
-    Grip: {
-      /** Format: int32 */
-      bake: number;
-      step: string;
-      /** Format: date-time */
-      at: string;
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
-    };
-    HandsLine: {
-      /** Format: date-time */
-      at: string;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      length: number;
-      /** Format: uuid */
-      bake: string;
-      title: string;
-      step: string;
-      text: string;
-      detail: string;
-      figure: null | components['schemas']['Figure'];
-      pinned: boolean;
-      canPin: boolean;
-      quiet: boolean;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      slack: null | number;
-    };
-    HandsMark: {
-      /** Format: double */
-      from: number;
-      /** Format: double */
-      to: number;
-      /** Format: double */
-      y: number;
-      state: components['schemas']['StepState'];
-    };
-    Heat: {
-      outline: components['schemas']['Point'][];
-    };
-    HeatSchool: {
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      heat: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      likely: number;
-      hotter: boolean;
-    };
-    HouseholdUnits: {
-      mass?: components['schemas']['MassUnit'];
-      temperature?: components['schemas']['TemperatureUnit'];
-      length?: components['schemas']['LengthUnit'];
-    };
-    InOvenView: {
-      load: string;
-      /** Format: date-time */
-      loaded: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      wanted: number;
-      /** Format: date-time */
-      firstLook: string;
-      /** Format: date-time */
-      turn: string;
-      /** Format: date-time */
-      likely: string;
-      /** Format: date-time */
-      latest: string;
-      curve: number[];
-      readings: components['schemas']['ProbePoint'][];
-      /** Format: date-time */
-      done: null | string;
-    };
-    Ingredient: {
-      name: string;
-      role: components['schemas']['Role'];
-      /**
-       * Format: double
-       * @default 0
-       */
-      water: number;
-      /**
-       * Format: double
-       * @default 0
-       */
-      fat: number;
-      /**
-       * Format: double
-       * @default 0
-       */
-      sugar: number;
-      /**
-       * Format: double
-       * @default 1
-       */
-      waterGiven: number;
-      /**
-       * Format: double
-       * @default 0
-       */
-      drinks: number;
-      /**
-       * Format: double
-       * @default 0
-       */
-      flourInside: number;
-      /**
-       * Format: double
-       * @default 0
-       */
-      yeastStrength: number;
-      /** @default false */
-      perishable: boolean;
-      /**
-       * Format: double
-       * @default 0
-       */
-      milkSolids: number;
-      packing?: null | components['schemas']['Packing'];
-      /** Format: double */
-      specificHeat?: null | number;
-      /** @default false */
-      chilled: boolean;
-      /** @default false */
-      late: boolean;
-      allergens?: string[];
-      isHoney?: boolean;
-      growsInFat?: boolean;
-      /** Format: double */
-      heatCapacity?: number;
-    };
-    /** @enum {unknown} */
-    Kind: 'knot' | 'pretzel' | 'coil' | null;
-    Kitchen: {
-      name: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      room: number;
-      machines: components['schemas']['Machine'][];
-      ovens: components['schemas']['Oven'][];
-      pot: components['schemas']['Pot'];
-      seasons?: null | components['schemas']['RoomBySeason'];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      scaleStep?: null | number;
-      /**
-       * Format: double
-       * @description A number of watts.
-       */
-      hob?: null | number;
-      /**
-       * Format: double
-       * @description A number of watts.
-       */
-      microwave?: null | number;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      altitude?: null | number;
-      prices?: null | components['schemas']['KitchenPrices'];
-      units?: null | components['schemas']['HouseholdUnits'];
-      tolerance?: null | components['schemas']['Tolerance'];
-      /** @default false */
-      noScale: boolean;
-      tins?: components['schemas']['Tin'][];
-      places?: components['schemas']['Place'][];
-      griddle?: null | components['schemas']['Tin'];
-      awake?: null | components['schemas']['OpenHours'];
-      machinesRun?: null | components['schemas']['OpenHours'];
-      gone?: components['schemas']['TimeBand'][];
-      up?: string[];
-      vessels?: components['schemas']['Vessel'][];
-    };
-    KitchenPrices: {
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      perKilowattHour: number;
-      shop: components['schemas']['ShopPrice'][];
-    };
-    KitchenView: {
-      name: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      room: number;
-      machines: components['schemas']['MachineView'][];
-      ovens: components['schemas']['OvenView'][];
-      tins: components['schemas']['TinView'][];
-      families: components['schemas']['FamilyView'][];
-      places: components['schemas']['Choice'][];
-      washes: components['schemas']['Choice'][];
-      units: components['schemas']['UnitsView'];
-      noScale: boolean;
-      afters: components['schemas']['AfterView'][];
-      colds: number[];
-      freshes: number[];
-      timers: number[];
-      rests: number[];
-      scaleSteps: components['schemas']['ScaleStepView'][];
-      /** Format: int32 */
-      mostCuts: number;
-    };
-    Label: {
-      kind: components['schemas']['LabelKind'];
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
-      anchor: components['schemas']['Anchor'];
-      text?: null | string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass?: null | number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      heat?: null | number;
-      /** Format: int32 */
-      count?: null | number;
-      /** Format: date-time */
-      at?: null | string;
-      /** Format: date-time */
-      until?: null | string;
-      /**
-       * Format: int32
-       * @default 0
-       */
-      row: number;
-    };
-    /** @enum {unknown} */
-    LabelKind: 'dough' | 'dough-beside' | 'oven-on' | 'window' | 'ready';
-    LabelView: {
-      name: string;
-      what: string;
-      weight: string;
-      /** Format: date-time */
-      baked: string;
-      /** Format: date-time */
-      keepBy: null | string;
-      keepCold: boolean;
-      ingredients: string;
-      allergens: string;
-      /** Format: int32 */
-      pieces: number;
-    };
-    /** @enum {unknown} */
-    Lane: 'machine' | 'hands' | 'proof' | 'oven' | 'rack' | 'table';
-    LaneBox: {
-      lane: components['schemas']['Lane'];
-      /** Format: double */
-      top: number;
-      /** Format: double */
-      height: number;
-    };
-    /**
-     * @default wait
-     * @enum {unknown}
-     */
-    LaterLoads: 'wait' | 'shaped-later' | 'held-cool';
-    LayoutRequest: {
-      /** Format: uuid */
-      doughId: string;
-      choice: components['schemas']['BakeChoice'];
-      /** @default false */
-      scaleToFit: boolean;
-      /** @default false */
-      scaleToCuts: boolean;
-      frame?: null | components['schemas']['FrameRequest'];
-    };
-    LayoutView: {
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      dough: number;
-      cuts: components['schemas']['CutView'][];
-      /** Format: double */
-      scaled: number;
-      /** Format: date-time */
-      start: string;
-      /** Format: date-time */
-      ready: string;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      lateBy: number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      room: number;
-      formula: components['schemas']['FormulaView'];
-      weighIn: components['schemas']['WeighInRow'][];
-      addIns: string[];
-      sideJobs: components['schemas']['PartShare'][];
-      before: string[];
-      steps: components['schemas']['StepLine'][];
-      cautions: components['schemas']['CautionLine'][];
-      beside: null | components['schemas']['BesideView'];
-      picture: null | components['schemas']['Picture'];
-    };
-    LearnedWord: {
-      words: string;
-      name: string;
-    };
-    /**
-     * @default metric
-     * @enum {unknown}
-     */
-    LengthUnit: 'metric' | 'inches';
-    Lesson: {
-      corrections: components['schemas']['Correction'][];
-    };
-    LinesHeard: {
-      /** Format: int32 */
-      heard: number;
-      /** Format: int32 */
-      dropped: number;
-    };
-    LiquidTemperature: {
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      liquid: number;
-      isLimited: boolean;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      dough: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      liquids: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      boiling: null | number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      microwaveTime: number;
-    };
-    /** @enum {unknown} */
-    LoadOrder: 'liquids-first' | 'dry-first';
-    LoadRequest: {
-      /** Format: uuid */
-      doughId: string;
-      machineId: string;
-      program?: null | string;
-      /** @default false */
-      bloom: boolean;
-      /** @default false */
-      holdBack: boolean;
-      /** @default false */
-      coldPan: boolean;
-      fromFridge?: null | string[];
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      room?: null | number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      wanted?: null | number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      liquid?: null | number;
-      /** Format: double */
-      delayHours?: null | number;
-    };
-    LoadSchool: {
-      /** @default false */
-      bloom: boolean;
-      /** @default false */
-      holdBack: boolean;
-    };
-    LoadStep: {
-      ingredient: string;
-      role: components['schemas']['Role'];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      running: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      onScale: null | number;
-      spoons: null | string;
-      spot: components['schemas']['Spot'];
-      note: string;
-    };
-    LoadView: {
-      machine: string;
-      order: components['schemas']['LoadOrder'];
-      /** Format: int32 */
-      paddles: number;
-      steps: components['schemas']['LoadStep'][];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      heldBack: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      bloomIn: null | number;
-      liquid: null | string;
-      bloomAt: components['schemas']['BandOfTemperature'];
-      addIns: components['schemas']['RowLine'][];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      beep: null | number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      room: number;
-      chilled: string[];
-      fromFridge: string[];
-      temperature: null | components['schemas']['LiquidTemperature'];
-      warms: boolean;
-      problems: components['schemas']['ProblemView'][];
-    };
-    LogLine: {
-      /** Format: int32 */
-      position: number;
-      /** Format: date-time */
-      at: string;
-      text: string;
-      stands: boolean;
-      event: components['schemas']['BakeEvent'];
-    };
-    LogbookLine: {
-      /** Format: uuid */
-      id: string;
-      title: string;
-      what: string;
-      status: components['schemas']['BakeStatus'];
-      /** Format: date-time */
-      finishedAt: null | string;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      lateBy: number;
-      onTime: boolean;
-      /** Format: int32 */
-      stars: null | number;
-      note: null | string;
-      /** Format: int32 */
-      spread: null | number;
-      scale: components['schemas']['ScaleUnitView'];
-    };
-    LogbookPage: {
-      /** Format: uuid */
-      id: string;
-      title: string;
-      what: string;
-      status: components['schemas']['BakeStatus'];
-      /** Format: date-time */
-      finishedAt: null | string;
-      /** Format: date-time */
-      plannedReady: string;
-      /** Format: date-time */
-      ready: string;
-      steps: components['schemas']['StepRecordView'][];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      dough: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      expected: number;
-      parts: components['schemas']['Piece'][];
-      cuts: components['schemas']['StationCut'][];
-      scale: components['schemas']['ScaleUnitView'];
-      added: string;
-      /** Format: int32 */
-      stars: null | number;
-      note: null | string;
-      source: null | components['schemas']['DoughVersion'];
-    };
-    LooseEnd: {
-      /** Format: double */
-      from: number;
-      /** Format: double */
-      to: number;
-      /** Format: double */
-      y: number;
-    };
-    Machine: {
-      id: string;
-      name: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      flourLimit: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      doughLimit: number;
-      program: string;
-      phases: components['schemas']['Phase'][];
-      display: components['schemas']['Display'];
-      loadOrder: components['schemas']['LoadOrder'];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      beep: null | number;
-      /**
-       * Format: int32
-       * @default 1
-       */
-      paddles: number;
-      /** @default false */
-      pulled: boolean;
-      /**
-       * Format: double
-       * @default 4
-       */
-      kneadingWarms: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      panEmpty?: null | number;
-      /** @default false */
-      byHand: boolean;
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      bought?: null | number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      countsDownFrom?: null | number;
-      otherPrograms?: components['schemas']['DoughProgram'][];
-      programs?: null | components['schemas']['DoughProgram'][];
-      warms?: boolean;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      cycleLength?: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      kneadStart?: number;
-    };
-    MachineReading: {
-      phase: components['schemas']['PhaseKind'];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      left: number;
-      paddling: boolean;
-      shows: null | components['schemas']['DisplayShows'];
-    };
-    MachineView: {
-      id: string;
-      name: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      flourLimit: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      doughLimit: number;
-      byHand: boolean;
-      programs: components['schemas']['ProgramView'][];
-    };
-    MakingView: {
-      machines: components['schemas']['Choosable'][];
-      machine: string;
-      ovens: components['schemas']['Choosable'][];
-      oven: string;
-      places: components['schemas']['Choosable'][];
-      place: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      heat: null | number;
-      ovenDial: components['schemas']['OvenView'];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      bowl: null | number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      usualBowl: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      fridge: null | number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      fresh: null | number;
-      usualFresh: number[];
-      trays: boolean;
-    };
-    /**
-     * @default grams
-     * @enum {unknown}
-     */
-    MassUnit: 'grams' | 'ounces';
-    Move: {
-      /** Format: int32 */
-      from: number;
-      /** Format: int32 */
-      to: number;
-      over: boolean[];
-      rightwards?: boolean;
-      crossings?: null | components['schemas']['Crossing'][];
-    };
-    MoveLine: {
-      /** Format: uuid */
-      bake: string;
-      title: string;
-      text: string;
-      /** Format: date-time */
-      from: string;
-      /** Format: date-time */
-      to: string;
-    };
-    NewBake: {
-      /** Format: uuid */
-      id: string;
-      layout: components['schemas']['LayoutRequest'];
-      /** @default false */
-      arrange: boolean;
-    };
-    NewSteps: {
-      /** Format: int32 */
-      rules: number;
-      steps: string[];
-    };
-    NextLine: {
-      /** Format: uuid */
-      bake: string;
-      title: string;
-      step: string;
-      text: string;
-      /** Format: date-time */
-      at: string;
-    };
-    OpenHours: {
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      from: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      to: number;
-      isDay?: boolean;
-    };
-    Oven: {
-      id: string;
-      name: string;
-      dial: components['schemas']['BandOfTemperature'];
-      /** Format: double */
-      degreesPerMinute: number;
-      /**
-       * Format: double
-       * @default 4
-       */
-      coolsPerMinute: number;
-      /**
-       * Format: int32
-       * @default 1
-       */
-      racks: number;
-      /** @default false */
-      fan: boolean;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      wide?: null | number;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      deep?: null | number;
-      marks?: components['schemas']['DialMarks'];
-      /** Format: double */
-      dialStep?: number;
-    };
-    OvenLine: {
-      oven: string;
-      /** Format: date-time */
-      from: string;
-      /** Format: date-time */
-      to: string;
-      text: string;
-    };
-    OvenView: {
-      id: string;
-      name: string;
-      dial: components['schemas']['ShownIn'];
-      /** Format: double */
-      step: number;
-    };
-    Packing: {
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      perCup?: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      dippedPerCup?: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      siftedPerCup?: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      perTeaspoon?: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      densePerTeaspoon?: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      each?: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      weighedCup?: null | number;
-    };
-    PanLayout: {
-      tin: components['schemas']['Tin'];
-      shaped: components['schemas']['Footprint'];
-      grown: components['schemas']['Footprint'];
-      touching: boolean;
-      seats: components['schemas']['Seat'][];
-      /** Format: int32 */
-      holds: number;
-    };
-    PanView: {
-      id: string;
-      name: string;
-      layout: components['schemas']['PanLayout'];
-      /** Format: int32 */
-      pans: number;
-      /** Format: int32 */
-      loads: number;
-    };
-    PantryIngredient: {
-      ingredient: components['schemas']['Ingredient'];
-      price: null | components['schemas']['Price'];
-    };
-    PantryItem: {
-      ingredient: components['schemas']['Ingredient'];
-      own: boolean;
-      price: null | components['schemas']['Price'];
-    };
-    PantryView: {
-      habit: components['schemas']['CupHabit'];
-      cups: components['schemas']['CupSize'];
-      /**
-       * Format: double
-       * @description A number of millilitres.
-       */
-      cup: number;
-      items: components['schemas']['PantryItem'][];
-      learned: components['schemas']['LearnedWord'][];
-      allergens: string[];
-    };
-    PartDraft: {
-      kind: components['schemas']['PartKind'];
-      name: string;
-      rows: components['schemas']['RowDraft'][];
-      work?: null | components['schemas']['PartWork'];
-    };
-    /** @enum {unknown} */
-    PartKind: 'filling' | 'topping' | 'wash' | 'butter';
-    PartShare: {
-      kind: components['schemas']['PartKind'];
-      name: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      total: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      each: number;
-    };
-    PartView: {
-      kind: components['schemas']['PartKind'];
-      name: string;
-      rows: components['schemas']['RowView'][];
-      work: components['schemas']['PartWork'];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      total: number;
-    };
-    PartWork: {
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      hands: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      hob: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      cool: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      whole?: number;
-    };
-    Phase: {
-      kind: components['schemas']['PhaseKind'];
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      length: number;
-    };
-    /** @enum {unknown} */
-    PhaseKind: 'warm' | 'knead' | 'rise' | 'knock-back';
-    Phrase: {
-      short: string;
-      say: string;
-      detail: string;
-      button: string;
-      figure?: null | components['schemas']['Figure'];
-      /** @default It was done at */
-      earlier: string;
-    };
-    Picture: {
-      /** Format: double */
-      width: number;
-      /** Format: double */
-      height: number;
-      /** Format: double */
-      left: number;
-      /** Format: double */
-      right: number;
-      /** Format: date-time */
-      from: string;
-      /** Format: date-time */
-      to: string;
-      lanes: components['schemas']['LaneBox'][];
-      ticks: string[];
-      strands: components['schemas']['Strand'][];
-      heats: components['schemas']['Heat'][];
-      hands: components['schemas']['HandsMark'][];
-      windows: components['schemas']['WindowMark'][];
-      labels: components['schemas']['Label'][];
-      taut: components['schemas']['TautLine'][];
-      grips: components['schemas']['Grip'][];
-    };
-    Piece: {
-      /** Format: int32 */
-      number: number;
-      /** Format: int32 */
-      cut: number;
-      /** Format: int32 */
-      of: number;
-      /** Format: int32 */
-      strand: number;
-      /** Format: int32 */
-      target: number;
-      /** Format: int32 */
-      tolerance: number;
-      /** Format: int32 */
-      weighed: null | number;
-      verdict: components['schemas']['Verdict'];
-    };
-    Pinch: {
-      /** Format: int32 */
-      from: number;
-      /** Format: int32 */
-      to: number;
-      /** Format: int32 */
-      units: number;
-    };
-    Place: {
-      id: string;
-      name: string;
-      inOven: boolean;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      steady: null | number;
-      /** Format: double */
-      overRoom: number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      fallsIn: null | number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      startsAt?: null | number;
-      /** Format: int32 */
-      trays?: null | number;
-    };
-    PlaitView: {
-      word: string;
-      say: string[];
-      check: string[];
-      isGood: boolean;
-      half: components['schemas']['Weave'];
-      otherHalf: null | components['schemas']['Weave'];
-    };
-    Point: {
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
-    };
-    /** @enum {unknown} */
-    Poke: 'nothing' | 'dent' | 'hole' | null;
-    Pot: {
-      id: string;
-      name: string;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      across: number;
-      /** Format: double */
-      litres: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      soda?: number;
-    };
-    /** @enum {unknown} */
-    PotSchool: 'in-the-pot' | 'dip-after-boil' | null;
-    Price: {
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      pack: number;
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      cost: number;
-    };
-    ProbePoint: {
-      /** Format: date-time */
-      at: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      core: number;
-    };
-    ProblemView: {
-      code: string;
-      field: string;
-      reason: string;
-    };
-    ProgramView: {
-      name: string;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      cycleLength: number;
-      phases: components['schemas']['Phase'][];
-      pulled: boolean;
-    };
-    ProofLook: {
-      /** Format: date-time */
-      at: string;
-      /** Format: double */
-      rise: number;
-      seen: string;
-    };
-    ProofPoint: {
-      /** Format: date-time */
-      at: string;
-      /** Format: double */
-      rise: number;
-      /** Format: double */
-      slow: number;
-      /** Format: double */
-      fast: number;
-    };
-    ProofView: {
-      step: string;
-      /** Format: date-time */
-      start: string;
-      /** Format: double */
-      riseNow: number;
-      /** Format: double */
-      wantedRise: number;
-      /** Format: date-time */
-      early: null | string;
-      /** Format: date-time */
-      best: null | string;
-      /** Format: date-time */
-      late: null | string;
-      /** Format: date-time */
-      likelyFrom: null | string;
-      /** Format: date-time */
-      likelyTo: null | string;
-      place: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      placeNow: number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      doughNow: number;
-      curve: components['schemas']['ProofPoint'][];
-      looks: components['schemas']['ProofLook'][];
-      moves: components['schemas']['StepLine'][];
-      trouble: null | string;
-      /** Format: double */
-      width: number;
-    };
-    Proposal: {
-      moves: components['schemas']['MoveLine'][];
-      left: components['schemas']['FindingLine'][];
-      key: string;
-      proven: boolean;
-      was: components['schemas']['DayFigures'];
-      then: components['schemas']['DayFigures'];
-      why: null | string;
-      picture: null | components['schemas']['Picture'];
-    };
-    PutOnScale: {
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: number;
-    };
-    ReadLine: {
-      text: string;
-      rows: components['schemas']['ReadRow'][];
-    };
-    ReadRow: {
-      words: string;
-      ingredient: string;
-      known: boolean;
-      role: null | components['schemas']['Role'];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: null | number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      other: null | number;
-      atBeep: boolean;
-      notes: string[];
-      preparation: string;
-      isUnderstood?: boolean;
-    };
-    ReadSection: {
-      kind: null | components['schemas']['PartKind'];
-      name: string;
-      work: null | components['schemas']['PartWork'];
-      lines: components['schemas']['ReadLine'][];
-    };
-    RecipeToRead: {
-      text: string;
-    };
-    RecipeView: {
-      title: string;
-      sections: components['schemas']['ReadSection'][];
-      byHand: boolean;
-      leftOver: string;
-      exact: null | components['schemas']['DoughDraft'];
-      /** Format: int32 */
-      understood: number;
-      /** Format: int32 */
-      asked: number;
-    };
-    Ribbon: {
-      points: components['schemas']['Point'][];
-      /** Format: double */
-      thickness: number;
-      /** Format: int32 */
-      shade: number;
-    };
-    RingsView: {
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      ring: number;
-      perRolling: number[];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      scrap: number;
-    };
-    /** @enum {unknown} */
-    Role: 'flour' | 'liquid' | 'egg' | 'fat' | 'sugar' | 'salt' | 'yeast' | 'starter' | 'other';
-    RoomBySeason: {
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      winter: number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      spring: number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      summer: number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      autumn: number;
-    };
-    RowCost: {
-      ingredient: string;
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      cost: null | number;
-    };
-    RowDraft: {
-      ingredient: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: number;
-      role?: null | components['schemas']['Role'];
-      /** @default false */
-      atBeep: boolean;
-    };
-    RowLine: {
-      ingredient: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: number;
-    };
-    RowView: {
-      ingredient: string;
-      role: components['schemas']['Role'];
-      known: boolean;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: number;
-      atBeep: boolean;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      percentage: number;
-    };
-    RulerMark: {
-      /** Format: int32 */
-      number: number;
-      /** Format: int32 */
-      cut: number;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      at: number;
-      text: string;
-    };
-    RulerRequest: {
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      log: number;
-    };
-    ScaleAuto: {
-      on: boolean;
-    };
-    ScaleReading: {
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: null | number;
-      settled: boolean;
-    };
-    ScaleStepView: {
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      step: number;
-      name: string;
-    };
-    ScaleUnitView: {
-      unit: string;
-      /** Format: double */
-      perStep: number;
-      /** Format: int32 */
-      digits: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      grams: number;
-    };
-    Seat: {
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
-      /** @default false */
-      across: boolean;
-    };
-    /** @enum {unknown} */
-    Seen: 'nothing' | 'third' | 'half' | 'three-quarters' | 'doubled' | 'over' | 'springs-back' | 'slow-dent' | 'stays';
-    ShapeView: {
-      form: components['schemas']['Form'];
-      /** Format: int32 */
-      strands: number;
-      tie: null | components['schemas']['Kind'];
-      aim: components['schemas']['Aim'];
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      rollTo: null | number;
-      pan: null | components['schemas']['PanLayout'];
-      shares: string[];
-    };
-    ShopPrice: {
-      familyId: string;
-      /**
-       * Format: double
-       * @description A number of currency.
-       */
-      each: number;
-    };
-    ShownIn: {
-      name: string;
-      /** Format: double */
-      factor: number;
-      /** Format: double */
-      offset: number;
-      /** Format: int32 */
-      digits: number;
-      /** Format: double */
-      fine: number;
-    };
-    /** @enum {unknown} */
-    Spot: 'everywhere' | 'first-corner' | 'second-corner' | 'dimple' | 'bottom';
-    StandInView: {
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      probe: null | number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      oven: null | number;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      room: null | number;
-      machine: null | components['schemas']['MachineReading'];
-    };
-    StationCut: {
-      name: string;
-      shape: null | components['schemas']['Form'];
-      /** Format: int32 */
-      pieces: number;
-      /** Format: int32 */
-      strands: number;
-      /** Format: int32 */
-      spread: null | number;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      bakeBetween: null | number;
-    };
-    StationView: {
-      /** Format: int32 */
-      dough: number;
-      /** Format: int32 */
-      left: number;
-      /** Format: int32 */
-      next: null | number;
-      /** Format: int32 */
-      target: null | number;
-      /** Format: int32 */
-      from: null | number;
-      /** Format: int32 */
-      to: null | number;
-      pieces: components['schemas']['Piece'][];
-      cuts: components['schemas']['StationCut'][];
-      scale: components['schemas']['ScaleUnitView'];
-      evenOut: components['schemas']['Pinch'][];
-      eye: components['schemas']['EyeCut'];
-    };
-    /** @enum {unknown} */
-    Steam: 'none' | 'tray' | 'stones' | 'mist' | null;
-    StepLine: {
-      step: string;
-      short: string;
-      ending: null | components['schemas']['Ending'];
-      state: components['schemas']['StepState'];
-      /** Format: date-time */
-      start: string;
-      /** Format: date-time */
-      end: string;
-      /** Format: date-time */
-      planned: null | string;
-    };
-    StepRecordView: {
-      step: string;
-      short: string;
-      /** Format: date-time */
-      planned: null | string;
-      /** Format: date-time */
-      actual: null | string;
-      state: components['schemas']['StepState'];
-    };
-    /** @enum {unknown} */
-    StepState: 'ahead' | 'open' | 'done' | 'skipped' | 'passed';
-    Strand: {
-      name: string;
-      /** Format: int32 */
-      hue: number;
-      ribbons: components['schemas']['Ribbon'][];
-    };
-    /** @enum {unknown} */
-    Suits: 'tight' | 'well' | 'slack';
-    SuitsView: {
-      id: string;
-      name: string;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      from: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      to: number;
-      suits: components['schemas']['Suits'];
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      water: number;
-    };
-    Taken: {
-      /** Format: int32 */
-      position: number;
-      short: string;
-    };
-    TautLine: {
-      /** Format: int32 */
-      bake: number;
-      points: components['schemas']['Point'][];
-      loose: components['schemas']['LooseEnd'][];
-    };
-    TellAnswer: {
-      /** Format: int32 */
-      position: number;
-      again: boolean;
-      bench: components['schemas']['BenchView'];
-    };
-    TellRequest: {
-      /** Format: uuid */
-      id: string;
-      /** Format: int32 */
-      basedOn: number;
-      event: components['schemas']['BakeEvent'];
-    };
-    /**
-     * @default celsius
-     * @enum {unknown}
-     */
-    TemperatureUnit: 'celsius' | 'fahrenheit';
-    TimeBand: {
-      /** Format: date-time */
-      from: string;
-      /** Format: date-time */
-      to: string;
-    };
-    Tin: {
-      id: string;
-      name: string;
-      shape: components['schemas']['TinShape'];
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      length: number;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      width: number;
-      /**
-       * Format: double
-       * @description A number of millimetres.
-       */
-      depth?: null | number;
-      /**
-       * Format: int32
-       * @default 1
-       */
-      count: number;
-      /**
-       * Format: double
-       * @description A number of millilitres.
-       */
-      hollowVolume?: null | number;
-      isStone?: boolean;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      dough?: number;
-    };
-    /** @enum {unknown} */
-    TinShape: 'tray' | 'round' | 'rectangle' | 'loaf' | 'hollows' | 'channels' | 'stone';
-    TinView: {
-      id: string;
-      name: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      dough: number;
-    };
-    TodayView: {
-      name: string;
-      /**
-       * Format: double
-       * @description A number of celsius.
-       */
-      room: number;
-      bakes: components['schemas']['BenchView'][];
-      next: components['schemas']['NextLine'][];
-      setAside: components['schemas']['UnreadView'][];
-    };
-    Tolerance: {
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      least: number;
-      /**
-       * Format: double
-       * @description A number of fraction.
-       */
-      part: number;
-    };
-    UnitsView: {
-      mass: components['schemas']['ShownIn'];
-      temperature: components['schemas']['ShownIn'];
-      length: components['schemas']['ShownIn'];
-    };
-    UnreadView: {
-      kind: string;
-      id: string;
-      name: string;
-      reason: string;
-    };
-    /** @enum {unknown} */
-    Verdict: 'empty' | 'add' | 'good' | 'pinch-off';
-    Vessel: {
-      id: string;
-      name: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      empty: number;
-    };
-    Ways: {
-      cover?: components['schemas']['Cover'];
-      steam?: null | components['schemas']['Steam'];
-      /** @default false */
-      scoresFirst: boolean;
-      /** @default false */
-      washesFirst: boolean;
-      cooling?: null | components['schemas']['CoolingWay'];
-      /** @default false */
-      buttered: boolean;
-      later?: components['schemas']['LaterLoads'];
-    };
-    Weave: {
-      /** Format: double */
-      width: number;
-      /** Format: int32 */
-      strands: number;
-      stacked: boolean;
-      steps: components['schemas']['WeaveStep'][];
-    };
-    WeavePiece: {
-      /** Format: int32 */
-      strand: number;
-      points: number[];
-      /** @default false */
-      active: boolean;
-    };
-    WeaveStep: {
-      pieces: components['schemas']['WeavePiece'][];
-      /** Format: double */
-      top: number;
-      /** Format: double */
-      bottom: number;
-      move?: null | components['schemas']['Move'];
-    };
-    WeighInRow: {
-      ingredient: string;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      mass: number;
-      /**
-       * Format: double
-       * @description A number of grams.
-       */
-      running: number;
-    };
-    WhyLine: {
-      /** Format: date-time */
-      at: string;
-      /**
-       * Format: double
-       * @description A number of seconds.
-       */
-      length: number;
-      text: string;
-      held: boolean;
-    };
-    WindowMark: {
-      /** Format: double */
-      early: number;
-      /** Format: double */
-      best: number;
-      /** Format: double */
-      late: number;
-      /** Format: double */
-      y: number;
-    };
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    schemas: {
+        AfterCycle: {
+            early: boolean;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            bulk: number;
+            isRest?: boolean;
+        };
+        AfterView: {
+            after: components["schemas"]["AfterCycle"];
+            name: string;
+        };
+        Aim: {
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            across: null | number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            rope: null | number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            thickness: null | number;
+            sheet?: null | components["schemas"]["Footprint"];
+        };
+        /** @enum {unknown} */
+        Anchor: "start" | "middle" | "end";
+        Answer: {
+            value: string;
+            label: string;
+            /** @default  */
+            hint: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            water?: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            flour?: null | number;
+            poked?: null | components["schemas"]["Poke"];
+        };
+        ArrangeAnswer: {
+            /** Format: int32 */
+            moved: number;
+        };
+        ArrangeRequest: {
+            changes?: null | components["schemas"]["ChangeLine"][];
+        };
+        BakeChoice: {
+            machineId: string;
+            ovenId: string;
+            placeId: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            room?: null | number;
+            /** Format: date-time */
+            readyBy?: null | string;
+            program?: null | string;
+            school?: null | components["schemas"]["LoadSchool"];
+            cuts?: components["schemas"]["CutChoice"][];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            cold?: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            fresh?: null | number;
+            bath?: null | components["schemas"]["PotSchool"];
+            after?: null | components["schemas"]["AfterCycle"];
+            ways?: null | components["schemas"]["Ways"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            timer?: null | number;
+        };
+        BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventArranged"] | components["schemas"]["BakeEventRulesTaken"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
+        BakeEventAlarmsHushed: {
+            /** @enum {string} */
+            type: "alarms-hushed";
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventArranged: {
+            /** @enum {string} */
+            type: "arranged";
+            notBefore: {
+                [key: string]: string;
+            };
+            hotFrom: Record<string, never>;
+            pins?: null | {
+                [key: string]: string;
+            };
+            until?: null | {
+                [key: string]: string;
+            };
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventDoughChecked: {
+            /** @enum {string} */
+            type: "dough-checked";
+            feel: components["schemas"]["DoughFeel"];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            water: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            flour: number;
+            step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventDoughTakenOut: {
+            /** @enum {string} */
+            type: "dough-taken-out";
+            feel: components["schemas"]["DoughFeel"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            bulk?: null | number;
+            step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventDoughWeighed: {
+            /** @enum {string} */
+            type: "dough-weighed";
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+            step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventIngredientWeighed: {
+            /** @enum {string} */
+            type: "ingredient-weighed";
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+            step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventPartWeighed: {
+            /** @enum {string} */
+            type: "part-weighed";
+            /** Format: int32 */
+            number: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventPlaceMeasured: {
+            /** @enum {string} */
+            type: "place-measured";
+            proof: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat: number;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventProbeRead: {
+            /** @enum {string} */
+            type: "probe-read";
+            load: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            core: number;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventProofLooked: {
+            /** @enum {string} */
+            type: "proof-looked";
+            seen: components["schemas"]["Seen"];
+            step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventReviewed: {
+            /** @enum {string} */
+            type: "reviewed";
+            /** Format: int32 */
+            stars: number;
+            note: string;
+            step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventRulesTaken: {
+            /** @enum {string} */
+            type: "rules-taken";
+            /** Format: int32 */
+            rules: number;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventStepDone: {
+            /** @enum {string} */
+            type: "step-done";
+            step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventStepSkipped: {
+            /** @enum {string} */
+            type: "step-skipped";
+            step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventStopped: {
+            /** @enum {string} */
+            type: "stopped";
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventUndone: {
+            /** @enum {string} */
+            type: "undone";
+            /** Format: int32 */
+            position: number;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        /** @enum {unknown} */
+        BakeStatus: "planned" | "under-way" | "finished" | "stopped";
+        BakeWindow: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            firstLook: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            turn: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            likely: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            latest: number;
+        };
+        BandOfTemperature: {
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            from?: number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            to?: number;
+        };
+        BathBeat: {
+            say: string;
+            boiling: boolean;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            length: number;
+        };
+        BathView: {
+            say: string;
+            beats: components["schemas"]["BathBeat"][];
+        };
+        Beat: {
+            step: string;
+            ending: components["schemas"]["Ending"];
+            tells: string;
+            isDue: boolean;
+            /** Format: date-time */
+            due: string;
+            say: string;
+            phrase: components["schemas"]["Phrase"];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            expected: null | number;
+            answers: components["schemas"]["Answer"][];
+            cautions: string[];
+        };
+        BenchView: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            what: string;
+            status: components["schemas"]["BakeStatus"];
+            /** Format: int32 */
+            position: number;
+            /** Format: date-time */
+            ready: string;
+            /** Format: date-time */
+            plannedReady: string;
+            beat: null | components["schemas"]["Beat"];
+            next: components["schemas"]["StepLine"][];
+            calling: components["schemas"]["StepLine"][];
+            steps: components["schemas"]["StepLine"][];
+            undo: null | components["schemas"]["Taken"];
+            redo: null | components["schemas"]["Taken"];
+            station: null | components["schemas"]["StationView"];
+            proof: null | components["schemas"]["ProofView"];
+            check: null | components["schemas"]["CheckView"];
+            shape: null | components["schemas"]["ShapeView"];
+            inOven: null | components["schemas"]["InOvenView"];
+            bath: null | components["schemas"]["BathView"];
+            finish: components["schemas"]["FinishView"][];
+            firstRise: null | components["schemas"]["FirstRise"];
+            display: null | components["schemas"]["DisplayShows"];
+            newSteps: null | components["schemas"]["NewSteps"];
+        };
+        BesideView: {
+            clashes: components["schemas"]["FindingLine"][];
+            /** Format: date-time */
+            start: string;
+            /** Format: date-time */
+            ready: string;
+            left: components["schemas"]["FindingLine"][];
+            moves: components["schemas"]["MoveLine"][];
+        };
+        CalendarView: {
+            address: null | string;
+        };
+        CautionLine: {
+            step: string;
+            text: string;
+        };
+        Change: components["schemas"]["ChangeToPieces"] | components["schemas"]["ChangeToFlour"] | components["schemas"]["ChangeToDough"] | components["schemas"]["ChangeToHydration"] | components["schemas"]["ChangeSwapYeast"] | components["schemas"]["ChangeYeastToStarter"] | components["schemas"]["ChangeSwapFlour"] | components["schemas"]["ChangeMilkToDried"] | components["schemas"]["ChangeButterToOil"] | components["schemas"]["ChangeTakeShare"];
+        ChangeButterToOil: {
+            /** @enum {string} */
+            type: "butter-to-oil";
+            oil: string;
+        };
+        /** @enum {unknown} */
+        ChangeKind: "pin" | "unpin" | "machine" | "oven" | "place" | "bowl" | "heat" | "fridge" | "fewer-trays" | "up" | "ready-by" | "fresh";
+        ChangeLine: {
+            /** Format: uuid */
+            bake: string;
+            kind: components["schemas"]["ChangeKind"];
+            id?: null | string;
+            /** Format: date-time */
+            at?: null | string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat?: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            length?: null | number;
+        };
+        ChangeMilkToDried: {
+            /** @enum {string} */
+            type: "milk-to-dried";
+        };
+        ChangeRequest: {
+            dough: components["schemas"]["DoughDraft"];
+            change?: null | components["schemas"]["Change"];
+            machineId?: null | string;
+            /** @default true */
+            wholeEggs: boolean;
+        };
+        ChangeSwapFlour: {
+            /** @enum {string} */
+            type: "swap-flour";
+            from: string;
+            to: string;
+        };
+        ChangeSwapYeast: {
+            /** @enum {string} */
+            type: "swap-yeast";
+            to: string;
+        };
+        ChangeTakeShare: {
+            /** @enum {string} */
+            type: "take-share";
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            share: number;
+            name: string;
+        };
+        ChangeToDough: {
+            /** @enum {string} */
+            type: "to-dough";
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            dough: number;
+        };
+        ChangeToFlour: {
+            /** @enum {string} */
+            type: "to-flour";
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            flour: number;
+        };
+        ChangeToHydration: {
+            /** @enum {string} */
+            type: "to-hydration";
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            hydration: number;
+        };
+        ChangeToPieces: {
+            /** @enum {string} */
+            type: "to-pieces";
+            /** Format: int32 */
+            pieces: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            each: number;
+        };
+        ChangeView: {
+            before: components["schemas"]["FormulaView"];
+            after: components["schemas"]["FormulaView"];
+            name: string;
+            /** Format: double */
+            factor: number;
+            notes: string[];
+        };
+        ChangeYeastToStarter: {
+            /** @enum {string} */
+            type: "yeast-to-starter";
+            starter: string;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            ofFlour: number;
+        };
+        CheckView: {
+            added: string;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            hydration: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            dough: number;
+            stop: boolean;
+            slips: string[];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            wait: number;
+            /** Format: date-time */
+            lastLook: null | string;
+            before: string[];
+        };
+        Choice: {
+            id: string;
+            name: string;
+        };
+        Choosable: {
+            id: string;
+            name: string;
+        };
+        ClockView: {
+            /** Format: date-time */
+            now: string;
+            /** Format: double */
+            speed: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            putBack: number;
+        };
+        /** @enum {unknown} */
+        CoolingWay: "rack" | "cloth" | "cooling-oven" | null;
+        Correction: {
+            line: string;
+            words: string;
+            name: string;
+            role?: null | components["schemas"]["Role"];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass?: null | number;
+        };
+        Cost: {
+            rows: components["schemas"]["RowCost"][];
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            ingredients: number;
+            /**
+             * Format: double
+             * @description A number of kilowatt-hours.
+             */
+            energy: number;
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            energyCost: number;
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            batch: number;
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            each: number;
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            saved: null | number;
+            /** Format: int32 */
+            paidBackAfter: null | number;
+        };
+        CostRequest: {
+            /** Format: uuid */
+            doughId: string;
+            familyId: string;
+            /** Format: int32 */
+            pieces?: null | number;
+            machineId?: null | string;
+        };
+        CostView: {
+            /** Format: int32 */
+            pieces: number;
+            cost: components["schemas"]["Cost"];
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            shopEach: null | number;
+        };
+        /**
+         * @default greased-film
+         * @enum {unknown}
+         */
+        Cover: "greased-film" | "damp-cloth" | "dry-cloth" | "bare";
+        Crossing: {
+            /** Format: int32 */
+            place?: number;
+            leftOver?: boolean;
+        };
+        /** @enum {unknown} */
+        CupHabit: "spooned" | "dipped";
+        CupSettings: {
+            habit: components["schemas"]["CupHabit"];
+            cups: components["schemas"]["CupSize"];
+        };
+        /** @enum {unknown} */
+        CupSize: "us" | "metric";
+        CutChoice: {
+            familyId?: null | string;
+            /** Format: int32 */
+            pieces?: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            each?: null | number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            share?: null | number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat?: null | number;
+            washId?: null | string;
+            panId?: null | string;
+            touching?: null | boolean;
+            ovenId?: null | string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            cold?: null | number;
+        };
+        CutView: {
+            familyId: null | string;
+            name: string;
+            /** Format: int32 */
+            pieces: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            each: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            eachStrand: number;
+            /** Format: int32 */
+            strands: number;
+            pinned: boolean;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat: null | number;
+            wash: null | string;
+            aim: null | components["schemas"]["Aim"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            bestProof: null | number;
+            bake: null | components["schemas"]["BakeWindow"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            waitsFor: number;
+            overProofed: boolean;
+            washed: boolean;
+            scored: boolean;
+            steamed: boolean;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            roundTin: null | number;
+            schools: components["schemas"]["HeatSchool"][];
+            rings: null | components["schemas"]["RingsView"];
+            pans: components["schemas"]["PanView"][];
+        };
+        DayBakeView: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            what: string;
+            /** Format: date-time */
+            start: string;
+            /** Format: date-time */
+            ready: string;
+            /** Format: date-time */
+            wanted: null | string;
+            status: components["schemas"]["BakeStatus"];
+            allergens: string;
+            why: components["schemas"]["WhyLine"][];
+            making: null | components["schemas"]["MakingView"];
+        };
+        DayFigures: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            late: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            waits: number;
+            /** Format: date-time */
+            begins: string;
+            /** Format: date-time */
+            ends: string;
+        };
+        DayRequest: {
+            frame?: null | components["schemas"]["FrameRequest"];
+            changes?: null | components["schemas"]["ChangeLine"][];
+        };
+        /** @enum {unknown} */
+        DayTrouble: "hands" | "away" | "machine" | "quiet" | "oven-heat" | "racks" | "place" | "dough-in-oven" | "pinned" | "over" | "late" | "stale";
+        DayView: {
+            bakes: components["schemas"]["DayBakeView"][];
+            findings: components["schemas"]["FindingLine"][];
+            proposal: null | components["schemas"]["Proposal"];
+            fixes: components["schemas"]["FixLine"][];
+            hands: components["schemas"]["HandsLine"][];
+            ovens: components["schemas"]["OvenLine"][];
+            cautions: string[];
+            looking: boolean;
+            canUndo: boolean;
+            picture: null | components["schemas"]["Picture"];
+        };
+        /**
+         * @default celsius5
+         * @enum {unknown}
+         */
+        DialMarks: "celsius5" | "fahrenheit5" | "fahrenheit25";
+        /** @enum {unknown} */
+        Display: "countdown" | "finish-clock";
+        DisplayShows: {
+            /** Format: date-time */
+            finishAt: null | string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            left: null | number;
+        };
+        DoughDraft: {
+            name: string;
+            rows: components["schemas"]["RowDraft"][];
+            parts?: null | components["schemas"]["PartDraft"][];
+            /** @default false */
+            byHand: boolean;
+            notes?: null | string;
+        };
+        /** @enum {unknown} */
+        DoughFeel: "ragged" | "stiff" | "right" | "sticky" | "pooling";
+        DoughLine: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            total: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            hydration: number;
+            isRich: boolean;
+            byHand: boolean;
+            rows: components["schemas"]["RowView"][];
+            parts: string[];
+        };
+        DoughName: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        DoughPage: {
+            doughs: components["schemas"]["DoughLine"][];
+            /** Format: int32 */
+            total: number;
+        };
+        DoughProgram: {
+            name: string;
+            phases: components["schemas"]["Phase"][];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            beep?: null | number;
+            /** @default false */
+            pulled: boolean;
+        };
+        DoughVersion: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            version: number;
+        };
+        DoughView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            version: number;
+            /** Format: date-time */
+            updatedAt: string;
+            name: string;
+            byHand: boolean;
+            notes: string;
+            formula: components["schemas"]["FormulaView"];
+        };
+        DrawPlait: {
+            tie: null | components["schemas"]["Kind"];
+            /** Format: int32 */
+            strands: number;
+            word: string;
+            /** Format: int32 */
+            moves: number;
+            mirrored: boolean;
+            fromTheMiddle: boolean;
+        };
+        /** @enum {unknown} */
+        Ending: "done" | "yes-no" | "mass" | "parts" | "feel" | "take-out" | "look" | "review";
+        EyeCut: {
+            /** Format: int32 */
+            pieces: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            share: number;
+            parts: components["schemas"]["EyeCut"][];
+            even: boolean;
+            /** Format: int32 */
+            cut?: null | number;
+            /** Format: int32 */
+            depth?: number;
+        };
+        FamilyView: {
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            usual: number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat: number;
+            /** Format: int32 */
+            strands: number;
+            usualWash: string;
+            bathed: boolean;
+        };
+        Figure: {
+            value: string;
+            unit: string;
+        };
+        FindingLine: {
+            trouble: components["schemas"]["DayTrouble"];
+            impossible: boolean;
+            /** Format: date-time */
+            at: string;
+            text: string;
+        };
+        FinishView: {
+            what: string;
+            /** Format: date-time */
+            out: string;
+            /** Format: int32 */
+            pieces: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            baked: number;
+            /** Format: date-time */
+            cutAt: null | string;
+            cooling: string;
+            /** Format: int32 */
+            slices: null | number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            slice: null | number;
+            /** Format: date-time */
+            keepBy: null | string;
+            /** Format: date-time */
+            freezeBy: null | string;
+            keepCold: boolean;
+        };
+        FirstRise: {
+            /** Format: double */
+            rise: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            toDoubled: null | number;
+        };
+        FixLine: {
+            change: components["schemas"]["ChangeLine"];
+            text: string;
+        };
+        Footprint: {
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            width: number;
+            /** Format: double */
+            area?: number;
+            isRound?: boolean;
+        };
+        /** @enum {unknown} */
+        Form: "ball" | "disc" | "rope" | "plait" | "log" | "coil" | "loaf" | "swirl" | "tray" | "ring" | null;
+        FormulaView: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            total: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            flour: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            yield: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            hydration: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            workingHydration: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            fat: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            sugar: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            milkSolids: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            salt: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            yeast: number;
+            isRich: boolean;
+            rows: components["schemas"]["RowView"][];
+            parts: components["schemas"]["PartView"][];
+            allergens: string[];
+            checks: components["schemas"]["ProblemView"][];
+            suits: components["schemas"]["SuitsView"][];
+        };
+        FrameRequest: {
+            /** Format: double */
+            width: number;
+            slim: boolean;
+            /** Format: int32 */
+            utcOffsetMinutes: number;
+        };
+        Grip: {
+            /** Format: int32 */
+            bake: number;
+            step: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        HandsLine: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            length: number;
+            /** Format: uuid */
+            bake: string;
+            title: string;
+            step: string;
+            text: string;
+            detail: string;
+            figure: null | components["schemas"]["Figure"];
+            pinned: boolean;
+            canPin: boolean;
+            quiet: boolean;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            slack: null | number;
+        };
+        HandsMark: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            y: number;
+            state: components["schemas"]["StepState"];
+        };
+        Heat: {
+            outline: components["schemas"]["Point"][];
+        };
+        HeatSchool: {
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            likely: number;
+            hotter: boolean;
+        };
+        HouseholdUnits: {
+            mass?: components["schemas"]["MassUnit"];
+            temperature?: components["schemas"]["TemperatureUnit"];
+            length?: components["schemas"]["LengthUnit"];
+        };
+        InOvenView: {
+            load: string;
+            /** Format: date-time */
+            loaded: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            wanted: number;
+            /** Format: date-time */
+            firstLook: string;
+            /** Format: date-time */
+            turn: string;
+            /** Format: date-time */
+            likely: string;
+            /** Format: date-time */
+            latest: string;
+            curve: number[];
+            readings: components["schemas"]["ProbePoint"][];
+            /** Format: date-time */
+            done: null | string;
+        };
+        Ingredient: {
+            name: string;
+            role: components["schemas"]["Role"];
+            /**
+             * Format: double
+             * @default 0
+             */
+            water: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            fat: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            sugar: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            waterGiven: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            drinks: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            flourInside: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            yeastStrength: number;
+            /** @default false */
+            perishable: boolean;
+            /**
+             * Format: double
+             * @default 0
+             */
+            milkSolids: number;
+            packing?: null | components["schemas"]["Packing"];
+            /** Format: double */
+            specificHeat?: null | number;
+            /** @default false */
+            chilled: boolean;
+            /** @default false */
+            late: boolean;
+            allergens?: string[];
+            isHoney?: boolean;
+            growsInFat?: boolean;
+            /** Format: double */
+            heatCapacity?: number;
+        };
+        /** @enum {unknown} */
+        Kind: "knot" | "pretzel" | "coil" | null;
+        Kitchen: {
+            name: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            room: number;
+            machines: components["schemas"]["Machine"][];
+            ovens: components["schemas"]["Oven"][];
+            pot: components["schemas"]["Pot"];
+            seasons?: null | components["schemas"]["RoomBySeason"];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            scaleStep?: null | number;
+            /**
+             * Format: double
+             * @description A number of watts.
+             */
+            hob?: null | number;
+            /**
+             * Format: double
+             * @description A number of watts.
+             */
+            microwave?: null | number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            altitude?: null | number;
+            prices?: null | components["schemas"]["KitchenPrices"];
+            units?: null | components["schemas"]["HouseholdUnits"];
+            tolerance?: null | components["schemas"]["Tolerance"];
+            /** @default false */
+            noScale: boolean;
+            tins?: components["schemas"]["Tin"][];
+            places?: components["schemas"]["Place"][];
+            griddle?: null | components["schemas"]["Tin"];
+            awake?: null | components["schemas"]["OpenHours"];
+            machinesRun?: null | components["schemas"]["OpenHours"];
+            gone?: components["schemas"]["TimeBand"][];
+            up?: string[];
+            vessels?: components["schemas"]["Vessel"][];
+        };
+        KitchenPrices: {
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            perKilowattHour: number;
+            shop: components["schemas"]["ShopPrice"][];
+        };
+        KitchenView: {
+            name: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            room: number;
+            machines: components["schemas"]["MachineView"][];
+            ovens: components["schemas"]["OvenView"][];
+            tins: components["schemas"]["TinView"][];
+            families: components["schemas"]["FamilyView"][];
+            places: components["schemas"]["Choice"][];
+            washes: components["schemas"]["Choice"][];
+            units: components["schemas"]["UnitsView"];
+            noScale: boolean;
+            afters: components["schemas"]["AfterView"][];
+            colds: number[];
+            freshes: number[];
+            timers: number[];
+            rests: number[];
+            scaleSteps: components["schemas"]["ScaleStepView"][];
+            /** Format: int32 */
+            mostCuts: number;
+            usualWays: components["schemas"]["Ways"];
+            usualSchool: components["schemas"]["LoadSchool"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            grain: number;
+        };
+        Label: {
+            kind: components["schemas"]["LabelKind"];
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            anchor: components["schemas"]["Anchor"];
+            text?: null | string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass?: null | number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat?: null | number;
+            /** Format: int32 */
+            count?: null | number;
+            /** Format: date-time */
+            at?: null | string;
+            /** Format: date-time */
+            until?: null | string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            row: number;
+        };
+        /** @enum {unknown} */
+        LabelKind: "dough" | "dough-beside" | "oven-on" | "window" | "ready";
+        LabelView: {
+            name: string;
+            what: string;
+            weight: string;
+            /** Format: date-time */
+            baked: string;
+            /** Format: date-time */
+            keepBy: null | string;
+            keepCold: boolean;
+            ingredients: string;
+            allergens: string;
+            /** Format: int32 */
+            pieces: number;
+        };
+        /** @enum {unknown} */
+        Lane: "machine" | "hands" | "proof" | "oven" | "rack" | "table";
+        LaneBox: {
+            lane: components["schemas"]["Lane"];
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            height: number;
+        };
+        /**
+         * @default wait
+         * @enum {unknown}
+         */
+        LaterLoads: "wait" | "shaped-later" | "held-cool";
+        LayoutRequest: {
+            /** Format: uuid */
+            doughId: string;
+            choice: components["schemas"]["BakeChoice"];
+            /** @default false */
+            scaleToFit: boolean;
+            /** @default false */
+            scaleToCuts: boolean;
+            frame?: null | components["schemas"]["FrameRequest"];
+        };
+        LayoutView: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            dough: number;
+            cuts: components["schemas"]["CutView"][];
+            /** Format: double */
+            scaled: number;
+            /** Format: date-time */
+            start: string;
+            /** Format: date-time */
+            ready: string;
+            /** Format: date-time */
+            roundReady: string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            lateBy: number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            room: number;
+            formula: components["schemas"]["FormulaView"];
+            weighIn: components["schemas"]["WeighInRow"][];
+            addIns: string[];
+            sideJobs: components["schemas"]["PartShare"][];
+            before: string[];
+            steps: components["schemas"]["StepLine"][];
+            cautions: components["schemas"]["CautionLine"][];
+            beside: null | components["schemas"]["BesideView"];
+            picture: null | components["schemas"]["Picture"];
+        };
+        LearnedWord: {
+            words: string;
+            name: string;
+        };
+        /**
+         * @default metric
+         * @enum {unknown}
+         */
+        LengthUnit: "metric" | "inches";
+        Lesson: {
+            corrections: components["schemas"]["Correction"][];
+        };
+        LinesHeard: {
+            /** Format: int32 */
+            heard: number;
+            /** Format: int32 */
+            dropped: number;
+        };
+        LiquidTemperature: {
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            liquid: number;
+            isLimited: boolean;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            dough: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            liquids: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            boiling: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            microwaveTime: number;
+        };
+        /** @enum {unknown} */
+        LoadOrder: "liquids-first" | "dry-first";
+        LoadRequest: {
+            /** Format: uuid */
+            doughId: string;
+            machineId: string;
+            program?: null | string;
+            /** @default false */
+            bloom: boolean;
+            /** @default false */
+            holdBack: boolean;
+            /** @default false */
+            coldPan: boolean;
+            fromFridge?: null | string[];
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            room?: null | number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            wanted?: null | number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            liquid?: null | number;
+            /** Format: double */
+            delayHours?: null | number;
+        };
+        LoadSchool: {
+            /** @default false */
+            bloom: boolean;
+            /** @default false */
+            holdBack: boolean;
+        };
+        LoadStep: {
+            ingredient: string;
+            role: components["schemas"]["Role"];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            running: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            onScale: null | number;
+            spoons: null | string;
+            spot: components["schemas"]["Spot"];
+            note: string;
+        };
+        LoadView: {
+            machine: string;
+            order: components["schemas"]["LoadOrder"];
+            /** Format: int32 */
+            paddles: number;
+            steps: components["schemas"]["LoadStep"][];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            heldBack: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            bloomIn: null | number;
+            liquid: null | string;
+            bloomAt: components["schemas"]["BandOfTemperature"];
+            addIns: components["schemas"]["RowLine"][];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            beep: null | number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            room: number;
+            chilled: string[];
+            fromFridge: string[];
+            temperature: null | components["schemas"]["LiquidTemperature"];
+            warms: boolean;
+            problems: components["schemas"]["ProblemView"][];
+        };
+        LogLine: {
+            /** Format: int32 */
+            position: number;
+            /** Format: date-time */
+            at: string;
+            text: string;
+            stands: boolean;
+            event: components["schemas"]["BakeEvent"];
+        };
+        LogbookLine: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            what: string;
+            status: components["schemas"]["BakeStatus"];
+            /** Format: date-time */
+            finishedAt: null | string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            lateBy: number;
+            onTime: boolean;
+            /** Format: int32 */
+            stars: null | number;
+            note: null | string;
+            /** Format: int32 */
+            spread: null | number;
+            scale: components["schemas"]["ScaleUnitView"];
+        };
+        LogbookPage: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            what: string;
+            status: components["schemas"]["BakeStatus"];
+            /** Format: date-time */
+            finishedAt: null | string;
+            /** Format: date-time */
+            plannedReady: string;
+            /** Format: date-time */
+            ready: string;
+            steps: components["schemas"]["StepRecordView"][];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            dough: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            expected: number;
+            parts: components["schemas"]["Piece"][];
+            cuts: components["schemas"]["StationCut"][];
+            scale: components["schemas"]["ScaleUnitView"];
+            added: string;
+            /** Format: int32 */
+            stars: null | number;
+            note: null | string;
+            source: null | components["schemas"]["DoughVersion"];
+        };
+        LooseEnd: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            y: number;
+        };
+        Machine: {
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            flourLimit: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            doughLimit: number;
+            program: string;
+            phases: components["schemas"]["Phase"][];
+            display: components["schemas"]["Display"];
+            loadOrder: components["schemas"]["LoadOrder"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            beep: null | number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            paddles: number;
+            /** @default false */
+            pulled: boolean;
+            /**
+             * Format: double
+             * @default 4
+             */
+            kneadingWarms: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            panEmpty?: null | number;
+            /** @default false */
+            byHand: boolean;
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            bought?: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            countsDownFrom?: null | number;
+            otherPrograms?: components["schemas"]["DoughProgram"][];
+            programs?: null | components["schemas"]["DoughProgram"][];
+            warms?: boolean;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            cycleLength?: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            kneadStart?: number;
+        };
+        MachineReading: {
+            phase: components["schemas"]["PhaseKind"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            left: number;
+            paddling: boolean;
+            shows: null | components["schemas"]["DisplayShows"];
+        };
+        MachineView: {
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            flourLimit: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            doughLimit: number;
+            byHand: boolean;
+            programs: components["schemas"]["ProgramView"][];
+        };
+        MakingView: {
+            machines: components["schemas"]["Choosable"][];
+            machine: string;
+            ovens: components["schemas"]["Choosable"][];
+            oven: string;
+            places: components["schemas"]["Choosable"][];
+            place: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat: null | number;
+            ovenDial: components["schemas"]["OvenView"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            bowl: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            usualBowl: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            fridge: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            fresh: null | number;
+            usualFresh: number[];
+            trays: boolean;
+        };
+        /**
+         * @default grams
+         * @enum {unknown}
+         */
+        MassUnit: "grams" | "ounces";
+        Move: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            over: boolean[];
+            rightwards?: boolean;
+            crossings?: null | components["schemas"]["Crossing"][];
+        };
+        MoveLine: {
+            /** Format: uuid */
+            bake: string;
+            title: string;
+            text: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+        };
+        NewBake: {
+            /** Format: uuid */
+            id: string;
+            layout: components["schemas"]["LayoutRequest"];
+            /** @default false */
+            arrange: boolean;
+        };
+        NewSteps: {
+            /** Format: int32 */
+            rules: number;
+            steps: string[];
+        };
+        NextLine: {
+            /** Format: uuid */
+            bake: string;
+            title: string;
+            step: string;
+            text: string;
+            /** Format: date-time */
+            at: string;
+        };
+        OpenHours: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            to: number;
+            isDay?: boolean;
+        };
+        Oven: {
+            id: string;
+            name: string;
+            dial: components["schemas"]["BandOfTemperature"];
+            /** Format: double */
+            degreesPerMinute: number;
+            /**
+             * Format: double
+             * @default 4
+             */
+            coolsPerMinute: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            racks: number;
+            /** @default false */
+            fan: boolean;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            wide?: null | number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            deep?: null | number;
+            marks?: components["schemas"]["DialMarks"];
+            /** Format: double */
+            dialStep?: number;
+        };
+        OvenLine: {
+            oven: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            text: string;
+        };
+        OvenView: {
+            id: string;
+            name: string;
+            dial: components["schemas"]["ShownIn"];
+            /** Format: double */
+            step: number;
+        };
+        Packing: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            perCup?: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            dippedPerCup?: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            siftedPerCup?: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            perTeaspoon?: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            densePerTeaspoon?: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            each?: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            weighedCup?: null | number;
+        };
+        PanLayout: {
+            tin: components["schemas"]["Tin"];
+            shaped: components["schemas"]["Footprint"];
+            grown: components["schemas"]["Footprint"];
+            touching: boolean;
+            seats: components["schemas"]["Seat"][];
+            /** Format: int32 */
+            holds: number;
+        };
+        PanView: {
+            id: string;
+            name: string;
+            layout: components["schemas"]["PanLayout"];
+            /** Format: int32 */
+            pans: number;
+            /** Format: int32 */
+            loads: number;
+        };
+        PantryIngredient: {
+            ingredient: components["schemas"]["Ingredient"];
+            price: null | components["schemas"]["Price"];
+        };
+        PantryItem: {
+            ingredient: components["schemas"]["Ingredient"];
+            own: boolean;
+            price: null | components["schemas"]["Price"];
+        };
+        PantryView: {
+            habit: components["schemas"]["CupHabit"];
+            cups: components["schemas"]["CupSize"];
+            /**
+             * Format: double
+             * @description A number of millilitres.
+             */
+            cup: number;
+            items: components["schemas"]["PantryItem"][];
+            learned: components["schemas"]["LearnedWord"][];
+            allergens: string[];
+        };
+        PartDraft: {
+            kind: components["schemas"]["PartKind"];
+            name: string;
+            rows: components["schemas"]["RowDraft"][];
+            work?: null | components["schemas"]["PartWork"];
+        };
+        /** @enum {unknown} */
+        PartKind: "filling" | "topping" | "wash" | "butter";
+        PartShare: {
+            kind: components["schemas"]["PartKind"];
+            name: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            total: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            each: number;
+        };
+        PartView: {
+            kind: components["schemas"]["PartKind"];
+            name: string;
+            rows: components["schemas"]["RowView"][];
+            work: components["schemas"]["PartWork"];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            total: number;
+        };
+        PartWork: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            hands: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            hob: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            cool: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            whole?: number;
+        };
+        Phase: {
+            kind: components["schemas"]["PhaseKind"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            length: number;
+        };
+        /** @enum {unknown} */
+        PhaseKind: "warm" | "knead" | "rise" | "knock-back";
+        Phrase: {
+            short: string;
+            say: string;
+            detail: string;
+            button: string;
+            figure?: null | components["schemas"]["Figure"];
+            /** @default It was done at */
+            earlier: string;
+        };
+        Picture: {
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            right: number;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            lanes: components["schemas"]["LaneBox"][];
+            ticks: string[];
+            strands: components["schemas"]["Strand"][];
+            heats: components["schemas"]["Heat"][];
+            hands: components["schemas"]["HandsMark"][];
+            windows: components["schemas"]["WindowMark"][];
+            labels: components["schemas"]["Label"][];
+            taut: components["schemas"]["TautLine"][];
+            grips: components["schemas"]["Grip"][];
+        };
+        Piece: {
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            cut: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: int32 */
+            strand: number;
+            /** Format: int32 */
+            target: number;
+            /** Format: int32 */
+            tolerance: number;
+            /** Format: int32 */
+            weighed: null | number;
+            verdict: components["schemas"]["Verdict"];
+        };
+        Pinch: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: int32 */
+            units: number;
+        };
+        Place: {
+            id: string;
+            name: string;
+            inOven: boolean;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            steady: null | number;
+            /** Format: double */
+            overRoom: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            fallsIn: null | number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            startsAt?: null | number;
+            /** Format: int32 */
+            trays?: null | number;
+        };
+        PlaitView: {
+            word: string;
+            say: string[];
+            check: string[];
+            isGood: boolean;
+            half: components["schemas"]["Weave"];
+            otherHalf: null | components["schemas"]["Weave"];
+        };
+        Point: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        /** @enum {unknown} */
+        Poke: "nothing" | "dent" | "hole" | null;
+        Pot: {
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            across: number;
+            /** Format: double */
+            litres: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            soda?: number;
+        };
+        /** @enum {unknown} */
+        PotSchool: "in-the-pot" | "dip-after-boil" | null;
+        Price: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            pack: number;
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            cost: number;
+        };
+        ProbePoint: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            core: number;
+        };
+        ProblemView: {
+            code: string;
+            field: string;
+            reason: string;
+        };
+        ProgramView: {
+            name: string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            cycleLength: number;
+            phases: components["schemas"]["Phase"][];
+            pulled: boolean;
+        };
+        ProofLook: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            rise: number;
+            seen: string;
+        };
+        ProofPoint: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            rise: number;
+            /** Format: double */
+            slow: number;
+            /** Format: double */
+            fast: number;
+        };
+        ProofView: {
+            step: string;
+            /** Format: date-time */
+            start: string;
+            /** Format: double */
+            riseNow: number;
+            /** Format: double */
+            wantedRise: number;
+            /** Format: date-time */
+            early: null | string;
+            /** Format: date-time */
+            best: null | string;
+            /** Format: date-time */
+            late: null | string;
+            /** Format: date-time */
+            likelyFrom: null | string;
+            /** Format: date-time */
+            likelyTo: null | string;
+            place: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            placeNow: number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            doughNow: number;
+            curve: components["schemas"]["ProofPoint"][];
+            looks: components["schemas"]["ProofLook"][];
+            moves: components["schemas"]["StepLine"][];
+            trouble: null | string;
+            /** Format: double */
+            width: number;
+        };
+        Proposal: {
+            moves: components["schemas"]["MoveLine"][];
+            left: components["schemas"]["FindingLine"][];
+            key: string;
+            proven: boolean;
+            was: components["schemas"]["DayFigures"];
+            then: components["schemas"]["DayFigures"];
+            why: null | string;
+            picture: null | components["schemas"]["Picture"];
+        };
+        PutOnScale: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+        };
+        ReadLine: {
+            text: string;
+            rows: components["schemas"]["ReadRow"][];
+        };
+        ReadRow: {
+            words: string;
+            ingredient: string;
+            known: boolean;
+            role: null | components["schemas"]["Role"];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: null | number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            other: null | number;
+            atBeep: boolean;
+            notes: string[];
+            preparation: string;
+            isUnderstood?: boolean;
+        };
+        ReadSection: {
+            kind: null | components["schemas"]["PartKind"];
+            name: string;
+            work: null | components["schemas"]["PartWork"];
+            lines: components["schemas"]["ReadLine"][];
+        };
+        RecipeToRead: {
+            text: string;
+        };
+        RecipeView: {
+            title: string;
+            sections: components["schemas"]["ReadSection"][];
+            byHand: boolean;
+            leftOver: string;
+            exact: null | components["schemas"]["DoughDraft"];
+            /** Format: int32 */
+            understood: number;
+            /** Format: int32 */
+            asked: number;
+        };
+        Ribbon: {
+            points: components["schemas"]["Point"][];
+            /** Format: double */
+            thickness: number;
+            /** Format: int32 */
+            shade: number;
+        };
+        RingsView: {
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            ring: number;
+            perRolling: number[];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            scrap: number;
+        };
+        /** @enum {unknown} */
+        Role: "flour" | "liquid" | "egg" | "fat" | "sugar" | "salt" | "yeast" | "starter" | "other";
+        RoomBySeason: {
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            winter: number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            spring: number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            summer: number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            autumn: number;
+        };
+        RowCost: {
+            ingredient: string;
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            cost: null | number;
+        };
+        RowDraft: {
+            ingredient: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+            role?: null | components["schemas"]["Role"];
+            /** @default false */
+            atBeep: boolean;
+        };
+        RowLine: {
+            ingredient: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+        };
+        RowView: {
+            ingredient: string;
+            role: components["schemas"]["Role"];
+            known: boolean;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+            atBeep: boolean;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            percentage: number;
+        };
+        RulerMark: {
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            cut: number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            at: number;
+            text: string;
+        };
+        RulerRequest: {
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            log: number;
+        };
+        ScaleAuto: {
+            on: boolean;
+        };
+        ScaleReading: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: null | number;
+            settled: boolean;
+        };
+        ScaleStepView: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            step: number;
+            name: string;
+        };
+        ScaleUnitView: {
+            unit: string;
+            /** Format: double */
+            perStep: number;
+            /** Format: int32 */
+            digits: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            grams: number;
+        };
+        Seat: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** @default false */
+            across: boolean;
+        };
+        /** @enum {unknown} */
+        Seen: "nothing" | "third" | "half" | "three-quarters" | "doubled" | "over" | "springs-back" | "slow-dent" | "stays";
+        ShapeView: {
+            form: components["schemas"]["Form"];
+            /** Format: int32 */
+            strands: number;
+            tie: null | components["schemas"]["Kind"];
+            aim: components["schemas"]["Aim"];
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            rollTo: null | number;
+            pan: null | components["schemas"]["PanLayout"];
+            shares: string[];
+        };
+        ShopPrice: {
+            familyId: string;
+            /**
+             * Format: double
+             * @description A number of currency.
+             */
+            each: number;
+        };
+        ShownIn: {
+            name: string;
+            /** Format: double */
+            factor: number;
+            /** Format: double */
+            offset: number;
+            /** Format: int32 */
+            digits: number;
+            /** Format: double */
+            fine: number;
+        };
+        /** @enum {unknown} */
+        Spot: "everywhere" | "first-corner" | "second-corner" | "dimple" | "bottom";
+        StandInView: {
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            probe: null | number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            oven: null | number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            room: null | number;
+            machine: null | components["schemas"]["MachineReading"];
+        };
+        StationCut: {
+            name: string;
+            shape: null | components["schemas"]["Form"];
+            /** Format: int32 */
+            pieces: number;
+            /** Format: int32 */
+            strands: number;
+            /** Format: int32 */
+            spread: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            bakeBetween: null | number;
+        };
+        StationView: {
+            /** Format: int32 */
+            dough: number;
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            next: null | number;
+            /** Format: int32 */
+            target: null | number;
+            /** Format: int32 */
+            from: null | number;
+            /** Format: int32 */
+            to: null | number;
+            pieces: components["schemas"]["Piece"][];
+            cuts: components["schemas"]["StationCut"][];
+            scale: components["schemas"]["ScaleUnitView"];
+            evenOut: components["schemas"]["Pinch"][];
+            eye: components["schemas"]["EyeCut"];
+        };
+        /** @enum {unknown} */
+        Steam: "none" | "tray" | "stones" | "mist" | null;
+        StepLine: {
+            step: string;
+            short: string;
+            ending: null | components["schemas"]["Ending"];
+            state: components["schemas"]["StepState"];
+            /** Format: date-time */
+            start: string;
+            /** Format: date-time */
+            end: string;
+            /** Format: date-time */
+            planned: null | string;
+            /** @default false */
+            weighsIn: boolean;
+        };
+        StepRecordView: {
+            step: string;
+            short: string;
+            /** Format: date-time */
+            planned: null | string;
+            /** Format: date-time */
+            actual: null | string;
+            state: components["schemas"]["StepState"];
+        };
+        /** @enum {unknown} */
+        StepState: "ahead" | "open" | "done" | "skipped" | "passed";
+        Strand: {
+            name: string;
+            /** Format: int32 */
+            hue: number;
+            ribbons: components["schemas"]["Ribbon"][];
+        };
+        /** @enum {unknown} */
+        Suits: "tight" | "well" | "slack";
+        SuitsView: {
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            to: number;
+            suits: components["schemas"]["Suits"];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            water: number;
+        };
+        Taken: {
+            /** Format: int32 */
+            position: number;
+            short: string;
+        };
+        TautLine: {
+            /** Format: int32 */
+            bake: number;
+            points: components["schemas"]["Point"][];
+            loose: components["schemas"]["LooseEnd"][];
+        };
+        TellAnswer: {
+            /** Format: int32 */
+            position: number;
+            again: boolean;
+            bench: components["schemas"]["BenchView"];
+        };
+        TellRequest: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            basedOn: number;
+            event: components["schemas"]["BakeEvent"];
+        };
+        /**
+         * @default celsius
+         * @enum {unknown}
+         */
+        TemperatureUnit: "celsius" | "fahrenheit";
+        TimeBand: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+        };
+        Tin: {
+            id: string;
+            name: string;
+            shape: components["schemas"]["TinShape"];
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            width: number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            depth?: null | number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description A number of millilitres.
+             */
+            hollowVolume?: null | number;
+            isStone?: boolean;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            dough?: number;
+        };
+        /** @enum {unknown} */
+        TinShape: "tray" | "round" | "rectangle" | "loaf" | "hollows" | "channels" | "stone";
+        TinView: {
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            dough: number;
+        };
+        TodayView: {
+            name: string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            room: number;
+            bakes: components["schemas"]["BenchView"][];
+            next: components["schemas"]["NextLine"][];
+            setAside: components["schemas"]["UnreadView"][];
+        };
+        Tolerance: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description A number of fraction.
+             */
+            part: number;
+        };
+        UnitsView: {
+            mass: components["schemas"]["ShownIn"];
+            temperature: components["schemas"]["ShownIn"];
+            length: components["schemas"]["ShownIn"];
+        };
+        UnreadView: {
+            kind: string;
+            id: string;
+            name: string;
+            reason: string;
+        };
+        UsualKitchen: {
+            machine: components["schemas"]["Machine"];
+            phase: components["schemas"]["Phase"];
+            oven: components["schemas"]["Oven"];
+            tin: components["schemas"]["Tin"];
+            griddle: components["schemas"]["Tin"];
+            place: components["schemas"]["Place"];
+            vessel: components["schemas"]["Vessel"];
+            awake: components["schemas"]["OpenHours"];
+            machinesRun: components["schemas"]["OpenHours"];
+            seasons: components["schemas"]["RoomBySeason"];
+            tolerance: components["schemas"]["Tolerance"];
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            scaleStep: number;
+            /**
+             * Format: double
+             * @description A number of watts.
+             */
+            hob: number;
+            /**
+             * Format: double
+             * @description A number of watts.
+             */
+            microwave: number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            altitude: number;
+            units: components["schemas"]["HouseholdUnits"];
+            prices: components["schemas"]["KitchenPrices"];
+        };
+        /** @enum {unknown} */
+        Verdict: "empty" | "add" | "good" | "pinch-off";
+        Vessel: {
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            empty: number;
+        };
+        Ways: {
+            cover?: components["schemas"]["Cover"];
+            steam?: null | components["schemas"]["Steam"];
+            /** @default false */
+            scoresFirst: boolean;
+            /** @default false */
+            washesFirst: boolean;
+            cooling?: null | components["schemas"]["CoolingWay"];
+            /** @default false */
+            buttered: boolean;
+            later?: components["schemas"]["LaterLoads"];
+        };
+        Weave: {
+            /** Format: double */
+            width: number;
+            /** Format: int32 */
+            strands: number;
+            stacked: boolean;
+            steps: components["schemas"]["WeaveStep"][];
+        };
+        WeavePiece: {
+            /** Format: int32 */
+            strand: number;
+            points: number[];
+            /** @default false */
+            active: boolean;
+        };
+        WeaveStep: {
+            pieces: components["schemas"]["WeavePiece"][];
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            bottom: number;
+            move?: null | components["schemas"]["Move"];
+        };
+        WeighInRow: {
+            ingredient: string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            running: number;
+        };
+        WhyLine: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            length: number;
+            text: string;
+            held: boolean;
+        };
+        WindowMark: {
+            /** Format: double */
+            early: number;
+            /** Format: double */
+            best: number;
+            /** Format: double */
+            late: number;
+            /** Format: double */
+            y: number;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  clock: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ClockView'];
-        };
-      };
-    };
-  };
-  today: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TodayView'];
-        };
-      };
-    };
-  };
-  todayPicture: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FrameRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Picture'];
-        };
-      };
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  day: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DayRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DayView'];
-        };
-      };
-    };
-  };
-  arrangeDay: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ArrangeRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ArrangeAnswer'];
-        };
-      };
-    };
-  };
-  undoDay: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  dayCalendar: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  calendarAddress: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalendarView'];
-        };
-      };
-    };
-  };
-  kitchen: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['KitchenView'];
-        };
-      };
-    };
-  };
-  kitchenSetup: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Kitchen'];
-        };
-      };
-    };
-  };
-  saveKitchenSetup: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Kitchen'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Kitchen'];
-        };
-      };
-    };
-  };
-  pantry: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PantryView'];
-        };
-      };
-    };
-  };
-  saveCups: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CupSettings'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PantryView'];
-        };
-      };
-    };
-  };
-  saveIngredient: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PantryIngredient'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PantryView'];
-        };
-      };
-    };
-  };
-  forgetIngredient: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        name: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PantryView'];
-        };
-      };
-    };
-  };
-  learn: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Lesson'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PantryView'];
-        };
-      };
-    };
-  };
-  forgetWord: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        words: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PantryView'];
-        };
-      };
-    };
-  };
-  doughs: {
-    parameters: {
-      query?: {
-        search?: string;
-        skip?: number;
-        take?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DoughPage'];
-        };
-      };
-    };
-  };
-  doughNames: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DoughName'][];
-        };
-      };
-    };
-  };
-  dough: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DoughView'];
-        };
-      };
-    };
-  };
-  saveDough: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DoughDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DoughView'];
-        };
-      };
-    };
-  };
-  putDoughAway: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  doughVersions: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DoughView'][];
-        };
-      };
-    };
-  };
-  exportDough: {
-    parameters: {
-      query?: {
-        format?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  returnDough: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  reckon: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DoughDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FormulaView'];
-        };
-      };
-    };
-  };
-  tryChange: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChangeRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChangeView'];
-        };
-      };
-    };
-  };
-  cost: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CostRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CostView'];
-        };
-      };
-    };
-  };
-  readRecipe: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RecipeToRead'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RecipeView'];
-        };
-      };
-    };
-  };
-  load: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LoadRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LoadView'];
-        };
-      };
-    };
-  };
-  layOut: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LayoutRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LayoutView'];
-        };
-      };
-    };
-  };
-  addBake: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewBake'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchView'];
-        };
-      };
-    };
-  };
-  bench: {
-    parameters: {
-      query?: {
-        step?: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BenchView'];
-        };
-      };
-    };
-  };
-  tell: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TellRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TellAnswer'];
-        };
-      };
-    };
-  };
-  log: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LogLine'][];
-        };
-      };
-    };
-  };
-  bakePicture: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FrameRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Picture'];
-        };
-      };
-    };
-  };
-  drawPlait: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DrawPlait'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PlaitView'];
-        };
-      };
-    };
-  };
-  ruler: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RulerRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RulerMark'][];
-        };
-      };
-    };
-  };
-  logbook: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LogbookLine'][];
-        };
-      };
-    };
-  };
-  logbookPage: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LogbookPage'];
-        };
-      };
-    };
-  };
-  scale: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ScaleReading'];
-        };
-      };
-    };
-  };
-  tare: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ScaleReading'];
-        };
-      };
-    };
-  };
-  putOnScale: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PutOnScale'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ScaleReading'];
-        };
-      };
-    };
-  };
-  hearScale: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'text/plain': string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LinesHeard'];
-        };
-      };
-    };
-  };
-  scaleAuto: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ScaleAuto'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ScaleAuto'];
-        };
-      };
-    };
-  };
-  clearScale: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ScaleReading'];
-        };
-      };
-    };
-  };
-  thermometers: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['StandInView'];
-        };
-      };
-    };
-  };
-  labels: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LabelView'][];
-        };
-      };
-    };
-  };
+    clock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClockView"];
+                };
+            };
+        };
+    };
+    today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayView"];
+                };
+            };
+        };
+    };
+    todayPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FrameRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    arrangeDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrangeAnswer"];
+                };
+            };
+        };
+    };
+    undoDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    dayCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    calendarAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+        };
+    };
+    kitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitchenView"];
+                };
+            };
+        };
+    };
+    kitchenSetup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kitchen"];
+                };
+            };
+        };
+    };
+    saveKitchenSetup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Kitchen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kitchen"];
+                };
+            };
+        };
+    };
+    usualKitchen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualKitchen"];
+                };
+            };
+        };
+    };
+    pantry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryView"];
+                };
+            };
+        };
+    };
+    saveCups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CupSettings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryView"];
+                };
+            };
+        };
+    };
+    saveIngredient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PantryIngredient"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryView"];
+                };
+            };
+        };
+    };
+    forgetIngredient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryView"];
+                };
+            };
+        };
+    };
+    learn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Lesson"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryView"];
+                };
+            };
+        };
+    };
+    forgetWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                words: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryView"];
+                };
+            };
+        };
+    };
+    doughs: {
+        parameters: {
+            query?: {
+                search?: string;
+                skip?: number;
+                take?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoughPage"];
+                };
+            };
+        };
+    };
+    doughNames: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoughName"][];
+                };
+            };
+        };
+    };
+    dough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoughView"];
+                };
+            };
+        };
+    };
+    saveDough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoughDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoughView"];
+                };
+            };
+        };
+    };
+    putDoughAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    doughVersions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoughView"][];
+                };
+            };
+        };
+    };
+    exportDough: {
+        parameters: {
+            query?: {
+                format?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    returnDough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    reckon: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoughDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormulaView"];
+                };
+            };
+        };
+    };
+    tryChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeView"];
+                };
+            };
+        };
+    };
+    cost: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CostRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CostView"];
+                };
+            };
+        };
+    };
+    readRecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeToRead"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeView"];
+                };
+            };
+        };
+    };
+    load: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoadView"];
+                };
+            };
+        };
+    };
+    layOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayoutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LayoutView"];
+                };
+            };
+        };
+    };
+    addBake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBake"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+        };
+    };
+    bench: {
+        parameters: {
+            query?: {
+                step?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"];
+                };
+            };
+        };
+    };
+    tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TellRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TellAnswer"];
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogLine"][];
+                };
+            };
+        };
+    };
+    bakePicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FrameRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+        };
+    };
+    drawPlait: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawPlait"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaitView"];
+                };
+            };
+        };
+    };
+    ruler: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RulerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulerMark"][];
+                };
+            };
+        };
+    };
+    logbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogbookLine"][];
+                };
+            };
+        };
+    };
+    logbookPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogbookPage"];
+                };
+            };
+        };
+    };
+    scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleReading"];
+                };
+            };
+        };
+    };
+    tare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleReading"];
+                };
+            };
+        };
+    };
+    putOnScale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutOnScale"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleReading"];
+                };
+            };
+        };
+    };
+    hearScale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinesHeard"];
+                };
+            };
+        };
+    };
+    scaleAuto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScaleAuto"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleAuto"];
+                };
+            };
+        };
+    };
+    clearScale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleReading"];
+                };
+            };
+        };
+    };
+    thermometers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandInView"];
+                };
+            };
+        };
+    };
+    labels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelView"][];
+                };
+            };
+        };
+    };
 }

@@ -22,7 +22,7 @@ export function Making({
   if (!making) return null;
   const { dial, step } = making.ovenDial;
   const id = (name: string) => `${bake.id}-${name}`;
-  const changed = (kind: Kind) => changes.find((c) => c.bake === bake.id && c.kind === kind);
+  const changed = (kind: Kind) => changes.findLast((c) => c.bake === bake.id && c.kind === kind);
   const pick = (name: string, kind: Kind, label: string, now: string, of: Schemas['Choosable'][]) => (
     <Field id={id(name)} label={label}>
       <Select

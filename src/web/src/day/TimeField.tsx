@@ -1,7 +1,6 @@
-// A time of day to type over, or to move five minutes at a time by the arrow keys; told when it is left or entered.
+// A time of day to type over, or to move a little at a time by the arrow keys; told when it is left or entered.
 import { clockTime, houseNow } from '../api/clock';
-
-const grain = 5;
+import { useGrain } from '../parts/useGrain';
 
 // The time of day that is nearest to where it was, over midnight too; a time that has passed is tomorrow's.
 function nearest(at: string, hour: number, minute: number) {
@@ -14,6 +13,7 @@ function nearest(at: string, hour: number, minute: number) {
 
 export function TimeField({ label, at, set }: { label: string; at: string; set: (at: string) => void }) {
   const shown = clockTime(at);
+  const grain = useGrain();
   function commit(field: HTMLInputElement) {
     const [, h, m] = /^\s*(\d{1,2})[:. ]?(\d{2})\s*$/.exec(field.value) ?? [];
     if (h === undefined || Number(h) > 23 || Number(m) > 59) field.value = shown;
@@ -31,9 +31,9 @@ export function TimeField({ label, at, set }: { label: string; at: string; set: 
       onFocus={(e) => e.target.select()}
       onBlur={(e) => commit(e.target)}
       onKeyDown={(e) => {
-        const by = { ArrowUp: -grain, ArrowDown: grain }[e.key];
+        const steps = { ArrowUp: -1, ArrowDown: 1 }[e.key];
         if (e.key === 'Enter') commit(e.currentTarget);
-        if (by) set(new Date(Date.parse(at) + by * 60000).toISOString());
+        if (steps && grain) set(new Date(Date.parse(at) + steps * grain).toISOString());
       }}
     />
   );

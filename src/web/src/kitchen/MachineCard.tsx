@@ -2,12 +2,11 @@
 import { Checkbox, Input, InputNumber, Select } from 'antd';
 import type { Schemas } from '../api/http';
 import { Choice } from '../parts/Choice';
-import { Field } from '../parts/Field';
-import { Drop } from './KitchenPage';
-import { Num } from './Num';
+import { Drop, Name, Num, NumOrNone, useProblem, Wrong } from './form';
 
 type Machine = Schemas['Machine'];
 type Program = Schemas['DoughProgram'];
+const minute = 60;
 const kinds: [Schemas['PhaseKind'], string, string][] = [
   ['warm', 'warm', 'var(--lane-oven)'],
   ['knead', 'knead', 'var(--s0-alt)'],
@@ -17,38 +16,33 @@ const kinds: [Schemas['PhaseKind'], string, string][] = [
 
 export function MachineCard({
   machine: m,
+  usual,
   at,
-  problems,
   put,
   drop,
 }: {
   machine: Machine;
+  usual: Schemas['UsualKitchen'];
   at: string;
-  problems: Schemas['ProblemView'][];
   put: (to: Partial<Machine>) => void;
   drop: () => void;
 }) {
-  const num = (
-    label: string,
-    field: string,
-    value: number | null | undefined,
-    set: (v: number | null) => void,
-    empty = false,
-    times = 1,
-  ) => <Num label={label} at={`${at}.${field}`} value={value} set={set} problems={problems} empty={empty} times={times} />;
   const others = m.otherPrograms ?? [];
   return (
     <div className="machine" role="group" aria-label={m.name}>
       <div className="kit">
-        <Field id={`${m.id}-name`} label="Name" problem={problems.find((p) => p.field === `${at}.name`)?.reason}>
-          <Input id={`${m.id}-name`} value={m.name} onChange={(e) => put({ name: e.target.value })} />
-        </Field>
-        {num('Flour up to, g', 'flourLimit', m.flourLimit, (v) => put({ flourLimit: v ?? 500 }))}
-        {num('Dough up to, g', 'doughLimit', m.doughLimit, (v) => put({ doughLimit: v ?? 900 }))}
-        {num('Paddles', 'paddles', m.paddles, (v) => put({ paddles: Math.round(v ?? 1) }))}
-        {num('Empty pan, g', 'panEmpty', m.panEmpty, (v) => put({ panEmpty: v }), true)}
-        {num('Kneading warms, °C', 'kneadingWarms', m.kneadingWarms, (v) => put({ kneadingWarms: v ?? 4 }))}
-        {num('Cost when bought', 'bought', m.bought, (v) => put({ bought: v }), true)}
+        <Name at={`${at}.name`} value={m.name} set={(name) => put({ name })} />
+        <Num label="Flour up to, g" at={`${at}.flourLimit`} value={m.flourLimit} set={(flourLimit) => put({ flourLimit })} />
+        <Num label="Dough up to, g" at={`${at}.doughLimit`} value={m.doughLimit} set={(doughLimit) => put({ doughLimit })} />
+        <Num label="Paddles" at={`${at}.paddles`} value={m.paddles} set={(v) => put({ paddles: Math.round(v) })} />
+        <NumOrNone label="Empty pan, g" at={`${at}.panEmpty`} value={m.panEmpty} set={(panEmpty) => put({ panEmpty })} />
+        <Num
+          label="Kneading warms, °C"
+          at={`${at}.kneadingWarms`}
+          value={m.kneadingWarms}
+          set={(kneadingWarms) => put({ kneadingWarms })}
+        />
+        <NumOrNone label="Cost when bought" at={`${at}.bought`} value={m.bought} set={(bought) => put({ bought })} />
         <Choice
           label="Goes in first"
           value={m.loadOrder}
@@ -67,14 +61,21 @@ export function MachineCard({
             ['finish-clock', 'time of day'],
           ]}
         />
-        {m.display === 'finish-clock' &&
-          num('Counts down from, min', 'countsDownFrom', m.countsDownFrom, (v) => put({ countsDownFrom: v }), true, 60)}
+        {m.display === 'finish-clock' && (
+          <NumOrNone
+            label="Counts down from, min"
+            at={`${at}.countsDownFrom`}
+            value={m.countsDownFrom}
+            set={(countsDownFrom) => put({ countsDownFrom })}
+            times={minute}
+          />
+        )}
       </div>
       <ProgramRow
         program={{ name: m.program, phases: m.phases, beep: m.beep, pulled: m.pulled ?? false }}
         at={at}
         first
-        problems={problems}
+        usual={usual.phase}
         put={(p) => put({ program: p.name, phases: p.phases, beep: p.beep ?? null, pulled: p.pulled ?? false })}
       />
       {others.map((p, i) => (
@@ -82,18 +83,12 @@ export function MachineCard({
           key={i}
           program={p}
           at={`${at}.otherPrograms[${i}]`}
-          problems={problems}
+          usual={usual.phase}
           put={(to) => put({ otherPrograms: others.map((o, j) => (j === i ? to : o)) })}
           drop={() => put({ otherPrograms: others.filter((_, j) => j !== i) })}
         />
       ))}
-      {problems
-        .filter((p) => p.field === `${at}.otherPrograms`)
-        .map((p) => (
-          <p className="problem" key={p.field}>
-            {p.reason}
-          </p>
-        ))}
+      <Wrong at={`${at}.otherPrograms`} />
       <div style={{ display: 'flex', gap: 10 }}>
         <button
           className="button quiet"
@@ -116,19 +111,20 @@ function ProgramRow({
   program: p,
   at,
   first = false,
-  problems,
+  usual,
   put,
   drop,
 }: {
   program: Program;
   at: string;
   first?: boolean;
-  problems: Schemas['ProblemView'][];
+  /** One more phase. */
+  usual: Schemas['Phase'];
   put: (to: Program) => void;
   drop?: () => void;
 }) {
   const total = p.phases.reduce((sum, f) => sum + f.length, 0);
-  const wrong = problems.filter((w) => w.field === `${at}.phases` || w.field === `${at}.${first ? 'program' : 'name'}`);
+  const wrongName = useProblem(`${at}.${first ? 'program' : 'name'}`);
   const phase = (i: number, to: Partial<Schemas['Phase']>) =>
     put({ ...p, phases: p.phases.map((f, j) => (j === i ? { ...f, ...to } : f)) });
   return (
@@ -142,7 +138,7 @@ function ProgramRow({
           <div
             key={i}
             className="phase"
-            style={{ flexGrow: Math.max(1, f.length / 60), background: kinds.find((k) => k[0] === f.kind)?.[2] }}
+            style={{ flexGrow: Math.max(1, f.length / minute), background: kinds.find((k) => k[0] === f.kind)?.[2] }}
           >
             <Select
               aria-label={`Phase ${i + 1}`}
@@ -157,8 +153,8 @@ function ProgramRow({
                 aria-label={`Minutes of phase ${i + 1}`}
                 variant="borderless"
                 controls={false}
-                value={Math.round(f.length / 60)}
-                onChange={(v) => v && phase(i, { length: v * 60 })}
+                value={Math.round(f.length / minute)}
+                onChange={(v) => v && phase(i, { length: v * minute })}
               />
               <button
                 className="link"
@@ -170,25 +166,21 @@ function ProgramRow({
             </span>
           </div>
         ))}
-        <button
-          className="button small"
-          aria-label="Add a phase"
-          onClick={() => put({ ...p, phases: [...p.phases, { kind: 'rise', length: 1800 }] })}
-        >
+        <button className="button small" aria-label="Add a phase" onClick={() => put({ ...p, phases: [...p.phases, usual] })}>
           +
         </button>
       </div>
       <div className="choices">
-        <span className="muted num">{Math.round(total / 60)} min</span>
+        <span className="muted num">{Math.round(total / minute)} min</span>
         <label>
           beep{' '}
           <InputNumber
             aria-label="Add-in beep, minutes into kneading"
             controls={false}
             style={{ width: 60 }}
-            value={p.beep == null ? null : Math.round(p.beep / 60)}
+            value={p.beep == null ? null : Math.round(p.beep / minute)}
             placeholder="none"
-            onChange={(v) => put({ ...p, beep: v === null ? null : v * 60 })}
+            onChange={(v) => put({ ...p, beep: v === null ? null : v * minute })}
           />{' '}
           min into kneading
         </label>
@@ -197,11 +189,12 @@ function ProgramRow({
         </Checkbox>
         {drop && <Drop what={`program ${p.name}`} drop={drop} />}
       </div>
-      {wrong.map((w) => (
-        <p className="problem" role="alert" key={w.field + w.reason}>
-          {w.reason}
+      {wrongName && (
+        <p className="problem" role="alert">
+          {wrongName}
         </p>
-      ))}
+      )}
+      <Wrong at={`${at}.phases`} />
     </div>
   );
 }

@@ -1,14 +1,11 @@
 // The pantry: what every ingredient is made of, weighs by the cup, and costs.
-import { Checkbox, Input, InputNumber, Select } from 'antd';
+import { Input } from 'antd';
 import { useState } from 'react';
-import { problemsOf } from '../api/change';
-import { useForgetIngredient, useForgetWords, useKeepCups, useKeepIngredient } from '../api/changes';
+import { useForgetWords, useKeepCups } from '../api/changes';
 import { api, type Schemas } from '../api/http';
-import { roles } from '../doughs/draft';
 import { Choice } from '../parts/Choice';
-import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';
-import { Num } from './Num';
+import { IngredientEditor } from './IngredientEditor';
 
 type Item = Schemas['PantryItem'];
 
@@ -51,7 +48,7 @@ export default function PantryPage() {
           ]}
         />
       </section>
-      {open === '' && <Editor item={null} allergens={data.allergens} close={() => setOpen(null)} />}
+      {open === '' && <IngredientEditor item={null} allergens={data.allergens} close={() => setOpen(null)} />}
       <section className="card" aria-label="Ingredients">
         <table className="plain pantry">
           <thead>
@@ -69,7 +66,7 @@ export default function PantryPage() {
               open === i.ingredient.name ? (
                 <tr key={i.ingredient.name}>
                   <td colSpan={6}>
-                    <Editor item={i} allergens={data.allergens} close={() => setOpen(null)} />
+                    <IngredientEditor item={i} allergens={data.allergens} close={() => setOpen(null)} />
                   </td>
                 </tr>
               ) : (
@@ -122,166 +119,4 @@ function cupOf(i: Item, habit: Schemas['CupHabit']) {
   const p = i.ingredient.packing;
   const cup = p?.weighedCup ?? (habit === 'dipped' ? (p?.dippedPerCup ?? p?.perCup) : p?.perCup);
   return cup == null ? '' : Math.round(cup);
-}
-
-const fresh: Schemas['Ingredient'] = {
-  name: '',
-  role: 'flour',
-  water: 0,
-  fat: 0,
-  sugar: 0,
-  waterGiven: 1,
-  drinks: 0,
-  flourInside: 0,
-  yeastStrength: 0,
-  perishable: false,
-  milkSolids: 0,
-  packing: null,
-  specificHeat: null,
-  chilled: false,
-  late: false,
-  allergens: [],
-};
-
-function Editor({ item, allergens, close }: { item: Item | null; allergens: string[]; close: () => void }) {
-  const [i, setIngredient] = useState<Schemas['Ingredient']>(item?.ingredient ?? fresh);
-  const [price, setPrice] = useState(item?.price ?? { pack: 1000, cost: 0 });
-  const [priced, setPriced] = useState(item?.price != null);
-  const [problems, setProblems] = useState<Schemas['ProblemView'][]>([]);
-  const keepIngredient = useKeepIngredient();
-  const forget = useForgetIngredient();
-  const put = (to: Partial<Schemas['Ingredient']>) => setIngredient({ ...i, ...to });
-  const packing = i.packing ?? { perCup: null };
-  const share = (label: string, field: 'water' | 'fat' | 'sugar' | 'drinks' | 'milkSolids') => (
-    <Num
-      label={label}
-      at={`ingredient.${field}`}
-      value={i[field]}
-      set={(v) => put({ [field]: v ?? 0 })}
-      times={0.01}
-      problems={problems}
-    />
-  );
-  const measure = (label: string, field: 'perCup' | 'perTeaspoon' | 'each' | 'weighedCup') => (
-    <Num
-      label={label}
-      at={`ingredient.packing.${field}`}
-      value={packing[field]}
-      set={(v) => put({ packing: { ...packing, [field]: v } })}
-      problems={problems}
-      empty
-    />
-  );
-  async function keep() {
-    const { trouble } = await keepIngredient.make({
-      ingredient: { ...i, name: i.name.trim() },
-      price: priced ? price : null,
-    });
-    if (trouble) return setProblems(problemsOf(trouble));
-    close();
-  }
-  return (
-    <div className="ingredient" role="group" aria-label={i.name || 'Your own ingredient'}>
-      <div className="kit">
-        {item ? (
-          <h3 style={{ alignSelf: 'center' }}>{i.name}</h3>
-        ) : (
-          <Field id="ingredient-name" label="Name" problem={problems.find((p) => p.field === 'ingredient.name')?.reason}>
-            <Input id="ingredient-name" value={i.name} onChange={(e) => put({ name: e.target.value })} />
-          </Field>
-        )}
-        <Field id="ingredient-role" label="Does">
-          <Select
-            id="ingredient-role"
-            value={i.role}
-            onChange={(role) => put({ role })}
-
-            options={roles.map(([value, label]) => ({ value, label }))}
-          />
-        </Field>
-        {share('Water, %', 'water')}
-        {share('Fat, %', 'fat')}
-        {share('Sugar, %', 'sugar')}
-        {share('Milk solids, %', 'milkSolids')}
-        {share(i.role === 'flour' ? 'Thirst: extra water per 100 g' : 'Drinks, % of its weight', 'drinks')}
-        {measure('g a US cup', 'perCup')}
-        {measure('g a teaspoon', 'perTeaspoon')}
-        {measure('g each', 'each')}
-        {measure('Your own weighed cup, g', 'weighedCup')}
-        <Field
-          id="ingredient-allergens"
-          label="Allergens"
-          problem={problems.find((p) => p.field === 'ingredient.allergens')?.reason}
-        >
-          <Select
-            id="ingredient-allergens"
-            mode="multiple"
-            value={i.allergens ?? []}
-            onChange={(a) => put({ allergens: a })}
-            options={allergens.map((a) => ({ value: a, label: a }))}
-          />
-        </Field>
-        <div className="choices" style={{ gridColumn: '1 / -1' }}>
-          <Checkbox checked={i.perishable ?? false} onChange={(e) => put({ perishable: e.target.checked })}>
-            spoils
-          </Checkbox>
-          <Checkbox checked={i.chilled ?? false} onChange={(e) => put({ chilled: e.target.checked })}>
-            kept in the fridge
-          </Checkbox>
-          <Checkbox checked={i.isHoney ?? false} onChange={(e) => put({ isHoney: e.target.checked })}>
-            honey: not for babies
-          </Checkbox>
-          <Checkbox checked={i.growsInFat ?? false} onChange={(e) => put({ growsInFat: e.target.checked })}>
-            raw in fat it keeps few days
-          </Checkbox>
-          <Checkbox checked={priced} onChange={(e) => setPriced(e.target.checked)}>
-            price known
-          </Checkbox>
-        </div>
-        {priced && (
-          <>
-            <Num
-              label="A pack costs"
-              at="price.cost"
-              value={price.cost}
-              set={(v) => setPrice({ ...price, cost: v ?? 0 })}
-              problems={problems}
-            />
-            <Field id="price-pack" label="and holds, g" problem={problems.find((p) => p.field === 'price.pack')?.reason}>
-              <InputNumber
-                id="price-pack"
-                value={price.pack}
-                onChange={(v) => setPrice({ ...price, pack: v ?? 0 })}
-                controls={false}
-              />
-            </Field>
-          </>
-        )}
-      </div>
-      {problems
-        .filter((p) => p.field === 'ingredient' || p.field === 'ingredient.role')
-        .map((p) => (
-          <p className="problem" role="alert" key={p.field}>
-            {p.reason}
-          </p>
-        ))}
-      <div style={{ display: 'flex', gap: 10, flexWrap: 'wrap' }}>
-        <button className="button do" onClick={() => void keep()}>
-          Keep
-        </button>
-        <button className="button" onClick={close}>
-          Leave it
-        </button>
-        {item?.own && (
-          <button
-            className="button quiet"
-            style={{ marginLeft: 'auto' }}
-            onClick={() => void forget.make(i.name).then(({ trouble }) => trouble === null && close())}
-          >
-            Forget yours
-          </button>
-        )}
-      </div>
-    </div>
-  );
 }

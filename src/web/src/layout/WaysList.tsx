@@ -5,16 +5,6 @@ import { Field } from '../parts/Field';
 
 type Ways = Schemas['Ways'];
 
-export const usualWays: Ways = {
-  cover: 'greased-film',
-  steam: null,
-  scoresFirst: false,
-  washesFirst: false,
-  cooling: null,
-  buttered: false,
-  later: 'wait',
-};
-
 const covers: [NonNullable<Ways['cover']>, string][] = [
   ['greased-film', 'greased film'],
   ['damp-cloth', 'damp cloth'],
@@ -45,10 +35,12 @@ const usual = 'usual' as const;
 
 export function WaysList({
   ways,
+  usualWays,
   set,
   cuts,
 }: {
   ways: Ways;
+  usualWays: Ways;
   set: (to: Partial<Ways>) => void;
   cuts: Schemas['CutView'][] | undefined;
 }) {
@@ -65,7 +57,7 @@ export function WaysList({
         <Field id="cover" label="Covered with">
           <Select
             id="cover"
-            value={ways.cover ?? 'greased-film'}
+            value={ways.cover ?? usualWays.cover ?? null}
             onChange={(cover) => set({ cover })}
             options={options(covers)}
           />

@@ -1,9 +1,10 @@
-// Steps to take hold of, over the picture of the day: pulled along, or moved by the arrow keys in steps of five minutes.
+// Steps to take hold of, over the picture of the day: pulled along, or moved by the arrow keys a little at a time.
 import { useState } from 'react';
 import type { Schemas } from '../api/http';
 import { clockTime, houseNow } from '../api/clock';
+import { useGrain } from '../parts/useGrain';
 
-const grain = 5 * 60000;
+const minute = 60000;
 
 export function Grips({
   picture,
@@ -15,9 +16,10 @@ export function Grips({
   move: (grip: Schemas['Grip'], at: string) => void;
 }) {
   const [held, setHeld] = useState<{ grip: Schemas['Grip']; from: number; by: number } | null>(null);
+  const grain = useGrain();
   const perPixel = (Date.parse(picture.to) - Date.parse(picture.from)) / (picture.right - picture.left);
   const later = (grip: Schemas['Grip'], by: number) =>
-    Math.max(houseNow() + 60000, Math.round((Date.parse(grip.at) + by) / grain) * grain);
+    Math.max(houseNow() + minute, Math.round((Date.parse(grip.at) + by) / grain) * grain);
   return picture.grips.map((grip) => {
     const mine = held?.grip === grip ? held : null;
     const at = mine ? later(grip, mine.by * perPixel) : Date.parse(grip.at);
@@ -39,13 +41,13 @@ export function Grips({
         }}
         onPointerMove={(e) => mine && setHeld({ ...mine, by: e.clientX - mine.from })}
         onPointerUp={() => {
-          if (mine && Math.abs(mine.by) > 3) move(grip, new Date(at).toISOString());
+          if (mine && grain && Math.abs(mine.by) > 3) move(grip, new Date(at).toISOString());
           setHeld(null);
         }}
         onPointerCancel={() => setHeld(null)}
         onKeyDown={(e) => {
           const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -6, PageUp: 6 }[e.key];
-          if (!by) return;
+          if (!by || !grain) return;
           e.preventDefault();
           move(grip, new Date(later(grip, by * grain)).toISOString());
         }}

@@ -1,0 +1,120 @@
+// The household: its rooms through the year, its hours, and what it reads.
+import { Choice } from '../parts/Choice';
+import type { Schemas } from '../api/http';
+import { Name, Num, Section, Tick } from './form';
+import type { Part } from './KitchenPage';
+
+const hour = 3600;
+const metre = 1000;
+const seasons = ['winter', 'spring', 'summer', 'autumn'] as const;
+const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+
+export function Household(part: Part) {
+  const { k, usual, change } = part;
+  const rooms = k.seasons ?? usual.seasons;
+  return (
+    <Section title="The household">
+      <div className="kit">
+        <Name at="name" value={k.name} set={(name) => change({ name })} />
+        {seasons.map((s) => (
+          <Num
+            key={s}
+            label={`${capital(s)}, °C`}
+            at={`seasons.${s}`}
+            value={rooms[s]}
+            set={(v) => change({ seasons: { ...rooms, [s]: v } })}
+          />
+        ))}
+        <Num
+          label="Above the sea, m"
+          at="altitude"
+          value={k.altitude ?? usual.altitude}
+          set={(altitude) => change({ altitude })}
+          times={metre}
+        />
+      </div>
+      <Hours at="awake" hours={k.awake} usual={usual.awake} from="Up from, h" set={(awake) => change({ awake })}>
+        Nothing to do at night
+      </Hours>
+      <Hours
+        at="machinesRun"
+        hours={k.machinesRun}
+        usual={usual.machinesRun}
+        from="Machines from, h"
+        set={(machinesRun) => change({ machinesRun })}
+      >
+        Quiet hours: no machine runs
+      </Hours>
+      <WhatIsRead {...part} />
+    </Section>
+  );
+}
+
+type Open = Schemas['OpenHours'];
+
+// Hours of every day, or none.
+function Hours({
+  at,
+  hours,
+  usual,
+  from,
+  set,
+  children,
+}: {
+  at: string;
+  hours: Open | null | undefined;
+  usual: Open;
+  from: string;
+  set: (hours: Open | null) => void;
+  children: string;
+}) {
+  return (
+    <div className="kit">
+      <Tick on={hours != null} set={(on) => set(on ? usual : null)}>
+        {children}
+      </Tick>
+      {hours && (
+        <>
+          <Num label={from} at={at} value={hours.from} set={(v) => set({ ...hours, from: v })} times={hour} />
+          <Num label="until, h" at={`${at}.to`} value={hours.to} set={(v) => set({ ...hours, to: v })} times={hour} />
+        </>
+      )}
+    </div>
+  );
+}
+
+function WhatIsRead({ k, usual, change }: Part) {
+  const units = { ...usual.units, ...k.units } as Required<Schemas['HouseholdUnits']>;
+  const set = (to: Partial<typeof units>) => change({ units: { ...units, ...to } });
+  return (
+    <div className="kit">
+      <Choice
+        label="Mass"
+        value={units.mass}
+        options={[
+          ['grams', 'grams'],
+          ['ounces', 'ounces'],
+        ]}
+        set={(mass) => set({ mass })}
+      />
+      <Choice
+        label="Heat"
+        value={units.temperature}
+        options={[
+          ['celsius', '°C'],
+          ['fahrenheit', '°F'],
+        ]}
+        set={(temperature) => set({ temperature })}
+      />
+      <Choice
+        label="Length"
+        value={units.length}
+        options={[
+          ['metric', 'cm'],
+          ['inches', 'inches'],
+        ]}
+        set={(length) => set({ length })}
+      />
+    </div>
+  );
+}

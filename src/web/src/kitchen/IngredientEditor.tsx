@@ -1,0 +1,138 @@
+// One ingredient: what it is made of, what it weighs by the cup, what to watch, what it costs.
+import { Select } from 'antd';
+import { useState } from 'react';
+import { problemsOf } from '../api/change';
+import { useForgetIngredient, useKeepIngredient } from '../api/changes';
+import type { Schemas } from '../api/http';
+import { roles } from '../doughs/draft';
+import { Field } from '../parts/Field';
+import { Name, Num, NumOrNone, OneOf, Problems, Tick, Wrong } from './form';
+
+type Item = Schemas['PantryItem'];
+const percent = 0.01;
+
+const fresh: Schemas['Ingredient'] = {
+  name: '',
+  role: 'flour',
+  water: 0,
+  fat: 0,
+  sugar: 0,
+  waterGiven: 1,
+  drinks: 0,
+  flourInside: 0,
+  yeastStrength: 0,
+  perishable: false,
+  milkSolids: 0,
+  packing: null,
+  specificHeat: null,
+  chilled: false,
+  late: false,
+  allergens: [],
+};
+
+export function IngredientEditor({ item, allergens, close }: { item: Item | null; allergens: string[]; close: () => void }) {
+  const [i, setIngredient] = useState<Schemas['Ingredient']>(item?.ingredient ?? fresh);
+  const [price, setPrice] = useState(item?.price ?? { pack: 1000, cost: 0 });
+  const [priced, setPriced] = useState(item?.price != null);
+  const [problems, setProblems] = useState<Schemas['ProblemView'][]>([]);
+  const keepIngredient = useKeepIngredient();
+  const forget = useForgetIngredient();
+  const put = (to: Partial<Schemas['Ingredient']>) => setIngredient({ ...i, ...to });
+  const packing = i.packing ?? { perCup: null };
+  const share = (label: string, field: 'water' | 'fat' | 'sugar' | 'drinks' | 'milkSolids') => (
+    <Num label={label} at={`ingredient.${field}`} value={i[field]} set={(v) => put({ [field]: v })} times={percent} />
+  );
+  const measure = (label: string, field: 'perCup' | 'perTeaspoon' | 'each' | 'weighedCup') => (
+    <NumOrNone
+      label={label}
+      at={`ingredient.packing.${field}`}
+      value={packing[field]}
+      set={(v) => put({ packing: { ...packing, [field]: v } })}
+    />
+  );
+  async function keep() {
+    const { trouble } = await keepIngredient.make({
+      ingredient: { ...i, name: i.name.trim() },
+      price: priced ? price : null,
+    });
+    if (trouble) return setProblems(problemsOf(trouble));
+    close();
+  }
+  return (
+    <Problems value={problems}>
+      <div className="ingredient" role="group" aria-label={i.name || 'Your own ingredient'}>
+        <div className="kit">
+          {item ? (
+            <h3 style={{ alignSelf: 'center' }}>{i.name}</h3>
+          ) : (
+            <Name at="ingredient.name" value={i.name} set={(name) => put({ name })} />
+          )}
+          <OneOf label="Does" at="ingredient.role" value={i.role} options={roles} set={(role) => put({ role })} />
+          {share('Water, %', 'water')}
+          {share('Fat, %', 'fat')}
+          {share('Sugar, %', 'sugar')}
+          {share('Milk solids, %', 'milkSolids')}
+          {share(i.role === 'flour' ? 'Thirst: extra water per 100 g' : 'Drinks, % of its weight', 'drinks')}
+          {measure('g a US cup', 'perCup')}
+          {measure('g a teaspoon', 'perTeaspoon')}
+          {measure('g each', 'each')}
+          {measure('Your own weighed cup, g', 'weighedCup')}
+          <Field
+            id="ingredient-allergens"
+            label="Allergens"
+            problem={problems.find((p) => p.field === 'ingredient.allergens')?.reason}
+          >
+            <Select
+              id="ingredient-allergens"
+              mode="multiple"
+              value={i.allergens ?? []}
+              onChange={(a) => put({ allergens: a })}
+              options={allergens.map((a) => ({ value: a, label: a }))}
+            />
+          </Field>
+          <div className="choices" style={{ gridColumn: '1 / -1' }}>
+            <Tick on={i.perishable} set={(perishable) => put({ perishable })}>
+              spoils
+            </Tick>
+            <Tick on={i.chilled} set={(chilled) => put({ chilled })}>
+              kept in the fridge
+            </Tick>
+            <Tick on={i.isHoney} set={(isHoney) => put({ isHoney })}>
+              honey: not for babies
+            </Tick>
+            <Tick on={i.growsInFat} set={(growsInFat) => put({ growsInFat })}>
+              raw in fat it keeps few days
+            </Tick>
+            <Tick on={priced} set={setPriced}>
+              price known
+            </Tick>
+          </div>
+          {priced && (
+            <>
+              <Num label="A pack costs" at="price.cost" value={price.cost} set={(cost) => setPrice({ ...price, cost })} />
+              <Num label="and holds, g" at="price.pack" value={price.pack} set={(pack) => setPrice({ ...price, pack })} />
+            </>
+          )}
+        </div>
+        <Wrong at="ingredient" />
+        <div style={{ display: 'flex', gap: 10, flexWrap: 'wrap' }}>
+          <button className="button do" onClick={() => void keep()}>
+            Keep
+          </button>
+          <button className="button" onClick={close}>
+            Leave it
+          </button>
+          {item?.own && (
+            <button
+              className="button quiet"
+              style={{ marginLeft: 'auto' }}
+              onClick={() => void forget.make(i.name).then(({ trouble }) => trouble === null && close())}
+            >
+              Forget yours
+            </button>
+          )}
+        </div>
+      </div>
+    </Problems>
+  );
+}

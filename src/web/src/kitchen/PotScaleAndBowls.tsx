@@ -1,0 +1,69 @@
+// The pot, the scale and what it leaves alone, hob and microwave, and bowls weighed empty.
+import { newId, type Schemas } from '../api/http';
+import { Add, Drop, listOf, Name, Num, OneOf, Section } from './form';
+import type { Part } from './KitchenPage';
+
+const centimetre = 10;
+const percent = 0.01;
+const noScale = 0;
+
+export function PotScaleAndBowls({ k, usual, change, steps }: Part & { steps: Schemas['ScaleStepView'][] }) {
+  const vessels = listOf(k.vessels, (v) => change({ vessels: v }));
+  const tolerance = k.tolerance ?? usual.tolerance;
+  const onScale: [number, string][] = [...steps.map((s): [number, string] => [s.step, s.name]), [noScale, 'no scale']];
+  return (
+    <Section title="Pot, scale, hob and bowls">
+      <div className="kit">
+        <Name label="Pot" at="pot.name" value={k.pot.name} set={(name) => change({ pot: { ...k.pot, name } })} />
+        <Num
+          label="Pot across, cm"
+          at="pot.across"
+          value={k.pot.across}
+          set={(across) => change({ pot: { ...k.pot, across } })}
+          times={centimetre}
+        />
+        <Num
+          label="Filled with, litres"
+          at="pot.litres"
+          value={k.pot.litres}
+          set={(litres) => change({ pot: { ...k.pot, litres } })}
+        />
+        <OneOf
+          label="Scale shows steps of"
+          at="scaleStep"
+          value={k.noScale ? noScale : (k.scaleStep ?? usual.scaleStep)}
+          options={onScale}
+          set={(g) => change(g === noScale ? { noScale: true } : { noScale: false, scaleStep: g })}
+        />
+        <Num
+          label="Leave alone, g"
+          at="tolerance.least"
+          value={tolerance.least}
+          set={(least) => change({ tolerance: { ...tolerance, least } })}
+        />
+        <Num
+          label="or, %"
+          at="tolerance.part"
+          value={tolerance.part}
+          set={(part) => change({ tolerance: { ...tolerance, part } })}
+          times={percent}
+        />
+        <Num label="Hob, W" at="hob" value={k.hob ?? usual.hob} set={(hob) => change({ hob })} />
+        <Num
+          label="Microwave, W"
+          at="microwave"
+          value={k.microwave ?? usual.microwave}
+          set={(microwave) => change({ microwave })}
+        />
+      </div>
+      {vessels.all.map((v, i) => (
+        <div className="kit line" key={v.id}>
+          <Name at={`vessels[${i}].name`} value={v.name} set={(name) => vessels.put(i, { name })} />
+          <Num label="Empty, g" at={`vessels[${i}].empty`} value={v.empty} set={(empty) => vessels.put(i, { empty })} />
+          <Drop what={v.name} drop={() => vessels.drop(i)} />
+        </div>
+      ))}
+      <Add what="a bowl" add={() => vessels.add({ ...usual.vessel, id: newId() })} />
+    </Section>
+  );
+}

@@ -1,0 +1,76 @@
+// Trays and tins, each drawn as it is.
+import { newId, type Schemas } from '../api/http';
+import { Add, Drop, listOf, Name, Num, NumOrNone, OneOf, Section } from './form';
+import type { Part } from './KitchenPage';
+import { TinPicture } from './TinPicture';
+
+type Tin = Schemas['Tin'];
+const centimetre = 10;
+
+const shapes: [Schemas['TinShape'], string][] = [
+  ['tray', 'tray'],
+  ['round', 'round tin'],
+  ['rectangle', 'square tin'],
+  ['loaf', 'loaf tin'],
+  ['hollows', 'many hollows'],
+  ['channels', 'channels'],
+  ['stone', 'baking stone'],
+];
+
+export function Tins({ k, usual, change }: Part) {
+  const tins = listOf(k.tins, (t) => change({ tins: t }));
+  return (
+    <Section title="Trays and tins">
+      {tins.all.map((tin, i) => (
+        <TinLine key={tin.id} tin={tin} at={`tins[${i}]`} put={(to) => tins.put(i, to)} drop={() => tins.drop(i)} />
+      ))}
+      <Add what="a tray or tin" add={() => tins.add({ ...usual.tin, id: newId() })} />
+    </Section>
+  );
+}
+
+type Props = { tin: Tin; at: string; put: (to: Partial<Tin>) => void; drop: () => void };
+
+function TinLine({ tin, at, put, drop }: Props) {
+  return (
+    <div className="kit line tin">
+      <TinPicture tin={tin} />
+      <Name at={`${at}.name`} value={tin.name} set={(name) => put({ name })} />
+      <OneOf label="Shape" at={`${at}.shape`} value={tin.shape} options={shapes} set={(shape) => put({ shape })} />
+      {tin.shape === 'round' ? (
+        <Num
+          label="Across, cm"
+          at={`${at}.length`}
+          value={tin.length}
+          set={(v) => put({ length: v, width: v })}
+          times={centimetre}
+        />
+      ) : (
+        <>
+          <Num label="Length, cm" at={`${at}.length`} value={tin.length} set={(length) => put({ length })} times={centimetre} />
+          <Num label="Width, cm" at={`${at}.width`} value={tin.width} set={(width) => put({ width })} times={centimetre} />
+        </>
+      )}
+      {tin.shape === 'loaf' && (
+        <Num label="Depth, cm" at={`${at}.depth`} value={tin.depth} set={(depth) => put({ depth })} times={centimetre} />
+      )}
+      {(tin.shape === 'hollows' || tin.shape === 'channels') && (
+        <Num
+          label={tin.shape === 'hollows' ? 'Hollows' : 'Channels'}
+          at={`${at}.count`}
+          value={tin.count}
+          set={(count) => put({ count: Math.round(count) })}
+        />
+      )}
+      {tin.shape === 'hollows' && (
+        <NumOrNone
+          label="mL each"
+          at={`${at}.hollowVolume`}
+          value={tin.hollowVolume}
+          set={(hollowVolume) => put({ hollowVolume })}
+        />
+      )}
+      <Drop what={tin.name} drop={drop} />
+    </div>
+  );
+}

@@ -1,0 +1,31 @@
+// In the way of what is planned already: said, and the whole day laid out around it in one touch.
+import type { Schemas } from '../api/http';
+import { clockTime } from '../api/clock';
+
+export function Beside({ beside, keep }: { beside: Schemas['BesideView']; keep: () => void }) {
+  return (
+    <section aria-label="Beside the rest of the day" className="beside">
+      <ul className="lines">
+        {beside.clashes.map((c) => (
+          <li key={c.at + c.text} className={c.impossible ? 'late' : ''}>
+            <b className="num">{clockTime(c.at)}</b> {c.text}
+          </li>
+        ))}
+      </ul>
+      {beside.moves.length > 0 && (
+        <p className="muted">
+          Would move: {beside.moves.map((m) => `${m.text} (${m.title}) ${clockTime(m.from)} → ${clockTime(m.to)}`).join(', ')}.
+        </p>
+      )}
+      {beside.left.length > 0 && (
+        <p className="muted">Still: {beside.left.map((f) => `${clockTime(f.at)} ${f.text}`).join(' ')}</p>
+      )}
+      <button className="button do" onClick={keep}>
+        Lay the day out around it
+        <small>
+          start {clockTime(beside.start)}, ready {clockTime(beside.ready)}
+        </small>
+      </button>
+    </section>
+  );
+}

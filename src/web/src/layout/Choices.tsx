@@ -1,0 +1,199 @@
+// Every choice of a bake, in the order in which they are made.
+import { Checkbox, Input, InputNumber, Segmented, Select } from 'antd';
+import { freshChoices } from '../api/clock';
+import type { Schemas } from '../api/http';
+import { Field } from '../parts/Field';
+import { CutList } from './CutList';
+import { CutsThatDoNotAddUp } from './CutsThatDoNotAddUp';
+import { MachineLine } from './MachineLine';
+import type { Chosen, LaidOut } from './useChoice';
+import { WaysList } from './WaysList';
+
+type Kitchen = Schemas['KitchenView'];
+type Props = { kitchen: Kitchen; chosen: Chosen; laidOut: LaidOut };
+
+const named = (things: { id: string; name: string }[]) => things.map((t) => ({ value: t.id, label: t.name }));
+// A length of time, or none.
+const none = 0;
+const spans = (seconds: number[], without: string, words: (hours: number) => string) =>
+  [none, ...seconds].map((s) => ({ value: s, label: s === none ? without : words(s / 3600) }));
+const spanOrNull = (seconds: number) => (seconds === none ? null : seconds);
+
+export function Choices({ doughs, ...at }: Props & { doughs: Schemas['DoughName'][] }) {
+  const { kitchen, chosen, laidOut } = at;
+  const { choice, set, cuts } = chosen;
+  const { layout, problem } = laidOut;
+  const bathed = cuts.some((c) => kitchen.families.find((f) => f.id === c.familyId)?.bathed);
+  return (
+    <form className="card fields" onSubmit={(e) => e.preventDefault()} aria-label="Choices">
+      <When {...at} />
+      <Field id="dough" label="Dough" wide>
+        <Select
+          id="dough"
+          value={chosen.doughId}
+          onChange={chosen.setDough}
+          options={named(doughs)}
+          showSearch={{ optionFilterProp: 'label' }}
+          virtual
+        />
+      </Field>
+      <CutList cuts={cuts} laid={layout?.cuts} kitchen={kitchen} ovenId={choice.ovenId} set={chosen.setCuts} problem={problem} />
+      <CutsThatDoNotAddUp chosen={chosen} laidOut={laidOut} />
+      <WhichMachine {...at} />
+      <WhereToProof {...at} />
+      <Loading {...at} />
+      <Field id="room" label="Kitchen °C" problem={problem('room')}>
+        <InputNumber id="room" value={choice.room ?? layout?.room ?? kitchen.room} onChange={(room) => set({ room })} />
+      </Field>
+      <Field id="oven" label="Oven" problem={problem('ovenId')}>
+        <Select id="oven" value={choice.ovenId} onChange={(ovenId) => set({ ovenId })} options={named(kitchen.ovens)} />
+      </Field>
+      {bathed && <Bath {...at} />}
+      <WaysList ways={chosen.ways} usualWays={kitchen.usualWays} set={chosen.setWays} cuts={layout?.cuts} />
+      <AfterTheCycle {...at} />
+    </form>
+  );
+}
+
+// "2026-11-28T12:30" in this household's time, for a field of date and time.
+const local = (ms: number) => new Date(ms - new Date(ms).getTimezoneOffset() * 60000).toISOString().slice(0, 16);
+
+function When({ kitchen, chosen: { choice, set }, laidOut: { layout, problem } }: Props) {
+  const { readyBy } = choice;
+  return (
+    <Field id="when" label="When" wide problem={problem('readyBy')}>
+      <Segmented
+        block
+        value={readyBy ? 'by' : 'now'}
+        onChange={(v) => set({ readyBy: v === 'by' ? (layout?.roundReady ?? null) : null })}
+        options={[
+          { value: 'now', label: 'Start now' },
+          { value: 'by', label: 'Ready by', disabled: !layout && !readyBy },
+        ]}
+      />
+      {readyBy && (
+        <>
+          <Input
+            id="when"
+            type="datetime-local"
+            aria-label="Ready by"
+            value={local(Date.parse(readyBy))}
+            onChange={(e) => e.target.value && set({ readyBy: new Date(e.target.value).toISOString() })}
+          />
+          <Select
+            aria-label="How fresh"
+            value={choice.fresh ?? none}
+            onChange={(fresh) => set({ fresh: spanOrNull(fresh) })}
+            options={freshChoices(kitchen.freshes)}
+          />
+        </>
+      )}
+    </Field>
+  );
+}
+
+function WhichMachine({ kitchen, chosen, laidOut: { layout, problem, is } }: Props) {
+  const { choice, set, setScaleToFit } = chosen;
+  const machine = kitchen.machines.find((m) => m.id === choice.machineId);
+  return (
+    <Field id="machine" label="Machine" wide problem={problem('machineId')}>
+      <Select
+        id="machine"
+        value={choice.machineId}
+        onChange={(machineId) => set({ machineId, program: null })}
+        options={named(kitchen.machines)}
+      />
+      {machine && machine.programs.length > 1 && (
+        <Select
+          aria-label="Program"
+          value={choice.program ?? machine.programs[0]?.name ?? null}
+          onChange={(program) => set({ program })}
+          options={machine.programs.map((p) => ({ value: p.name, label: `program ${p.name}` }))}
+        />
+      )}
+      <Select
+        aria-label="Timer"
+        value={choice.timer ?? none}
+        onChange={(timer) => set({ timer: spanOrNull(timer) })}
+        options={spans(kitchen.timers, 'begins at once', (h) => `on its timer, ${h} h later`)}
+      />
+      {problem('timer') && (
+        <span className="problem" role="alert">
+          {problem('timer')}
+        </span>
+      )}
+      {machine && <MachineLine machine={machine} program={choice.program} />}
+      {is('capacity') && (
+        <button type="button" className="button" onClick={() => setScaleToFit(true)}>
+          Scale it to fit
+        </button>
+      )}
+      {layout && layout.scaled < 1 && (
+        <span className="muted">
+          Scaled to {(layout.scaled * 100).toFixed(1)} %.{' '}
+          <button type="button" className="link" onClick={() => setScaleToFit(false)}>
+            Undo
+          </button>
+        </span>
+      )}
+    </Field>
+  );
+}
+
+function WhereToProof({ kitchen, chosen: { choice, set }, laidOut: { problem } }: Props) {
+  return (
+    <Field id="place" label="Second proof" wide problem={problem('placeId')}>
+      <Select id="place" value={choice.placeId} onChange={(placeId) => set({ placeId })} options={named(kitchen.places)} />
+      <Select
+        aria-label="In the fridge first"
+        value={choice.cold ?? none}
+        onChange={(cold) => set({ cold: spanOrNull(cold) })}
+        options={spans(kitchen.colds, 'not in the fridge first', (h) => `${h} h in the fridge first`)}
+      />
+    </Field>
+  );
+}
+
+function Loading({ chosen: { school, setSchool } }: Props) {
+  return (
+    <div className="wide choices">
+      <Checkbox checked={school.bloom ?? false} onChange={(e) => setSchool({ bloom: e.target.checked })}>
+        Bloom the yeast first
+      </Checkbox>
+      <Checkbox checked={school.holdBack ?? false} onChange={(e) => setSchool({ holdBack: e.target.checked })}>
+        Hold a third of the liquid back
+      </Checkbox>
+    </div>
+  );
+}
+
+function Bath({ chosen: { choice, set } }: Props) {
+  return (
+    <Field id="bath" label="Soda">
+      <Select
+        id="bath"
+        value={choice.bath ?? 'in-the-pot'}
+        onChange={(bath) => set({ bath })}
+        options={[
+          { value: 'in-the-pot', label: 'in the boiling pot' },
+          { value: 'dip-after-boil', label: 'plain boil, then a dip' },
+        ]}
+      />
+    </Field>
+  );
+}
+
+function AfterTheCycle({ kitchen, chosen: { choice, set }, laidOut: { problem } }: Props) {
+  const { early, bulk } = { early: false, bulk: 0, ...choice.after };
+  const at = kitchen.afters.findIndex(({ after }) => after.early === early && after.bulk === bulk);
+  return (
+    <Field id="after" label="After the cycle" problem={problem('after.bulk')}>
+      <Select
+        id="after"
+        value={at}
+        onChange={(i) => set({ after: kitchen.afters[i]?.after ?? null })}
+        options={kitchen.afters.map((a, value) => ({ value, label: a.name }))}
+      />
+    </Field>
+  );
+}

@@ -1,0 +1,22 @@
+// What a program does, and what the machine holds.
+import type { Schemas } from '../api/http';
+import { useUnits } from '../parts/units';
+
+const phaseWords: Record<Schemas['PhaseKind'], string> = {
+  warm: 'warm',
+  knead: 'knead',
+  rise: 'rise',
+  'knock-back': 'knock back',
+};
+
+export function MachineLine({ machine, program }: { machine: Schemas['MachineView']; program: string | null | undefined }) {
+  const { mass } = useUnits();
+  const set = machine.programs.find((p) => p.name === program) ?? machine.programs[0];
+  return (
+    <span className="muted">
+      {machine.byHand ? 'In a bowl' : `Program ${set?.name}`}:{' '}
+      {set?.phases.map((p) => `${phaseWords[p.kind]} ${Math.round(p.length / 60)}`).join(' · ')} min
+      {set?.pulled ? ', then pulled' : ''}. Up to {mass(machine.flourLimit)} flour, {mass(machine.doughLimit)} dough.
+    </span>
+  );
+}
