@@ -86,6 +86,7 @@ if (!describing)
 }
 
 var app = builder.Build();
+app.UseRequestLog();
 app.UseExceptionHandler(Problems.Handling);
 app.UseStatusCodePages(Problems.Explain);
 app.UseDoor(app.Services.GetRequiredService<HouseNetwork>());

@@ -9,6 +9,18 @@ public sealed class BadInput(House house) : IClassFixture<House>
     private const string Good =
         """{"name":"Good","rows":[{"ingredient":"plain flour","mass":500},{"ingredient":"water","mass":300}]}""";
 
+    [Fact]
+    public async Task What_was_refused_is_logged_by_its_endpoint_and_nothing_that_was_typed()
+    {
+        var id = Guid.NewGuid();
+        var secret = """{"name":"Grandmother's secret","rows":[{"ingredient":"secret herb","mass":-1}]}""";
+        (await house.Call(HttpMethod.Put, $"/api/doughs/{id}", Json(secret))).Status.ShouldBe(400);
+        house.Log.Lines.ShouldContain(l =>
+            l.StartsWith("Warning PUT /api/doughs/{id:guid} was refused: 400 after", StringComparison.Ordinal)
+        );
+        house.Log.Lines.ShouldNotContain(l => l.Contains("secret", StringComparison.OrdinalIgnoreCase) || l.Contains($"{id}"));
+    }
+
     [Theory]
     [InlineData("""{"rows":[{"ingredient":"water","mass":-1}],"name":"x"}""", "rows[0].mass")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":0}],"name":"x"}""", "rows[0].mass")]

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using JollyKnot.Server.Clock;
@@ -7,6 +8,7 @@ using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Logging;
 using Microsoft.Extensions.Time.Testing;
 
 namespace JollyKnot.Server.Tests;
@@ -151,9 +153,38 @@ public sealed class House : IDisposable
             foreach (var (key, value) in settings)
                 b.UseSetting(key, value);
             b.ConfigureTestServices(s =>
-                s.AddKeyedSingleton<TimeProvider>(HouseClock.Wall, wall).AddSingleton<IStartupFilter, FromElsewhere>()
+                s.AddKeyedSingleton<TimeProvider>(HouseClock.Wall, wall)
+                    .AddSingleton<IStartupFilter, FromElsewhere>()
+                    .AddSingleton<ILoggerProvider>(Log)
             );
         });
+
+    /// <summary>What the server logged.</summary>
+    public Kept Log { get; } = new();
+
+    public sealed class Kept : ILoggerProvider, ILogger
+    {
+        private readonly ConcurrentQueue<string> lines = new();
+
+        public IEnumerable<string> Lines => lines;
+
+        public ILogger CreateLogger(string categoryName) => this;
+
+        public void Dispose() { }
+
+        public IDisposable? BeginScope<TState>(TState state)
+            where TState : notnull => null;
+
+        public bool IsEnabled(LogLevel logLevel) => true;
+
+        public void Log<TState>(
+            LogLevel logLevel,
+            EventId eventId,
+            TState state,
+            Exception? exception,
+            Func<TState, Exception?, string> formatter
+        ) => lines.Enqueue($"{logLevel} {formatter(state, exception)} {exception}");
+    }
 
     /// <summary>Says in a header from which address a call comes.</summary>
     public const string From = "X-From";
