@@ -65,6 +65,21 @@ public sealed record HouseholdPantry(
     /// matter.</summary>
     public Ingredient? Find(string words) => words is null ? null : byPhrase.Value.GetValueOrDefault(Phrase.Of(words));
 
+    /// <summary>What goes by these words here, or in another language that recipes are read in; then it keeps that
+    /// name.</summary>
+    public Ingredient? Known(string words)
+    {
+        if (words is null || Find(words) is { } found)
+            return words is null ? null : Find(words);
+        return RecipeLanguage.NameIn(words) is { } name && Find(name) is { } like
+            ? like with
+            {
+                Name = PlainText.AsName(words),
+                Like = like.Like ?? like.Name,
+            }
+            : null;
+    }
+
     /// <summary>This pantry with an own ingredient, or an own version of a known one.</summary>
     public HouseholdPantry With(Ingredient ingredient)
     {
@@ -87,6 +102,10 @@ public sealed record HouseholdPantry(
             };
     }
 
+    // Of many things that go by one name, each keeps its own.
+    private static Ingredient CalledSo(string word, Ingredient ingredient) =>
+        Ingredients.IsCollective(ingredient.Name) ? ingredient with { Name = word, Like = ingredient.Name } : ingredient;
+
     private static Dictionary<string, Ingredient> Index(
         ImmutableArray<Ingredient> own,
         ImmutableDictionary<string, string> learned
@@ -98,7 +117,7 @@ public sealed record HouseholdPantry(
         var names = new Dictionary<string, Ingredient>(index);
         foreach (var (words, name) in Ingredients.Words)
             foreach (var word in words.Split('|'))
-                index.TryAdd(Phrase.Of(word), names[Phrase.Of(name)]);
+                index.TryAdd(Phrase.Of(word), CalledSo(word, names[Phrase.Of(name)]));
         foreach (var (phrase, name) in learned)
             if (names.TryGetValue(Phrase.Of(name), out var meant))
                 index[phrase] = meant;
@@ -144,6 +163,7 @@ public static class Phrase
         ArgumentNullException.ThrowIfNull(word);
         return word switch
         {
+            "chillies" or "chilies" or "chilis" => "chilli",
             { Length: > 4 } when word.EndsWith("ies", StringComparison.Ordinal) => word[..^3] + "y",
             { Length: > 4 } when word.EndsWith("oes", StringComparison.Ordinal) => word[..^2],
             { Length: > 4 } when word.EndsWith("leaves", StringComparison.Ordinal) => word[..^3] + "f",

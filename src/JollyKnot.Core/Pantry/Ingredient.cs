@@ -72,6 +72,15 @@ public sealed record Ingredient(
     /// <summary>Major allergens, by name; empty when there are none.</summary>
     public ImmutableArray<string> Allergens { get; init; } = [];
 
+    /// <summary>The pantry's name for what it is reckoned like, where it goes by the baker's own word; null else.</summary>
+    public string? Like { get; init; }
+
+    /// <summary>Nobody has told what it contains and whether it spoils.</summary>
+    public bool IsUntold { get; init; }
+
+    /// <summary>What it brings along that a recipe counts by itself; null when nothing.</summary>
+    public string? Brings { get; init; }
+
     /// <summary>Honey of any kind: not for babies.</summary>
     public bool IsHoney { get; init; }
 

@@ -1,4 +1,5 @@
 // The pantry's own list. Make-up and measures after the USDA food tables, rounded; strengths of yeast as bakers reckon them.
+using System.Collections.Frozen;
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
 
@@ -45,7 +46,14 @@ public static class Ingredients
         Of("spelt flour", Role.Flour, Allergens: Gluten, Packing: Flour(120, 135)),
         Of("semolina", Role.Flour, Allergens: Gluten, Packing: Cup(160)),
         Of("fine cornmeal", Role.Flour, Packing: Cup(160)),
+        Of("dark rye flour", Role.Flour, Drinks: .06, Allergens: Gluten, Packing: Flour(128, 146), Late: true),
+        Of("buckwheat flour", Role.Flour, Packing: Flour(120, 137)),
+        Of("self-raising flour", Role.Flour, Fat: .01, Allergens: Gluten, Packing: Flour(125, 142, 115)) with
+        {
+            Brings = "salt and baking powder",
+        },
         Of("potato starch", Role.Flour, Packing: Cup(160)),
+        Of("cornflour", Role.Flour, Packing: Cup(128)),
         Of("water", Role.Liquid, Water: 1, Packing: Cup(236.6, 4.93)),
         Of(
             "whole milk",
@@ -118,6 +126,46 @@ public static class Ingredients
             SpecificHeat: 3.3,
             Chilled: true
         ),
+        Of(
+            "single cream",
+            Role.Liquid,
+            Water: .74,
+            Fat: .19,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .26,
+            Packing: Cup(240),
+            SpecificHeat: 3.5,
+            Chilled: true
+        ),
+        Of(
+            "double cream",
+            Role.Liquid,
+            Water: .47,
+            Fat: .48,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .53,
+            Packing: Cup(240),
+            SpecificHeat: 3.0,
+            Chilled: true
+        ),
+        Of(
+            "goat milk",
+            Role.Liquid,
+            Water: .87,
+            Fat: .04,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .13,
+            Packing: Cup(244, 5.1),
+            SpecificHeat: 3.9,
+            Chilled: true
+        ),
+        Of("oat drink", Role.Liquid, Water: .90, Fat: .015, Sugar: .04, Allergens: Gluten, Packing: Cup(236.6), Chilled: true),
+        Of("soy drink", Role.Liquid, Water: .91, Fat: .02, Allergens: Soy, Packing: Cup(236.6), Chilled: true),
+        Of("almond drink", Role.Liquid, Water: .96, Fat: .01, Allergens: Nuts, Packing: Cup(236.6), Chilled: true),
+        Of("coconut milk", Role.Liquid, Water: .72, Fat: .21, Packing: Cup(236.6)),
         Of("beer", Role.Liquid, Water: .92, Allergens: Gluten, Packing: Cup(237)),
         Of("apple juice", Role.Liquid, Water: .88, Sugar: .10, Packing: Cup(248)),
         Of("lemon juice", Role.Liquid, Water: .92, Packing: new(G(244), Each: G(45))),
@@ -135,6 +183,56 @@ public static class Ingredients
             SpecificHeat: 3.5,
             Chilled: true
         ),
+        Of(
+            "cream cheese",
+            Role.Other,
+            Water: .54,
+            Fat: .34,
+            WaterGiven: .5,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .46,
+            Packing: Cup(232),
+            Chilled: true
+        ),
+        Of(
+            "ricotta",
+            Role.Other,
+            Water: .72,
+            Fat: .13,
+            WaterGiven: .5,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .28,
+            Packing: Cup(246),
+            Chilled: true
+        ),
+        Of(
+            "mascarpone",
+            Role.Other,
+            Water: .46,
+            Fat: .45,
+            WaterGiven: .5,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .54,
+            Packing: Cup(235),
+            Chilled: true
+        ),
+        Of(
+            "soft cheese",
+            Role.Other,
+            Water: .52,
+            Fat: .22,
+            WaterGiven: .2,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .48,
+            Packing: Cup(113),
+            Chilled: true
+        ),
+        Of("skim milk powder", Role.Other, Water: .03, Fat: .01, Allergens: Milk, MilkSolids: .97, Packing: Cup(68)),
+        Of("dried egg", Role.Egg, Water: .03, Fat: .43, Allergens: HensEgg, Packing: Cup(85)),
         Of("dried milk powder", Role.Other, Water: .03, Fat: .01, Allergens: Milk, MilkSolids: .97, Packing: Cup(120, 2.5)),
         Of("egg", Role.Egg, Water: .76, Fat: .10, Perishable: true, Allergens: HensEgg, Packing: Each(50), Chilled: true),
         Of("egg yolk", Role.Egg, Water: .52, Fat: .27, Perishable: true, Allergens: HensEgg, Packing: Each(18), Chilled: true),
@@ -143,7 +241,9 @@ public static class Ingredients
         Of("olive oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
         Of("sunflower oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
         Of("rapeseed oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
+        Of("coconut oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
         Of("lard", Role.Fat, Fat: 1, Packing: Cup(205)),
+        Of("shortening", Role.Fat, Fat: 1, Packing: Cup(190)),
         Of("sugar", Role.Sugar, Sugar: 1, Packing: Cup(200, 4.2)),
         Of("icing sugar", Role.Sugar, Sugar: 1, Packing: Cup(120)),
         Of("brown sugar", Role.Sugar, Water: .013, Sugar: .97, Packing: Cup(220, 4.6)),
@@ -153,24 +253,35 @@ public static class Ingredients
         },
         Of("barley malt syrup", Role.Sugar, Water: .22, Sugar: .7, Allergens: Gluten, Packing: Cup(330, 6.9), SpecificHeat: 2.5),
         Of("black treacle", Role.Sugar, Water: .22, Sugar: .7, Packing: Cup(330, 6.9), SpecificHeat: 2.5),
+        Of("sugar beet syrup", Role.Sugar, Water: .22, Sugar: .67, Packing: Cup(330, 6.9), SpecificHeat: 2.5),
+        Of("golden syrup", Role.Sugar, Water: .20, Sugar: .78, Packing: Cup(340, 7.1), SpecificHeat: 2.5),
         Of("maple syrup", Role.Sugar, Water: .32, Sugar: .67, Packing: Cup(315, 6.6), SpecificHeat: 2.5),
         Of("fine salt", Role.Salt, Packing: Spoon(6.0)),
         Of("coarse salt", Role.Salt, Packing: new(PerTeaspoon: G(2.8), DensePerTeaspoon: G(4.8))),
+        Of("coarse sea salt", Role.Salt, Packing: Spoon(5.0)),
         Of("instant yeast", Role.Yeast, YeastStrength: 1, Packing: Spoon(3.1)),
         Of("active dry yeast", Role.Yeast, YeastStrength: 1 / 1.25, Packing: Spoon(3.1)),
         Of("fresh yeast", Role.Yeast, Water: .70, YeastStrength: 1 / 3d, Chilled: true),
         Of("ripe starter", Role.Starter, Water: .5, FlourInside: .5, Allergens: Gluten, Packing: Cup(227)),
         Of("ripe rye starter", Role.Starter, Water: .5, FlourInside: .5, Allergens: Gluten, Packing: Cup(227)),
+        Of("starter discard", Role.Starter, Water: .5, FlourInside: .5, Allergens: Gluten, Packing: Cup(227)),
         Of("rolled oats", Role.Other, Fat: .07, Drinks: .9, Allergens: Gluten, Packing: Cup(90), Late: true),
         Of("wheat bran", Role.Other, Fat: .04, Drinks: .9, Allergens: Gluten, Packing: Cup(58), Late: true),
         Of("wheat gluten", Role.Other, Allergens: Gluten, Packing: Cup(130)),
         Of("raisins", Role.Other, Water: .15, WaterGiven: 0, Sugar: .6, Packing: Cup(150)),
         Of("dried fruit", Role.Other, Water: .20, WaterGiven: 0, Sugar: .6, Packing: Cup(140)),
         Of("pumpkin seeds", Role.Other, Fat: .45, Drinks: .1, Packing: Cup(140, 2.9)),
-        Of("sunflower seeds", Role.Other, Fat: .45, Drinks: .1, Packing: Cup(140, 2.9)),
-        Of("sesame seeds", Role.Other, Fat: .45, Drinks: .1, Allergens: Sesame, Packing: Cup(140, 2.9)),
-        Of("poppy seeds", Role.Other, Fat: .45, Drinks: .1, Packing: Cup(140, 2.9)),
+        Of("sunflower seeds", Role.Other, Fat: .5, Drinks: .1, Packing: Cup(140, 2.9)),
+        Of("sesame seeds", Role.Other, Fat: .5, Drinks: .1, Allergens: Sesame, Packing: Cup(145, 3)),
+        Of("poppy seeds", Role.Other, Fat: .45, Drinks: .1, Packing: Cup(145, 3)),
         Of("linseed", Role.Other, Fat: .42, Drinks: .1, Packing: Cup(140, 2.9)),
+        Of("ground almonds", Role.Other, Water: .05, WaterGiven: 0, Fat: .5, Allergens: Nuts, Packing: Cup(96)),
+        Of("ground nuts", Role.Other, Water: .05, WaterGiven: 0, Fat: .5, Allergens: Nuts, Packing: Cup(110)),
+        Of("coconut flour", Role.Other, Fat: .15, Drinks: 1, Packing: Cup(112)),
+        Of("desiccated coconut", Role.Other, Fat: .65, Packing: Cup(80, 1.6)),
+        Of("soy flour", Role.Other, Fat: .2, Drinks: .5, Allergens: Soy, Packing: Cup(85)),
+        Of("peanuts", Role.Other, Fat: .49, Allergens: ["peanut"], Packing: Cup(146)),
+        Of("peanut butter", Role.Fat, Water: .02, Fat: .5, Allergens: ["peanut"], Packing: Cup(258)),
         Of("chopped nuts", Role.Other, Fat: .55, Allergens: Nuts, Packing: Cup(120)),
         Of("chocolate", Role.Other, Fat: .32, Sugar: .5, WaterGiven: 0, Allergens: [.. Milk, .. Soy], Packing: Cup(170)),
         Of(
@@ -187,6 +298,11 @@ public static class Ingredients
         Of("mashed potato", Role.Other, Water: .78, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.4),
         Of("cooked leek", Role.Other, Water: .88, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.8),
         Of("cooked onion", Role.Other, Water: .88, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.8),
+        Of("potato flakes", Role.Other, Water: .07, Drinks: 1, Packing: Cup(60)),
+        Of("raw onion", Role.Other, Water: .90, Packing: new(G(150), Each: G(150)), SpecificHeat: 3.8),
+        Of("raw leek", Role.Other, Water: .90, Packing: new(G(150), Each: G(170)), SpecificHeat: 3.8),
+        Of("raw pepper", Role.Other, Water: .90, Packing: new(G(150), Each: G(150)), SpecificHeat: 3.8),
+        Of("smoked fish", Role.Other, Water: .65, WaterGiven: 0, Perishable: true, Allergens: ["fish"], Chilled: true),
         Of("chopped vegetables", Role.Other, Water: .92, Perishable: true, Packing: Cup(150), SpecificHeat: 3.9, Chilled: true),
         Of("bacon", Role.Other, Water: .4, WaterGiven: 0, Fat: .4, Perishable: true, Chilled: true),
         Of("cocoa", Role.Other, Fat: .12, Drinks: .8, Packing: Cup(85)),
@@ -213,7 +329,7 @@ public static class Ingredients
         },
         Of("dried herbs", Role.Other, Packing: Spoon(1)),
         Of("baking soda", Role.Other, Packing: Spoon(4.6)),
-        Of("baking powder", Role.Other, Packing: Spoon(4)),
+        Of("baking powder", Role.Other, Packing: Spoon(4.6)),
     ];
 
     // Other words for the same thing. "machine yeast" is instant yeast; a bare "flour" is the household's plain one.
@@ -226,7 +342,7 @@ public static class Ingredients
         ),
         (
             "flour|all purpose flour|ap flour|plain|plain white flour|white flour|wheat flour|all purpose white flour|"
-                + "self raising flour|00 flour|type 550 flour",
+                + "00 flour",
             "plain flour"
         ),
         (
@@ -234,14 +350,12 @@ public static class Ingredients
                 + "bread flour|whole meal flour|whole wheat bread flour|wholegrain flour|whole grain flour|graham flour",
             "wholemeal flour"
         ),
-        (
-            "rye|dark rye flour|light rye flour|medium rye flour|whole rye flour|wholemeal rye flour|wholegrain rye flour",
-            "rye flour"
-        ),
+        ("rye|light rye flour|medium rye flour|whole rye flour|wholemeal rye flour|wholegrain rye flour", "rye flour"),
+        ("self rising flour", "self-raising flour"),
         ("spelt|white spelt flour|wholemeal spelt flour|whole spelt flour", "spelt flour"),
         ("fine semolina|semolina flour|durum semolina|durum flour", "semolina"),
         ("cornmeal|polenta|maize meal|corn meal|coarse cornmeal", "fine cornmeal"),
-        ("cornflour|corn starch|cornstarch|starch", "potato starch"),
+        ("corn starch|cornstarch|starch", "cornflour"),
         ("milk|full fat milk|full cream milk|semi skimmed milk|whole cow milk|2 milk", "whole milk"),
         ("skimmed milk|low fat milk|nonfat milk|fat free milk", "skim milk"),
         (
@@ -250,17 +364,27 @@ public static class Ingredients
             "plain yogurt"
         ),
         ("soured cream|creme fraiche", "sour cream"),
-        ("double cream|heavy cream|whipping cream|single cream", "cream"),
+        ("whipping cream", "cream"),
+        ("heavy cream", "double cream"),
+        ("light cream|half and half|pouring cream", "single cream"),
+        ("sheep milk|ewe milk", "goat milk"),
+        ("oat milk|oatmilk", "oat drink"),
+        ("soya milk|soy milk|soymilk|soya drink", "soy drink"),
+        ("almond milk", "almond drink"),
         ("ale|lager|stout", "beer"),
         ("juice lemon", "lemon juice"),
         ("cider vinegar|apple cider vinegar|white vinegar|wine vinegar", "vinegar"),
         ("orange juice|juice", "apple juice"),
-        ("cottage cheese|quark|ricotta|cream cheese|fresh cheese|soft cheese", "curd cheese"),
+        ("cottage cheese|quark|fresh cheese", "curd cheese"),
+        ("full fat cream cheese|soft white cheese", "cream cheese"),
+        ("mozzarella|feta|goat cheese|brie|camembert", "soft cheese"),
+        ("whole egg powder|egg powder", "dried egg"),
         (
-            "milk powder|dry milk|powdered milk|dried milk|dry milk powder|nonfat dry milk|nonfat dry milk powder|"
-                + "skimmed milk powder|skim milk powder|instant dry milk|dried skimmed milk|powder milk",
+            "milk powder|dry milk|powdered milk|dried milk|dry milk powder|powder milk|whole milk powder|nonfat dry milk|"
+                + "nonfat dry milk powder",
             "dried milk powder"
         ),
+        ("skimmed milk powder|instant dry milk|dried skimmed milk|instant nonfat dry milk", "skim milk powder"),
         ("whole egg|hen egg", "egg"),
         ("yolk|yolk egg", "egg yolk"),
         ("white|white egg", "egg white"),
@@ -268,7 +392,9 @@ public static class Ingredients
         ("extra virgin olive oil|virgin olive oil", "olive oil"),
         ("oil|vegetable oil|neutral oil|corn oil|cooking oil|salad oil", "sunflower oil"),
         ("canola oil|rape oil", "rapeseed oil"),
-        ("shortening|vegetable shortening|dripping", "lard"),
+        ("vegetable shortening|vegetable fat", "shortening"),
+        ("dripping", "lard"),
+        ("coconut fat", "coconut oil"),
         (
             "white sugar|caster sugar|granulated sugar|cane sugar|superfine sugar|golden caster sugar|castor sugar|raw sugar",
             "sugar"
@@ -282,11 +408,10 @@ public static class Ingredients
         ("runny honey|clear honey", "honey"),
         ("malt syrup|malt extract|barley malt|barley malt extract|malt", "barley malt syrup"),
         ("treacle|molasses|dark treacle", "black treacle"),
-        ("golden syrup|syrup|corn syrup|agave syrup", "maple syrup"),
+        ("syrup|corn syrup|light corn syrup|agave syrup|glucose syrup", "golden syrup"),
         ("salt|table salt|fine sea salt|sea salt|cooking salt", "fine salt"),
         (
-            "kosher salt|flaky salt|flaked salt|flaky sea salt|sea salt flake|coarse sea salt|coarse flaked salt|salt "
-                + "flake|pretzel salt",
+            "kosher salt|flaky salt|flaked salt|flaky sea salt|sea salt flake|coarse flaked salt|salt " + "flake|pretzel salt",
             "coarse salt"
         ),
         (
@@ -302,37 +427,50 @@ public static class Ingredients
                 + "wheat starter",
             "ripe starter"
         ),
+        ("discard|sourdough discard|unfed starter", "starter discard"),
         ("rye starter|rye sourdough starter|active rye starter", "ripe rye starter"),
         ("vital wheat gluten|gluten", "wheat gluten"),
         ("oat|oats|rolled oat|porridge oat|porridge oats|oatmeal|quick oat|quick oats", "rolled oats"),
         ("bran|oat bran", "wheat bran"),
         ("raisin|sultana|currant|golden raisin", "raisins"),
-        ("cranberry|dried cranberry|apricot|dried apricot|date|fig|mixed fruit|mixed peel|candied peel", "dried fruit"),
+        ("cranberry|dried cranberry|dried apricot|date|fig|dried fig|mixed fruit|mixed peel|candied peel|prune", "dried fruit"),
         ("seeds|seed|pumpkin seed|mixed seed|pepitas", "pumpkin seeds"),
         ("sunflower seed", "sunflower seeds"),
         ("sesame|sesame seed", "sesame seeds"),
         ("poppy seed|poppyseed", "poppy seeds"),
         ("flax seed|flaxseed|linseeds", "linseed"),
-        ("nut|walnut|hazelnut|pecan|almond|chopped nut", "chopped nuts"),
+        ("nut|walnut|hazelnut|pecan|almond|chopped nut|flaked almond|cashew|pistachio", "chopped nuts"),
+        ("almond flour|almond meal|ground almond", "ground almonds"),
+        ("hazelnut flour|ground hazelnut|ground walnut|ground nut", "ground nuts"),
+        ("soya flour", "soy flour"),
+        ("peanut|groundnut", "peanuts"),
+        ("shredded coconut|coconut flake|grated coconut", "desiccated coconut"),
         ("chocolate chip|dark chocolate|chocolate chunk|milk chocolate", "chocolate"),
         (
             "cheese|cheddar|cheddar cheese|parmesan|parmesan cheese|gruyere|mature cheddar|grated cheese|strong cheese|"
-                + "mozzarella|feta",
+                + "gouda|emmental|pecorino",
             "hard cheese"
         ),
         ("potato|mashed potatoes|mash", "mashed potato"),
-        ("leek|fried leek", "cooked leek"),
-        ("onion|red onion|fried onion|caramelised onion", "cooked onion"),
+        ("leek", "raw leek"),
+        ("fried leek|softened leek", "cooked leek"),
+        ("onion|red onion|white onion|spring onion|shallot", "raw onion"),
+        ("fried onion|caramelised onion|caramelized onion|softened onion|roasted onion", "cooked onion"),
+        ("red pepper|green pepper|yellow pepper|bell pepper|pepper|capsicum", "raw pepper"),
+        ("instant potato|instant potato flake|mashed potato flake", "potato flakes"),
+        ("smoked salmon|smoked trout|salmon|tuna|anchovy", "smoked fish"),
         (
-            "vegetable|pickled vegetable|tomato|pepper|spinach|courgette|zucchini|carrot|olive|jalapeno|gherkin|pickle",
+            "vegetable|pickled vegetable|tomato|spinach|courgette|zucchini|carrot|olive|jalapeno|gherkin|pickle|chilli|"
+                + "green chilli|red chilli|sweetcorn|pumpkin|mushroom|beetroot",
             "chopped vegetables"
         ),
-        ("ham|chorizo|salami|pancetta", "bacon"),
+        ("ham|chorizo|salami|pancetta|sausage", "bacon"),
         ("cocoa powder|unsweetened cocoa powder|unsweetened cocoa", "cocoa"),
         ("ground cinnamon", "cinnamon"),
         (
             "nutmeg|cardamom|mixed spice|black pepper|paprika|cumin|turmeric|ground cardamom|caraway|caraway seed|"
-                + "fennel seed|ground ginger|ginger|spice|allspice|clove",
+                + "fennel seed|ground ginger|ginger|spice|allspice|clove|saffron|aniseed|star anise|ground coriander|bread "
+                + "spice|chilli powder|chilli flake|cayenne|ground caraway|curry powder|mace|nigella seed",
             "ground spice"
         ),
         ("mustard powder|wholegrain mustard", "mustard"),
@@ -347,6 +485,44 @@ public static class Ingredients
         ("dried herb|oregano|dried oregano|dried thyme|mixed herb|italian seasoning|dried rosemary", "dried herbs"),
         ("soda|bicarbonate of soda|bicarb|bicarbonate soda|bicarbonate", "baking soda"),
     ];
+
+    // Names of many things: one of them keeps the baker's own word, and is reckoned like them.
+    private static readonly FrozenSet<string> Collective = new[]
+    {
+        "ground spice",
+        "chopped vegetables",
+        "fresh herbs",
+        "dried herbs",
+        "dried fruit",
+        "chopped nuts",
+        "ground nuts",
+        "hard cheese",
+        "soft cheese",
+        "bacon",
+        "smoked fish",
+    }.ToFrozenSet();
+
+    private static readonly FrozenDictionary<string, string> CookedNames = new Dictionary<string, string>
+    {
+        ["raw onion"] = "cooked onion",
+        ["raw leek"] = "cooked leek",
+    }.ToFrozenDictionary();
+
+    /// <summary>What a raw thing is called when it was cooked so; null when it was not, or goes by the same name.</summary>
+    internal static string? Cooked(string name, IEnumerable<string> manner) =>
+        manner.Any(m => m is "fried" or "cooked" or "softened" or "caramelised" or "caramelized" or "roasted" or "sauteed")
+            ? CookedNames.GetValueOrDefault(name)
+            : null;
+
+    private static readonly Lazy<FrozenSet<string>> EveryWord = new(() =>
+        All.Select(i => i.Name).Concat(Words.SelectMany(w => w.Words.Split('|'))).Select(Phrase.Of).ToFrozenSet()
+    );
+
+    /// <summary>Whether the shelf has something that goes by these words.</summary>
+    internal static bool IsName(string words) => EveryWord.Value.Contains(Phrase.Of(words));
+
+    /// <summary>Whether this is the name of many things, each of which bakers call otherwise.</summary>
+    internal static bool IsCollective(string name) => Collective.Contains(name);
 
     /// <summary>The ingredient that goes by this word, or null when the pantry does not know it. Case and outer blanks do not
     /// matter.</summary>

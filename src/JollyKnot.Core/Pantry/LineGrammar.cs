@@ -96,12 +96,12 @@ public static class LineGrammar
     private static readonly Dictionary<string, double> Fullness = new(StringComparer.OrdinalIgnoreCase)
     {
         ["level"] = 1,
-        ["heaped"] = 1.5,
-        ["heaping"] = 1.5,
-        ["rounded"] = 1.25,
+        ["heaped"] = 1.25,
+        ["heaping"] = 1.25,
+        ["rounded"] = 1.1,
         ["scant"] = .95,
-        ["generous"] = 1.1,
-        ["good"] = 1.1,
+        ["generous"] = 1.05,
+        ["good"] = 1.05,
         ["small"] = 1,
         ["large"] = 1,
         ["big"] = 1,
@@ -226,7 +226,7 @@ public static class LineGrammar
         from full in MaybeFull
         from n in Ranged
         from unit in UnitWord
-        select new Measure(n.Count * unit.Full * (full is { } f ? Fullness[f.ToStringValue()] : 1), unit.Unit, n.Range)
+        select new Measure(n.Count * unit.Full * (full is { } f ? Filled(f.ToStringValue(), unit.Unit) : 1), unit.Unit, n.Range)
     ).Try();
 
     // "350 g–400 g".
@@ -496,14 +496,24 @@ public static class LineGrammar
             ]
         );
 
+    // A heap on a spoon is a quarter of it, on a cup a tenth.
+    private static double Filled(string full, Unit unit)
+    {
+        var factor = Fullness[full];
+        return factor > HeapedCup && unit.Name == "cup" ? HeapedCup : factor;
+    }
+
+    // Bakers' usage.
+    private const double HeapedCup = 1.1;
+
     private static (Unit, double) Joined(string? full, string unit) =>
         full?.ToLowerInvariant() is "fl" or "fluid" && Unit.Find(unit)?.Name == "oz"
             ? (Unit.Find("floz")!, 1)
-            : (Unit.Find(unit)!, full is null ? 1 : Fullness[full]);
+            : (Unit.Find(unit)!, full is null ? 1 : Filled(full, Unit.Find(unit)!));
 
-    // A comma or nothing joins only what belongs together: a pound and ounces.
+    // Nothing between joins only a pound and ounces; a comma tells the same again.
     private static bool BelongsAfter(Token<Lexeme> sign, Measure next) =>
-        sign.HasValue && sign.Kind != Lexeme.Comma || next.Unit.Kind == UnitKind.Mass;
+        sign.HasValue ? sign.Kind != Lexeme.Comma : next.Unit.Name == "oz";
 
     private static ImmutableArray<Measure> Added(Measure first, (Token<Lexeme> Sign, Measure Measure)[] more)
     {

@@ -2,6 +2,7 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Globalization;
+using System.Text.RegularExpressions;
 using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Core.Pantry;
@@ -28,8 +29,23 @@ public sealed record ReadRow(
     string Preparation
 )
 {
+    /// <summary>What it is for.</summary>
+    public Use Use { get; init; }
+
+    /// <summary>The line's own word for it, where it is called otherwise than the pantry has it.</summary>
+    public string? Called { get; init; }
+
+    /// <summary>It may be left out.</summary>
+    public bool IsOptional { get; init; }
+
+    /// <summary>The line tells a second amount that differs too much to be the same: which one holds is asked.</summary>
+    public Mass? Instead { get; init; }
+
+    /// <summary>How much is left to the baker: a dusting, salt to sprinkle.</summary>
+    public bool IsToTaste { get; init; }
+
     /// <summary>Nothing is left to ask.</summary>
-    public bool IsUnderstood => Known && Mass is not null;
+    public bool IsUnderstood => Use == Use.Serving || (Known && (Mass is not null || IsToTaste) && Instead is null);
 }
 
 /// <summary>What a baker put right in a line.</summary>
@@ -41,7 +57,7 @@ public sealed record ReadRow(
 public sealed record Correction(string Line, string Words, string Name, Role? Role = null, Mass? Mass = null);
 
 /// <summary>Reads single lines.</summary>
-public static class LineReading
+public static partial class LineReading
 {
     /// <summary>How a role is marked in plain text on an ingredient the pantry does not know.</summary>
     public const string RoleMark = "does: ";
@@ -55,8 +71,11 @@ public static class LineReading
     // Two measures of the same thing may differ by so much before it is worth saying. Ours.
     private const double Agrees = .1;
 
-    // Without shell, after the USDA's weight classes.
-    private static readonly FrozenDictionary<string, double> EggSizes = new Dictionary<string, double>
+    // And by so much before it is asked which one holds. Bakers' usage.
+    private const double Asked = .15;
+
+    // Without shell, after the weight classes of the USDA and of the European Union.
+    private static readonly FrozenDictionary<string, double> UsEggs = new Dictionary<string, double>
     {
         ["small"] = 38,
         ["medium"] = 44,
@@ -64,6 +83,20 @@ public static class LineReading
         ["xl"] = 56,
         ["jumbo"] = 63,
     }.ToFrozenDictionary();
+
+    private static readonly FrozenDictionary<string, double> EuropeanEggs = new Dictionary<string, double>
+    {
+        ["small"] = 43,
+        ["s"] = 43,
+        ["medium"] = 50,
+        ["m"] = 50,
+        ["large"] = 58,
+        ["l"] = 58,
+        ["xl"] = 65,
+    }.ToFrozenDictionary();
+
+    // What the table's egg weighs.
+    private const double TableEgg = 50;
 
     // Words that say how a thing is, not what it is.
     private static readonly FrozenSet<string> Manner = string.Join(
@@ -80,7 +113,7 @@ public static class LineReading
                 + "stone milled enriched pure natural",
             "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active bubbly fed "
                 + "plain strong pack packet sachet cube size sized",
-            "dusting greasing brushing glazing sprinkling rolling kneading optional preferably ideally homemade "
+            "alittle dusting greasing brushing glazing sprinkling rolling kneading optional preferably ideally homemade "
                 + "leftover day old thick thin runny clear liquid powdered"
         )
         .Split(' ')
@@ -95,59 +128,235 @@ public static class LineReading
         .ToFrozenSet();
 
     /// <summary>Reads a line. Empty of a blank one.</summary>
-    public static ImmutableArray<ReadRow> Of(string line, HouseholdPantry pantry)
+    /// <param name="line">As written.</param>
+    /// <param name="pantry">The household's pantry.</param>
+    /// <param name="language">What it is written in; English when null.</param>
+    public static ImmutableArray<ReadRow> Of(string line, HouseholdPantry pantry, RecipeLanguage? language = null)
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(pantry);
+        language ??= RecipeLanguage.English;
+        if (language.IsEuropean && pantry.Cups == CupSize.Us)
+            pantry = pantry with { Cups = CupSize.Metric };
         var (quoted, rest) = Quoted(Composed.Of(line));
+        var put = language.Put(Tidied(rest));
+        var text = RecipeLanguage.English.Put(put.Text).Text;
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
-        foreach (var item in LineGrammar.Read(rest))
-        {
-            var (words, aside) = Apart(item.Words);
-            var name = quoted ?? words;
-            if (rows.Count > 0 && Phrase.Of(name).Length == 0 && item.Amount is { } more)
-            {
-                // "2 tbsp sugar plus 1 tsp": more of the same.
-                var before = rows[^1];
-                var added = Weigh(more, Identify(before.Words, pantry), pantry);
-                rows[^1] = before with { Mass = before.Mass + added.Mass, Notes = [.. before.Notes, .. added.Notes] };
-                continue;
-            }
-            var found = quoted is null
-                ? Identify(words, pantry)
-                : new Identified(quoted, pantry.Find(quoted), pantry.Find(quoted), [], "");
-            found = found with { Manner = [.. found.Manner, .. Phrase.Split(aside)] };
-            var weighed = item.Amount is { } amount ? Weigh(amount, found, pantry) : new(null, null, []);
-            // "2 potatoes, mashed (300 g)": the weight stands behind.
-            if (
-                weighed.Mass is null
-                && aside.Length > 0
-                && LineGrammar.Read(aside) is [{ Amount: { } behind }, ..]
-                && Weigh(behind, found, pantry) is { Mass: not null } told
-            )
-                weighed = told;
-            var role = MarkedRole(aside) ?? found.Ingredient?.Role ?? found.Like?.Role;
-            ImmutableArray<string> notes =
-                found.Ingredient is null && found.Like is { } like && MarkedRole(aside) is null
-                    ? [$"not in the pantry; reckoned like {like.Name}", .. weighed.Notes]
-                    : weighed.Notes;
-            rows.Add(
-                new(
-                    name.Trim(),
-                    found.Ingredient?.Name ?? found.Name,
-                    found.Ingredient is not null,
-                    role,
-                    weighed.Mass,
-                    weighed.Other,
-                    aside.Contains(BeepMark, StringComparison.OrdinalIgnoreCase)
-                        || item.Words.Contains(BeepMark, StringComparison.OrdinalIgnoreCase),
-                    notes,
-                    string.Join(", ", new[] { found.Preparation, Shown(aside) }.Where(p => p.Length > 0))
-                )
-            );
-        }
+        foreach (var item in LineGrammar.Read(text).SelectMany(i => Items(i, pantry)))
+            Read(item, rows);
+        if (rows.Count > 0 && LabelOf(text) is { } label)
+            ForAll(rows, label);
         return rows.ToImmutable();
+
+        void Read(LineItem item, ImmutableArray<ReadRow>.Builder before)
+        {
+            var said = quoted is null ? Uses.Of(item.Words) : new(item.Words, null, false, null);
+            var (words, aside) = Apart(said.Words);
+            if (before.Count > 0 && item.Amount is { } more && Phrase.Of(words).Length == 0 && quoted is null)
+            {
+                MoreOfTheSame(before, more, said, pantry);
+                return;
+            }
+            var row = Row(item, quoted ?? words, words, aside, quoted, put.Said, pantry);
+            row = row with
+            {
+                Use = said.Use ?? Use.Dough,
+                IsOptional = said.IsOptional,
+                IsToTaste = row.Mass is null && item.Amount is null && (said.Use is not (null or Use.Dough) || IsAsWanted(words)),
+            };
+            if (said.Use is { } use && use is Use.Wash or Use.Bath or Use.HotBrush)
+                for (var i = 0; i < before.Count; i++)
+                    if (before[i].Use == Use.Dough && before[i].Ingredient != row.Ingredient && IsBrushedOn(before[i].Role))
+                        before[i] = before[i] with { Use = use };
+            before.Add(row);
+            if (said.More is { } forMore)
+                before.Add(row with { Mass = null, Other = null, Instead = null, Notes = [], Use = forMore, IsToTaste = true });
+        }
     }
+
+    private static bool IsBrushedOn(Role? role) => role is Role.Egg or Role.Liquid or Role.Fat or Role.Sugar;
+
+    // "2 tbsp sugar plus 1 tsp" adds up; "4 eggs + 1 for brushing" is another egg for something else.
+    private static void MoreOfTheSame(ImmutableArray<ReadRow>.Builder before, Amount more, SaidUse said, HouseholdPantry pantry)
+    {
+        var last = before[^1];
+        var added = Weigh(more, Identify(last.Words, pantry), pantry);
+        if (said.Use is { } use && use != Use.Dough)
+            before.Add(last with { Mass = added.Mass, Other = added.Other, Notes = added.Notes, Use = use, Instead = null });
+        else
+            before[^1] = last with { Mass = last.Mass + added.Mass, Notes = [.. last.Notes, .. added.Notes] };
+    }
+
+    private static ReadRow Row(
+        LineItem item,
+        string name,
+        string words,
+        string aside,
+        string? quoted,
+        ImmutableDictionary<string, string> said,
+        HouseholdPantry pantry
+    )
+    {
+        var found = quoted is null
+            ? Identify(words, pantry)
+            : new Identified(quoted, pantry.Known(quoted), pantry.Known(quoted), [], "");
+        found = found with { Manner = [.. found.Manner, .. Phrase.Split(aside)] };
+        var amount = item.Amount ?? NumberBehind(words, found);
+        var again = AmountIn(aside, amount) ?? AmountIn(found.Preparation, amount);
+        if (amount is not null && again is not null)
+            amount = amount with { Same = [.. amount.Same, again.Sum, .. again.Same] };
+        amount ??= again;
+        var weighed = amount is null ? new(null, null, []) : Weigh(amount, found, pantry);
+        var role = MarkedRole(aside) ?? found.Ingredient?.Role ?? found.Like?.Role;
+        ImmutableArray<string> notes =
+            found.Ingredient is null && found.Like is { } like && MarkedRole(aside) is null
+                ? [$"not in the pantry; reckoned like {like.Name}", .. weighed.Notes]
+                : weighed.Notes;
+        if (found.Ingredient?.Brings is { } brings)
+            notes = [.. notes, $"brings {brings}"];
+        return new(
+            name.Trim(),
+            found.Ingredient?.Like ?? found.Ingredient?.Name ?? found.Name,
+            found.Ingredient is not null,
+            role,
+            weighed.Mass,
+            weighed.Other,
+            aside.Contains(BeepMark, StringComparison.OrdinalIgnoreCase)
+                || item.Words.Contains(BeepMark, StringComparison.OrdinalIgnoreCase),
+            notes,
+            string.Join(", ", new[] { found.Preparation, Shown(aside) }.Where(p => p.Length > 0))
+        )
+        {
+            Called = CalledOf(found, said),
+            Instead = weighed.Instead,
+        };
+    }
+
+    // The line's own word: of many things of one name, and of what another language calls otherwise.
+    private static string? CalledOf(Identified found, ImmutableDictionary<string, string> said)
+    {
+        if (found.Ingredient is not { } known)
+            return null;
+        return said.GetValueOrDefault(known.Name) ?? (known.Like is null ? null : known.Name);
+    }
+
+    // "1 tsp each salt and sugar" is a teaspoon of each; "4 eggs, 1 of them for brushing" is three and one.
+    private static IEnumerable<LineItem> Items(LineItem item, HouseholdPantry pantry)
+    {
+        if (EachOf().Match(item.Words) is { Success: true } each && item.Amount is not null)
+            return AndOrComma().Split(each.Groups["names"].Value).Select(n => item with { Words = n });
+        if (SomeOfThem().Match(item.Words) is { Success: true } some && item.Amount is { Sum: [{ Unit.Kind: UnitKind.Piece } n] })
+        {
+            var taken = double.Parse(some.Groups["count"].Value, CultureInfo.InvariantCulture);
+            if (taken < n.Count)
+                return
+                [
+                    new(new([n with { Count = n.Count - taken }], []), some.Groups["name"].Value),
+                    new(new([n with { Count = taken }], []), $"{some.Groups["name"].Value} {some.Groups["use"].Value}"),
+                ];
+        }
+        return item.Amount is null ? [item] : Listed(item, pantry);
+    }
+
+    // "240 g buttermilk, 120 g discard, 25 g oil": each comma before an amount of something known begins another.
+    private static IEnumerable<LineItem> Listed(LineItem item, HouseholdPantry pantry)
+    {
+        for (var comma = item.Words.IndexOf(','); comma > 0; comma = item.Words.IndexOf(',', comma + 1))
+        {
+            var (before, rest) = (item.Words[..comma], item.Words[(comma + 1)..]);
+            if (
+                LineGrammar.Read(rest) is [{ Amount.Sum: [{ Unit.Kind: not UnitKind.Piece }, ..] } next, ..]
+                && Identify(next.Words, pantry).Ingredient is not null
+                && Identify(before, pantry).Ingredient is not null
+            )
+                return [item with { Words = before }, .. Listed(next, pantry)];
+        }
+        return [item];
+    }
+
+    [GeneratedRegex(@"^each(?:\s+of)?\s+(?<names>.+)$", RegexOptions.IgnoreCase)]
+    private static partial Regex EachOf();
+
+    [GeneratedRegex(@"\s+and\s+|\s*,\s*|\s*&\s*", RegexOptions.IgnoreCase)]
+    private static partial Regex AndOrComma();
+
+    [GeneratedRegex(@"^(?<name>[^,;(]+)[,;(]\s*(?<count>\d) of (?:them|which)\s+(?<use>.+?)\)?$", RegexOptions.IgnoreCase)]
+    private static partial Regex SomeOfThem();
+
+    // "water 320", "eggs x 2": a number behind a name is grams, or how many of what is counted.
+    private static Amount? NumberBehind(string words, Identified what)
+    {
+        if (NumberAtEnd().Match(words) is not { Success: true } found || what.Ingredient is not { } known)
+            return null;
+        var count = double.Parse(found.Groups["n"].Value.Replace(',', '.'), CultureInfo.InvariantCulture);
+        var isCounted = found.Groups["times"].Length > 0 || known.Role == Role.Egg;
+        return new([new(count, isCounted ? Unit.Piece : Unit.Gram)], []);
+    }
+
+    [GeneratedRegex(@"\p{L}\s*(?<times>[x×]?)\s*(?<n>\d{1,5}(?:[.,]\d{1,2})?)$", RegexOptions.IgnoreCase)]
+    private static partial Regex NumberAtEnd();
+
+    // An amount that stands by itself, in brackets or behind a comma: the same again.
+    private static Amount? AmountIn(string text, Amount? of)
+    {
+        if (text.Length == 0 || LineGrammar.Read(text) is not [{ Amount: { } amount } item, ..])
+            return null;
+        var isMeasured = amount.Sum.All(m => m.Unit.Kind is UnitKind.Mass or UnitKind.MetricVolume or UnitKind.Volume);
+        if (!isMeasured || !Phrase.Split(item.Words).All(w => Manner.Contains(w)))
+            return null;
+        var isOfEach = Phrase.Split(item.Words).Contains("each") && of is not null;
+        return isOfEach ? new([.. amount.Sum.Select(m => m with { Count = m.Count * of!.Sum[0].Count })], []) : amount;
+    }
+
+    private static string? LabelOf(string text) =>
+        text.IndexOf(':', StringComparison.Ordinal) is > 0 and < 40 and var at
+        && !text[..at].Any(char.IsDigit)
+        && text[(at + 1)..].Count(char.IsLetter) > 3
+            ? text[..at]
+            : null;
+
+    private static void ForAll(ImmutableArray<ReadRow>.Builder rows, string label)
+    {
+        var use = Uses.OfHeading(label);
+        var isOptional = Uses.Of(label).IsOptional;
+        for (var i = 0; i < rows.Count; i++)
+            rows[i] = rows[i] with
+            {
+                Use = use is { } told && rows[i].Use == Use.Dough ? told : rows[i].Use,
+                IsOptional = rows[i].IsOptional || isOptional,
+            };
+    }
+
+    // "a little oil": as much as it takes.
+    private static bool IsAsWanted(string words) => Phrase.Split(words).Contains("alittle");
+
+    // Slips of scanning, thin blanks in thousands, and semicolons between two ways of telling the same.
+    private static string Tidied(string line)
+    {
+        line = LetterForOne().Replace(line, "1/");
+        line = Thousands().Replace(line, "$1$2");
+        line = NameAndNumber().Replace(line, "$1 $2");
+        line = BrushWith().Replace(line, "$1");
+        return SemicolonInBrackets().Replace(line, m => m.Value.Replace(';', '/'));
+    }
+
+    [GeneratedRegex(@"(?<![\p{L}\p{N}])[lI]/(?=\d)")]
+    private static partial Regex LetterForOne();
+
+    [GeneratedRegex(@"(?<!\d)(\d{1,2})[\u2009\u202f\u00a0 ](\d{3})(?=\s*(?:g|ml|gr|gram|grams|grammes)\b)")]
+    private static partial Regex Thousands();
+
+    [GeneratedRegex(@"^(\p{L}[^:\d]*):\s*(\d+(?:[.,]\d+)?)\s*$")]
+    private static partial Regex NameAndNumber();
+
+    [GeneratedRegex(
+        @"^([^:]{1,40}:\s*)?(?:brush|sprinkle|dust|top|spread|drizzle|cover)\s+(?:it\s+|them\s+)?with\s+",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex BrushWith();
+
+    [GeneratedRegex(@"\([^()]*\)")]
+    private static partial Regex SemicolonInBrackets();
 
     // Words that are an ingredient only when they stand alone.
     private static readonly FrozenSet<string> Adjectives = "plain white strong rye wholemeal spelt malt barley"
@@ -201,7 +410,7 @@ public static class LineReading
         string Preparation
     );
 
-    private sealed record Weighed(Mass? Mass, Mass? Other, ImmutableArray<string> Notes);
+    private sealed record Weighed(Mass? Mass, Mass? Other, ImmutableArray<string> Notes, Mass? Instead = null);
 
     // "butter, softened": the ingredient is what stands before the comma, unless only both together are one.
     private static Identified Identify(string words, HouseholdPantry pantry)
@@ -211,6 +420,8 @@ public static class LineReading
         var first = Match(before, pantry);
         if (first.Ingredient is null && after.Length > 0 && Match(words, pantry) is { Ingredient: not null } both)
             return both;
+        if (after.Length > 0 && first.Ingredient is { } raw && Ingredients.Cooked(raw.Name, Phrase.Split(after)) is { } cooked)
+            first = first with { Ingredient = pantry.Find(cooked), Like = pantry.Find(cooked) };
         return first with
         {
             Preparation = string.Join(", ", new[] { first.Preparation, after }.Where(p => p.Length > 0)),
@@ -239,7 +450,21 @@ public static class LineReading
         // Words of manner may stand between: "strong organic white flour".
         var plain = all.Where(w =>
                 !Manner.Contains(w)
-                || w is "plain" or "strong" or "whole" or "dry" or "dried" or "active" or "fresh" or "ripe" or "white" or "ground"
+                || w
+                    is "plain"
+                        or "strong"
+                        or "whole"
+                        or "dry"
+                        or "dried"
+                        or "active"
+                        or "fresh"
+                        or "ripe"
+                        or "white"
+                        or "ground"
+                        or "raw"
+                        or "cooked"
+                        or "fried"
+                        or "smoked"
             )
             .ToImmutableArray();
         var core = all.Where(w => !Manner.Contains(w)).ToImmutableArray();
@@ -289,14 +514,18 @@ public static class LineReading
             if (m.Unit.IsGuess)
                 notes.Add($"a {m.Unit.Name} is a guess");
         }
-        if (mass.Other is { } other)
-            notes.Add(OtherHabit(other, what, pantry.Habit));
+        Mass? instead = null;
+        if (mass.Other is { } otherHabit)
+            notes.Add(OtherHabit(otherHabit, what, pantry.Habit));
         foreach (var (sum, check, _) in masses.Where(m => m.Sum != believed.Sum && m.Mass is not null))
         {
-            var agrees = Math.Abs(check!.Value.Mass / mass.Mass - 1) <= Agrees;
-            notes.Add(Text($"{Print(sum)} would be {check.Value.Mass.Grams:0.#} g: {(agrees ? "agrees" : "differs")}"));
+            var (one, other) = (check!.Value.Mass, check.Value.Other ?? check.Value.Mass);
+            var off = Math.Min(Math.Abs(one / mass.Mass - 1), Math.Abs(other / mass.Mass - 1));
+            notes.Add(Text($"{Print(sum)} would be {one.Grams:0.#} g: {(off <= Agrees ? "agrees" : "differs")}"));
+            if (off > Asked)
+                instead ??= one;
         }
-        return new(mass.Mass, mass.Other, notes.ToImmutable());
+        return new(mass.Mass, mass.Other, notes.ToImmutable(), instead);
     }
 
     private static string OtherHabit(Mass other, Identified what, CupHabit habit)
@@ -326,6 +555,9 @@ public static class LineReading
     private static (Mass Mass, Mass? Other)? One(Measure measure, Identified what, HouseholdPantry pantry)
     {
         var (unit, like) = (measure.Unit, what.Ingredient ?? what.Like);
+        // A hand is nobody else's: what fills it is asked.
+        if (unit.Name == "handful")
+            return null;
         switch (unit.Kind)
         {
             case UnitKind.Mass:
@@ -337,10 +569,7 @@ public static class LineReading
             case UnitKind.Piece:
                 if (like?.Packing?.Each is not { } each)
                     return null;
-                var size =
-                    like.Role == Role.Egg
-                        ? EggSizes.GetValueOrDefault(Size(what.Manner), EggSizes["large"]) / EggSizes["large"]
-                        : 1;
+                var size = like.Role == Role.Egg ? EggSize(what.Manner, pantry.Cups) / TableEgg : 1;
                 return (each * (size * measure.Count), null);
             default:
                 var volume = unit.VolumeOf(pantry.Cups) * Math.Abs(measure.Count);
@@ -351,10 +580,14 @@ public static class LineReading
         }
     }
 
-    private static string Size(ImmutableArray<string> manner)
+    // An egg of no size is the large one in the US, the medium one elsewhere: both weigh the same.
+    private static double EggSize(ImmutableArray<string> manner, CupSize cups)
     {
         var at = manner.IndexOf("large");
-        return at > 0 && manner[at - 1] == "extra" ? "xl" : manner.FirstOrDefault(EggSizes.ContainsKey, "large");
+        var said = at > 0 && manner[at - 1] == "extra" ? "xl" : null;
+        var sizes = cups == CupSize.Us ? UsEggs : EuropeanEggs;
+        said ??= manner.FirstOrDefault(sizes.ContainsKey);
+        return said is null ? TableEgg : sizes[said];
     }
 
     // Brackets stand apart from the name.

@@ -21,6 +21,12 @@ public enum CupSize
 
     /// <summary>The metric cup of 250 mL and its spoons.</summary>
     Metric,
+
+    /// <summary>Metric cups and spoons; pints and fluid ounces are the imperial ones of the United Kingdom.</summary>
+    Imperial,
+
+    /// <summary>The Australian ones: a tablespoon of 20 mL, imperial pints.</summary>
+    Australian,
 }
 
 /// <summary>What a measure of an ingredient weighs. Null where it is not measured that way.</summary>

@@ -30,13 +30,17 @@ public enum UnitKind
 /// <param name="Us">One of it, for volumes, US household measures.</param>
 /// <param name="Metric">One of it with metric cups and spoons; null when the same.</param>
 /// <param name="IsGuess">No measure at all: a splash, a knob.</param>
+/// <param name="Imperial">One of it in the United Kingdom; null when it is the metric one.</param>
+/// <param name="Australian">One of it in Australia; null when it is the imperial one.</param>
 public sealed record Unit(
     string Name,
     UnitKind Kind,
     Mass Grams = default,
     Volume Us = default,
     Volume? Metric = null,
-    bool IsGuess = false
+    bool IsGuess = false,
+    Volume? Imperial = null,
+    Volume? Australian = null
 )
 {
     /// <summary>Plain pieces: eggs, packets without a word.</summary>
@@ -54,7 +58,14 @@ public sealed record Unit(
     public int Rank => (int)Kind * 2 + (Name is "g" or "kg" or "mg" ? 0 : 1);
 
     /// <summary>The volume of one, in the household's cups and spoons.</summary>
-    public Volume VolumeOf(CupSize cups) => cups == CupSize.Metric && Metric is { } metric ? metric : Us;
+    public Volume VolumeOf(CupSize cups) =>
+        cups switch
+        {
+            CupSize.Us => Us,
+            CupSize.Metric => Metric ?? Us,
+            CupSize.Imperial => Imperial ?? Metric ?? Us,
+            _ => Australian ?? Imperial ?? Metric ?? Us,
+        };
 
     /// <summary>The unit so spelt, or null. A lone <c>T</c> is a tablespoon, a lone <c>t</c> a teaspoon; else case does not
     /// matter.</summary>
@@ -89,12 +100,18 @@ public sealed record Unit(
         yield return ("dl decilitre decilitres deciliter deciliters", Metric("dl", 100));
         yield return ("l ltr litre litres liter liters", Metric("l", 1000));
         yield return ("cup cups c", House("cup", 236.59, 250));
-        yield return ("tbsp tbsps tbs tbl tblsp tablespoon tablespoons tablespoonful tablespoonfuls", House("tbsp", 14.79, 15));
+        yield return (
+            "tbsp tbsps tbs tbl tblsp tablespoon tablespoons tablespoonful tablespoonfuls",
+            House("tbsp", 14.79, 15) with
+            {
+                Australian = Volume.FromMillilitres(20),
+            }
+        );
         yield return ("tsp tsps teaspoon teaspoons teaspoonful teaspoonfuls t", House("tsp", 4.93, 5));
         yield return ("dessertspoon dessertspoons dsp", House("dessertspoon", 10));
-        yield return ("floz fluidounce", House("fl oz", 29.57));
-        yield return ("pint pints pt", House("pint", 473.18));
-        yield return ("quart quarts qt", House("quart", 946.35));
+        yield return ("floz fluidounce", House("fl oz", 29.57) with { Imperial = Volume.FromMillilitres(28.41) });
+        yield return ("pint pints pt", House("pint", 473.18) with { Imperial = Volume.FromMillilitres(568.26) });
+        yield return ("quart quarts qt", House("quart", 946.35) with { Imperial = Volume.FromMillilitres(1136.5) });
         yield return ("pinch pinches", House("pinch", .31));
         yield return ("dash dashes", House("dash", .62, guess: true));
         yield return ("splash splashes drizzle glug", House("splash", 14.79, 15, guess: true));
@@ -104,6 +121,7 @@ public sealed record Unit(
             "packet packets sachet sachets envelope envelopes pkt pkts pack packs package packages pkg",
             new("packet", UnitKind.Pack)
         );
+        yield return ("smallcube", new("small cube", UnitKind.Pack, Measures.Mass.FromGrams(25)));
         yield return ("cube cubes cake cakes", new("cube", UnitKind.Pack, Measures.Mass.FromGrams(42)));
         yield return ("clove cloves piece pieces whole", Piece);
     }

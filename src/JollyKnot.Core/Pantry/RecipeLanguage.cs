@@ -1,0 +1,147 @@
+// The languages recipes are read in: each a list of phrases and what the grammar of lines reads instead, kept as data.
+using System.Collections.Frozen;
+using System.Collections.Immutable;
+using System.Text;
+using System.Text.RegularExpressions;
+using JollyKnot.Core.Measures;
+
+namespace JollyKnot.Core.Pantry;
+
+/// <summary>A line in the words that the grammar knows.</summary>
+/// <param name="Text">The line, put into them.</param>
+/// <param name="Said">What stood for a name in the line itself, by the name that stands there now.</param>
+public sealed record PutIntoEnglish(string Text, ImmutableDictionary<string, string> Said);
+
+/// <summary>A language that recipes are written in.</summary>
+public sealed partial class RecipeLanguage
+{
+    // What is told of a language's words: lower case, without accents, one blank between.
+    private readonly FrozenDictionary<string, string> phrases;
+    private readonly FrozenSet<string> marks;
+    private readonly int longest;
+
+    private RecipeLanguage(string code)
+    {
+        Code = code;
+        var lines = Data($"{code}.txt").Where(l => l.Contains(" = ", StringComparison.Ordinal)).Select(l => l.Split(" = ", 2));
+        var all = new Dictionary<string, string>();
+        foreach (var line in lines)
+            all[Key(line[0])] = line[1];
+        phrases = all.ToFrozenDictionary();
+        longest = phrases.Keys.Max(p => p.Count(c => c == ' ') + 1);
+        marks = phrases.Keys.SelectMany(p => p.Split(' ')).Where(w => w.Length > 3).ToFrozenSet();
+    }
+
+    /// <summary>English: what the others are put into.</summary>
+    public static RecipeLanguage English { get; } = new("en");
+
+    /// <summary>Every language, English first.</summary>
+    public static ImmutableArray<RecipeLanguage> All { get; } = [English, new("de"), new("fr"), new("es"), new("it")];
+
+    /// <summary>Two letters, as ISO 639-1 has them.</summary>
+    public string Code { get; }
+
+    /// <summary>Whether cups and spoons are those of the rest of Europe, whatever the household has.</summary>
+    public bool IsEuropean => this != English;
+
+    /// <summary>The pantry's name for what goes by these words in any other language; null when nothing does.</summary>
+    public static string? NameIn(string words) =>
+        All.Select(l => l.phrases.GetValueOrDefault(Key(words))).FirstOrDefault(n => n is not null && Ingredients.IsName(n));
+
+    /// <summary>The language of this code; null when there is none.</summary>
+    public static RecipeLanguage? Of(string? code) => All.FirstOrDefault(l => l.Code == code);
+
+    /// <summary>The language most of a text's words belong to; English where none has more.</summary>
+    public static RecipeLanguage Guess(string text)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        var words = Words().Matches(text).Take(MostWords).Select(m => Key(m.Value)).ToList();
+        var best = All.Where(l => l != English).MaxBy(l => words.Count(l.marks.Contains))!;
+        var theirs = words.Count(best.marks.Contains);
+        return theirs > words.Count(IsEnglish) ? best : English;
+    }
+
+    // So many words tell a language. Ours.
+    private const int MostWords = 2000;
+
+    private static readonly FrozenSet<string> EnglishMarks = Ingredients
+        .All.Select(i => i.Name)
+        .Concat(Ingredients.Words.SelectMany(w => w.Words.Split('|')))
+        .SelectMany(n => n.Split(' '))
+        .Concat("cup cups tbsp tsp teaspoon tablespoon the and for with until dough mix bake".Split(' '))
+        .Where(w => w.Length > 2)
+        .ToFrozenSet();
+
+    private static bool IsEnglish(string word) => EnglishMarks.Contains(word);
+
+    /// <summary>The line with each phrase of this language put into the words of the grammar, the longest first.</summary>
+    public PutIntoEnglish Put(string line)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        var words = Words().Matches(line);
+        var text = new StringBuilder(line.Length);
+        var said = ImmutableDictionary.CreateBuilder<string, string>();
+        var from = 0;
+        for (var i = 0; i < words.Count;)
+        {
+            var (count, found) = Longest(line, words, i);
+            if (found is null)
+            {
+                i++;
+                continue;
+            }
+            var (first, last) = (words[i], words[i + count - 1]);
+            var end = last.Index + last.Length;
+            if (Ingredients.IsName(found))
+                said[found] = line[first.Index..end];
+            text.Append(line, from, first.Index - from).Append(found);
+            // A point behind an abbreviation belongs to it; an apostrophe behind an article too.
+            from = end < line.Length && line[end] is '.' or '\'' or '’' ? end + 1 : end;
+            if (from > end && (from == line.Length || line[from] != ' '))
+                text.Append(' ');
+            i += count;
+        }
+        return new(text.Append(line, from, line.Length - from).ToString(), said.ToImmutable());
+    }
+
+    private (int Count, string? Found) Longest(string line, MatchCollection words, int at)
+    {
+        var most = Math.Min(longest, words.Count - at);
+        for (var count = most; count > 0; count--)
+        {
+            if (!StandTogether(line, words, at, count))
+                continue;
+            var key = Key(string.Join(' ', Enumerable.Range(at, count).Select(i => words[i].Value)));
+            if (phrases.TryGetValue(key, out var found))
+                return (count, found);
+        }
+        return (1, null);
+    }
+
+    // Between the words of a phrase stand blanks, points, apostrophes and hyphens only.
+    private static bool StandTogether(string line, MatchCollection words, int at, int count)
+    {
+        for (var i = at; i < at + count - 1; i++)
+        {
+            var end = words[i].Index + words[i].Length;
+            if (line[end..words[i + 1].Index].Any(c => c is not (' ' or '.' or '\'' or '’' or '-')))
+                return false;
+        }
+        return true;
+    }
+
+    private static string Key(string words) =>
+        string.Join(' ', Words().Matches(Composed.Of(words)).Select(m => Composed.Folded(m.Value)));
+
+    private static List<string> Data(string name)
+    {
+        using var stream =
+            typeof(RecipeLanguage).Assembly.GetManifestResourceStream($"languages.{name}")
+            ?? throw new InvalidOperationException($"The words of {name} are missing.");
+        using var reader = new StreamReader(stream);
+        return reader.ReadToEnd().Split('\n').Where(l => l.Length > 0 && l[0] != '#').ToList();
+    }
+
+    [GeneratedRegex(@"\p{L}[\p{L}\p{M}]*|\p{N}+")]
+    private static partial Regex Words();
+}

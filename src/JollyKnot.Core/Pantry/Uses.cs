@@ -1,0 +1,158 @@
+// What a line's ingredient is for, where that is not the dough: said before it, behind it, or as a heading.
+using System.Collections.Frozen;
+using System.Text.RegularExpressions;
+
+namespace JollyKnot.Core.Pantry;
+
+/// <summary>What an ingredient of a recipe is for.</summary>
+public enum Use
+{
+    /// <summary>It goes into the dough.</summary>
+    Dough,
+
+    /// <summary>Rolled or folded in while shaping.</summary>
+    Filling,
+
+    /// <summary>On top.</summary>
+    Topping,
+
+    /// <summary>Brushed on before the oven.</summary>
+    Wash,
+
+    /// <summary>Brushed on hot out of the oven.</summary>
+    HotBrush,
+
+    /// <summary>In the water that pieces are dipped or boiled in.</summary>
+    Bath,
+
+    /// <summary>Under the dough: greasing, dusting, rolling.</summary>
+    Surface,
+
+    /// <summary>Beside the bread at the table.</summary>
+    Serving,
+}
+
+/// <summary>What was found besides amount and name.</summary>
+/// <param name="Words">The rest.</param>
+/// <param name="Use">What it is for; null when nothing says so.</param>
+/// <param name="IsOptional">It may be left out.</param>
+/// <param name="More">Some more of it, nobody says how much, is for this; null when none is.</param>
+public sealed record SaidUse(string Words, Use? Use, bool IsOptional, Use? More);
+
+/// <summary>Finds what an ingredient is for.</summary>
+public static partial class Uses
+{
+    // What follows "for" or "to". Data of ours, by how bakers write.
+    private static readonly FrozenDictionary<string, Use> Purposes = new (Use Use, string Words)[]
+    {
+        (Use.Dough, "dough|main dough|sponge|poolish|biga|preferment|tangzhong|roux|starter|levain|bread|buns|rolls|loaf|mix"),
+        (Use.Filling, "filling|fill|stuffing|stuff|spreading|spread|inside"),
+        (
+            Use.Topping,
+            "topping|toppings|top|tops|sprinkling|sprinkle|finishing|finish|decorating|decoration|decorate|garnish|scattering|"
+                + "scatter|crust|icing|frosting|drizzle|drizzling|crumble|streusel|coating|coat|rolling in|sprinkling over"
+        ),
+        (Use.Wash, "wash|egg wash|eggwash|brushing|brush|glazing|glaze|milk wash|brush on top|brush over"),
+        (
+            Use.Bath,
+            "bath|dip|dipping|boil|boiling|poaching|poach|soda bath|boiling bath|water bath|pot|poaching liquid|dipping bath"
+        ),
+        (
+            Use.Surface,
+            "surface|work surface|worktop|counter|bench|board|dusting|dust|flouring|rolling|rolling out|kneading|shaping|greasing|"
+                + "grease|oiling|oil|bowl|tin|tins|pan|pans|tray|trays|baking tray|baking sheet|sheet|mould|moulds|lining|line|"
+                + "griddle|hands|cloth|banneton|parchment"
+        ),
+        (Use.Serving, "serving|serve|table|eating|eat"),
+    }
+        .SelectMany(p => p.Words.Split('|').Select(w => (w, p.Use)))
+        .ToFrozenDictionary(p => p.w, p => p.Use);
+
+    private static readonly string Nouns = string.Join('|', Purposes.Keys.OrderByDescending(k => k.Length).Select(Regex.Escape));
+
+    // A match ends in time that grows with the length: no alternative of these begins another twice.
+    private static readonly Regex Purpose = new(
+        $@"(?:^|[\s,(])(?:for|to|as)\s+(?:the\s+|a\s+|an\s+|your\s+|our\s+)?(?<what>{Nouns})\b[^,;)]*\)?",
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
+    );
+
+    private static readonly Regex SomeMore = new(
+        @"(?:[,(]\s*|[\s,(]+(?:plus|and|with|\+)\s+)(?:alittle\s+|a\s+bit\s+|some\s+)?(?:more|extra)\b(?<rest>[^)]*)\)?",
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
+    );
+
+    private static readonly Regex Optionally = new(
+        @"[(,]?\s*\b(?:optional(?:ly)?|if you like|if liked|if desired)\b\s*[):]?",
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
+    );
+
+    private static readonly Regex Afterwards = new(
+        @"\b(?:after baking|after the oven|once baked|when baked|hot out of the oven|while (?:still )?(?:hot|warm))\b",
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
+    );
+
+    /// <summary>What a heading or a label says its lines are for; null when it does not say.</summary>
+    /// <param name="heading">In the words of the grammar, such as "For the dip" or "Topping".</param>
+    public static Use? OfHeading(string heading)
+    {
+        ArgumentNullException.ThrowIfNull(heading);
+        if (Afterwards.IsMatch(heading))
+            return Use.HotBrush;
+        if (Of($" {heading}").Use is { } said)
+            return said;
+
+        // "Egg wash", "Cheese topping", "Dip": the last word tells; "butter" alone is brushed on hot.
+        var words = Phrase.Split(heading).ToList();
+        for (var count = Math.Min(2, words.Count); count > 0; count--)
+            if (Purposes.TryGetValue(string.Join(' ', words.TakeLast(count)), out var use) && IsPart(use, words))
+                return use;
+        return words is [.., "butter"] ? Use.HotBrush : null;
+    }
+
+    // "Rolls" as a heading is a title as often as not.
+    private static bool IsPart(Use use, List<string> words) =>
+        use != Use.Dough || words[^1] is "dough" or "sponge" or "poolish" or "biga" or "preferment" or "tangzhong" or "starter";
+
+    /// <summary>Takes out of an ingredient's words what it is for.</summary>
+    public static SaidUse Of(string words)
+    {
+        ArgumentNullException.ThrowIfNull(words);
+        var isOptional = Optionally.IsMatch(words);
+        if (isOptional)
+            words = Optionally.Replace(words, " ");
+
+        Use? more = null;
+        if (SomeMore.Match($" {words}") is { Success: true } extra && !IsAKind(extra.Groups["rest"].Value))
+        {
+            more = Purpose.Match($" {extra.Groups["rest"].Value}") is { Success: true } told ? UseOf(told) : Use.Surface;
+            words = $" {words}".Remove(extra.Index, extra.Length);
+        }
+        var isAfter = Afterwards.IsMatch(words);
+        if (isAfter)
+            words = Afterwards.Replace(words, " ");
+
+        Use? use = null;
+        if (Purpose.Match(words) is { Success: true } purpose)
+        {
+            use = UseOf(purpose);
+            words = words.Remove(purpose.Index, purpose.Length);
+        }
+        if (isAfter)
+            use = Use.HotBrush;
+        return new(words.Trim(' ', ',', ';', '('), use, isOptional, more);
+    }
+
+    // "extra large", "extra virgin" is no more of it.
+    private static bool IsAKind(string rest) =>
+        Phrase.Split(rest).FirstOrDefault()
+            is "large"
+                or "virgin"
+                or "fine"
+                or "strong"
+                or "ripe"
+                or "dry"
+                or "thick"
+                or "mature";
+
+    private static Use UseOf(Match purpose) => Purposes[purpose.Groups["what"].Value.ToLowerInvariant()];
+}
