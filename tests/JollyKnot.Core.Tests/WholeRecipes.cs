@@ -151,6 +151,8 @@ public sealed class WholeRecipes
         dough.Allergens.ShouldBe(["sesame", "wheat/gluten"]);
         dough.Total.Grams.ShouldBe(800);
         dough.Scale(2).Parts[0].Total.Grams.ShouldBe(60);
-        dough.Parts[0].Work.ShouldBe(PartWork.Usual(PartKind.Topping));
+        // Seeds are made of nothing; vegetables are cut, fried and cooled.
+        dough.Parts[0].Work.ShouldBe(PartWork.None);
+        PartWork.Usual(PartKind.Topping, [new(Ingredients.Find("raw leek")!, Grams(500))]).Hob.ShouldBe(Minutes(20));
     }
 }

@@ -26,12 +26,14 @@ public sealed record RowDraft(string Ingredient, Mass Mass, Role? Role = null, b
 /// <param name="Parts">Fillings and the like; none when null.</param>
 /// <param name="ByHand">Mixed by hand instead of by a machine.</param>
 /// <param name="Notes">Method and whatever else is worth keeping; none when null.</param>
+/// <param name="Plan">What its recipe says of pieces, heat and minutes; null when it says nothing.</param>
 public sealed record DoughDraft(
     string Name,
     ImmutableArray<RowDraft> Rows,
     ImmutableArray<PartDraft>? Parts = null,
     bool ByHand = false,
-    string? Notes = null
+    string? Notes = null,
+    RecipePlan? Plan = null
 );
 
 /// <summary>A dough that can be weighed in.</summary>
@@ -65,8 +67,14 @@ public sealed record Dough
     ];
 
     [JsonConstructor]
-    private Dough(string name, ImmutableArray<DoughRow> rows, ImmutableArray<Part> parts, bool byHand, string notes) =>
-        (Name, Rows, Parts, ByHand, Notes) = (name, rows, parts, byHand, notes);
+    private Dough(
+        string name,
+        ImmutableArray<DoughRow> rows,
+        ImmutableArray<Part> parts,
+        bool byHand,
+        string notes,
+        RecipePlan? plan = null
+    ) => (Name, Rows, Parts, ByHand, Notes, Plan) = (name, rows, parts, byHand, notes, plan);
 
     /// <summary>The baker's name for it.</summary>
     public string Name { get; }
@@ -83,6 +91,9 @@ public sealed record Dough
     /// <summary>Method and whatever else was worth keeping; may be empty.</summary>
     public string Notes { get; }
 
+    /// <summary>What its recipe says of pieces, heat and minutes; null when it says nothing.</summary>
+    public RecipePlan? Plan { get; }
+
     /// <summary>The sum of all rows, add-ins included.</summary>
     public Mass Total => Rows.Aggregate(Mass.Zero, (sum, row) => sum + row.Mass);
 
@@ -92,6 +103,11 @@ public sealed record Dough
     /// <summary>Major allergens present, each once, in alphabetical order.</summary>
     public ImmutableArray<string> Allergens =>
         [.. Everything.SelectMany(r => r.Ingredient.Allergens).Distinct().Order(StringComparer.Ordinal)];
+
+    /// <summary>Ingredients nobody has told the allergens and the keeping of, by name.</summary>
+    [JsonIgnore]
+    public ImmutableArray<string> Untold =>
+        [.. Everything.Select(r => r.Ingredient).Where(i => i.IsUntold).Select(i => i.Name).Distinct()];
 
     /// <summary>Makes a dough of what was typed, or says for each field what is wrong.</summary>
     /// <param name="draft">What was typed.</param>
@@ -119,7 +135,8 @@ public sealed record Dough
                 rows,
                 [.. parts.Select(p => p!)],
                 draft.ByHand,
-                PlainText.AsNote(draft.Notes ?? "").Trim()
+                PlainText.AsNote(draft.Notes ?? "").Trim(),
+                draft.Plan
             );
     }
 
@@ -137,12 +154,12 @@ public sealed record Dough
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(factor);
         ImmutableArray<DoughRow> Scaled(ImmutableArray<DoughRow> rows) =>
             [.. rows.Select(r => r with { Mass = r.Mass * factor })];
-        return new(Name, Scaled(Rows), [.. Parts.Select(p => p with { Rows = Scaled(p.Rows) })], ByHand, Notes);
+        return new(Name, Scaled(Rows), [.. Parts.Select(p => p with { Rows = Scaled(p.Rows) })], ByHand, Notes, Plan);
     }
 
     /// <summary>The same dough of other rows.</summary>
     /// <param name="rows">At least one, with flour.</param>
-    internal Dough WithRows(ImmutableArray<DoughRow> rows) => new(Name, rows, Parts, ByHand, Notes);
+    internal Dough WithRows(ImmutableArray<DoughRow> rows) => new(Name, rows, Parts, ByHand, Notes, Plan);
 
     /// <summary>As a baker would type it.</summary>
     public DoughDraft ToDraft()
@@ -154,7 +171,8 @@ public sealed record Dough
             Drafts(Rows),
             [.. Parts.Select(p => new PartDraft(p.Kind, p.Name, Drafts(p.Rows), p.Work))],
             ByHand,
-            Notes
+            Notes,
+            Plan
         );
     }
 
@@ -189,15 +207,11 @@ public sealed record Dough
             return null;
         if (!Enum.IsDefined(part.Kind))
             problems.Add(new("unknown:answer", $"{at}.kind"));
-        var work = part.Work ?? PartWork.Usual(part.Kind);
+        var rows = RowsOf(part.Rows, $"{at}.rows", "empty:part", pantry, problems);
+        var work = part.Work ?? PartWork.Usual(part.Kind, rows);
         if (new[] { work.Hands, work.Hob, work.Cool }.Any(t => t < TimeSpan.Zero || t > LongestWork))
             problems.Add(new("out-of-range:between", $"{at}.work", TimeSpan.Zero, LongestWork));
-        return new(
-            part.Kind,
-            PlainText.AsName(part.Name ?? ""),
-            RowsOf(part.Rows, $"{at}.rows", "empty:part", pantry, problems),
-            work
-        );
+        return new(part.Kind, PlainText.AsName(part.Name ?? ""), rows, work);
     }
 
     private static DoughRow? Row(RowDraft? row, string at, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)
@@ -222,7 +236,7 @@ public sealed record Dough
             problems.Add(new("caustic", $"{at}.ingredient"));
             return null;
         }
-        var known = pantry.Find(name);
+        var known = pantry.Known(name);
         if (known is null && row.Role is null)
         {
             problems.Add(new("unknown-ingredient", $"{at}.role", name));

@@ -2,6 +2,7 @@
 // minutes.
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
 
 namespace JollyKnot.Core.Doughs;
 
@@ -19,6 +20,12 @@ public enum PartKind
 
     /// <summary>Flavoured butter, brushed on hot out of the oven.</summary>
     Butter,
+
+    /// <summary>In the water that pieces are dipped or boiled in: made with the bath.</summary>
+    Bath,
+
+    /// <summary>Under the dough: greasing, dusting, rolling. Nothing is made of it.</summary>
+    Surface,
 }
 
 /// <summary>How long a part takes to make.</summary>
@@ -30,14 +37,26 @@ public sealed record PartWork(TimeSpan Hands, TimeSpan Hob, TimeSpan Cool)
     /// <summary>All of it.</summary>
     public TimeSpan Whole => Hands + Hob + Cool;
 
-    /// <summary>The usual work of a part. Bakers' usage.</summary>
-    public static PartWork Usual(PartKind kind) =>
+    /// <summary>Nothing to make: seeds, salt, cheese, flour.</summary>
+    public static PartWork None { get; } = Minutes(0, 0, 0);
+
+    /// <summary>The usual work of a part. Bakers' usage: only what is wet and no liquid is cut, fried and cooled.</summary>
+    /// <param name="kind">Where it goes.</param>
+    /// <param name="rows">What it is made of.</param>
+    public static PartWork Usual(PartKind kind, ImmutableArray<DoughRow> rows) =>
         kind switch
         {
-            PartKind.Topping => Minutes(10, 20, 30),
+            PartKind.Topping => rows.Any(r => IsCookedFirst(r.Ingredient)) ? Minutes(10, 20, 30) : None,
             PartKind.Wash => Minutes(2, 0, 0),
+            PartKind.Bath or PartKind.Surface => None,
+            PartKind.Butter when rows.Length == 1 => None,
             _ => Minutes(5, 0, 0),
         };
+
+    // Vegetables are nine tenths water; herbs a little less.
+    private const double Watery = .86;
+
+    private static bool IsCookedFirst(Ingredient ingredient) => ingredient is { Role: Role.Other, Water: > Watery };
 
     internal static PartWork Minutes(double hands, double hob, double cool) =>
         new(TimeSpan.FromMinutes(hands), TimeSpan.FromMinutes(hob), TimeSpan.FromMinutes(cool));

@@ -69,7 +69,7 @@ public sealed record Cost(
             .. dough.Everything.Select(r => new RowCost(
                 r.Ingredient.Name,
                 r.Ingredient.Name == "water" ? Money.Zero
-                    : pantry.Prices.TryGetValue(r.Ingredient.Name, out var price) ? price.Of(r.Mass)
+                    : pantry.Prices.TryGetValue(r.Ingredient.Like ?? r.Ingredient.Name, out var price) ? price.Of(r.Mass)
                     : null
             )),
         ];

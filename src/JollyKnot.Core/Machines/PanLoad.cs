@@ -131,7 +131,11 @@ public sealed record PanLoad(ImmutableArray<PanStep> Steps, Mass? HeldBack, Mass
             .Select(r => r.Ingredient)
             .Distinct()
             .ToList();
-        if (perishable.Count == 0 || delay <= longest)
+        if (delay <= longest)
+            return null;
+        if (dough.Untold.FirstOrDefault() is { } untold)
+            return new("delay-start:untold", "delay", untold);
+        if (perishable.Count == 0)
             return null;
         var code = perishable.Any(i => i.MilkSolids > 0) ? "delay-start:milk" : "delay-start";
         return new(code, "delay", string.Join(", ", perishable.Select(i => i.Name)), longest, room);

@@ -106,8 +106,10 @@ public sealed record Ingredient(
     /// <param name="name">The baker's own word; the caller has checked it.</param>
     /// <param name="role">What it does. A liquid is taken as water, a fat as oil, a sugar as sugar, yeast as instant, an egg as
     /// hen's egg.</param>
-    public static Ingredient Own(string name, Role role) =>
-        new(
+    public static Ingredient Own(string name, Role role)
+    {
+        var watched = Watched.In(name);
+        return new Ingredient(
             name,
             role,
             Water: role switch
@@ -126,12 +128,15 @@ public sealed record Ingredient(
             Sugar: role == Role.Sugar ? 1 : 0,
             FlourInside: role == Role.Starter ? .5 : 0,
             YeastStrength: role == Role.Yeast ? 1 : 0,
-            Perishable: role is Role.Egg
+            Perishable: role is Role.Egg || watched.Spoils
         )
         {
-            Allergens = role == Role.Egg ? ["egg"] : [],
+            Allergens = role == Role.Egg ? [.. watched.Allergens.Append("egg").Distinct()] : watched.Allergens,
             IsHoney = role == Role.Sugar && SoundsLikeHoney(name),
+            // A flour, salt or yeast of a name of its own is what it says it does.
+            IsUntold = role is Role.Other or Role.Liquid && !watched.IsTold,
         };
+    }
 
     // What a baker most likely means, until told otherwise.
     private static bool SoundsLikeHoney(string name) => name.Split(' ').Any(w => Composed.Folded(w) == "honey");

@@ -59,9 +59,9 @@ public static partial class Uses
         ),
         (
             Use.Surface,
-            "surface|work surface|worktop|counter|bench|board|dusting|dust|flouring|rolling|rolling out|kneading|shaping|greasing|"
-                + "grease|oiling|oil|bowl|tin|tins|pan|pans|tray|trays|baking tray|baking sheet|sheet|mould|moulds|lining|line|"
-                + "griddle|hands|cloth|banneton|parchment"
+            "surface|work surface|worktop|counter|bench|board|dusting|dust|flouring|rolling|rolling out|kneading|shaping|"
+                + "greasing|grease|oiling|oil|bowl|tin|tins|pan|pans|tray|trays|baking tray|baking sheet|sheet|mould|moulds|"
+                + "lining|line|griddle|hands|cloth|banneton|parchment"
         ),
         (Use.Serving, "serving|serve|table|eating|eat"),
     }

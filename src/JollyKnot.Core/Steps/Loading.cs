@@ -49,7 +49,7 @@ internal sealed class Paddle() : DoughRule("paddle")
     public override Lane? Holds => Lane.Machine;
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) =>
-        bake.Spec.Dough.Allergens.IsEmpty ? [] : [Caution.ChokingAllergen];
+        bake.Spec.Dough.Allergens.IsEmpty && bake.Spec.Dough.Untold.IsEmpty ? [] : [Caution.ChokingAllergen];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {

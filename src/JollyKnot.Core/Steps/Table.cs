@@ -41,6 +41,8 @@ internal sealed class MakePart() : DoughRule("part-#")
         for (var number = 1; number <= bake.Spec.Dough.Parts.Length; number++)
         {
             var part = bake.Spec.Dough.Parts[number - 1];
+            if (part.Work.Hands + part.Work.Hob <= TimeSpan.Zero)
+                continue;
             yield return new(part.Work.Hands + part.Work.Hob)
             {
                 Number = number,

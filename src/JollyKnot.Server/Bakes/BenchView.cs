@@ -55,7 +55,8 @@ public sealed record BenchView(
     ImmutableArray<FinishView> Finish,
     FirstRise? FirstRise,
     DisplayShows? Display,
-    NewSteps? NewSteps
+    NewSteps? NewSteps,
+    string Method
 )
 {
     /// <summary>A bake at the bench.</summary>
@@ -118,7 +119,8 @@ public sealed record BenchView(
                 : null,
             state.NewSteps is { IsEmpty: false } later
                 ? new(RuleBook.Version, [.. later.Select(s => words.Of(s, spec).Short)])
-                : null
+                : null,
+            spec.Dough.Notes
         );
     }
 

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -48,7 +49,8 @@ public static class LabelEndpoints
                         .Everything.GroupBy(r => r.Ingredient.Name)
                         .OrderByDescending(g => g.Sum(r => r.Mass.Grams))
                         .Select(g => g.Key);
-                    var allergens = dough.Allergens.IsEmpty ? "" : $"Contains {string.Join(", ", dough.Allergens)}.";
+                    var contents = Voice.Contents(dough);
+                    var allergens = contents.Length == 0 ? "" : $"Contains {contents}.";
                     var honey = dough.HasHoney ? " Not for babies under 12 months." : "";
                     return TypedResults.Ok(
                         FinishView

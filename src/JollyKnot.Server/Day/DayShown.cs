@@ -164,7 +164,7 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
             table.Ready,
             spec.ReadyBy,
             state.Status,
-            string.Join(", ", spec.Dough.Allergens),
+            Voice.Contents(spec.Dough),
             [.. Deciding.Of(table).Where(IsWorthTelling).Select(d => WhyLine(d, spec))],
             bake.Day.SoFar.Steps.IsEmpty ? MakingView.Of(spec, kitchen) : null
         );

@@ -4,12 +4,20 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 
 namespace JollyKnot.Server.Doughs;
 
 /// <summary>A row with its baker's percentage.</summary>
-public sealed record RowView(string Ingredient, Role Role, bool Known, Mass Mass, bool AtBeep, Share Percentage);
+/// <param name="Ingredient">As it is called.</param>
+/// <param name="Role">What it does.</param>
+/// <param name="Known">The pantry knows it.</param>
+/// <param name="Mass">How much.</param>
+/// <param name="AtBeep">Goes in at the beep.</param>
+/// <param name="Percentage">Baker's percentage.</param>
+/// <param name="Like">The pantry's name for what it is reckoned like; null when it is called so.</param>
+public sealed record RowView(string Ingredient, Role Role, bool Known, Mass Mass, bool AtBeep, Share Percentage, string? Like);
 
 /// <summary>A part with its rows.</summary>
 public sealed record PartView(PartKind Kind, string Name, ImmutableArray<RowView> Rows, PartWork Work, Mass Total);
@@ -35,7 +43,7 @@ public sealed record FormulaView(
     bool IsRich,
     ImmutableArray<RowView> Rows,
     ImmutableArray<PartView> Parts,
-    ImmutableArray<string> Allergens,
+    string Contains,
     ImmutableArray<ProblemView> Checks,
     ImmutableArray<SuitsView> Suits
 )
@@ -48,10 +56,11 @@ public sealed record FormulaView(
                 .. rows.Select(r => new RowView(
                     r.Ingredient.Name,
                     r.Ingredient.Role,
-                    pantry.Find(r.Ingredient.Name) is not null,
+                    pantry.Known(r.Ingredient.Name) is not null,
                     r.Mass,
                     r.AtBeep,
-                    Share.FromFraction(r.Mass / f.Flour)
+                    Share.FromFraction(r.Mass / f.Flour),
+                    r.Ingredient.Like
                 )),
             ];
         return new(
@@ -68,7 +77,7 @@ public sealed record FormulaView(
             f.IsRich,
             Rows(dough.Rows),
             [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total))],
-            dough.Allergens,
+            Voice.Contents(dough),
             [.. FormulaChecks.Of(f, band).Select(ProblemView.Of)],
             [
                 .. Suitability
@@ -111,7 +120,8 @@ public sealed record DoughLine(
             [
                 .. stored.Dough.Rows.Zip(
                     f.Rows,
-                    (r, share) => new RowView(r.Ingredient.Name, r.Ingredient.Role, true, r.Mass, r.AtBeep, share)
+                    (r, share) =>
+                        new RowView(r.Ingredient.Name, r.Ingredient.Role, true, r.Mass, r.AtBeep, share, r.Ingredient.Like)
                 ),
             ],
             [.. stored.Dough.Parts.Select(p => p.Name)]
@@ -127,11 +137,21 @@ public sealed record DoughView(
     string Name,
     bool ByHand,
     string Notes,
-    FormulaView Formula
+    FormulaView Formula,
+    RecipePlan? Plan
 )
 {
     internal static DoughView Of(StoredDough stored, HouseholdPantry pantry) => Of(stored, FormulaView.Of(stored.Dough, pantry));
 
     internal static DoughView Of(StoredDough stored, FormulaView formula) =>
-        new(stored.Id, stored.Version, stored.UpdatedAt, stored.Dough.Name, stored.Dough.ByHand, stored.Dough.Notes, formula);
+        new(
+            stored.Id,
+            stored.Version,
+            stored.UpdatedAt,
+            stored.Dough.Name,
+            stored.Dough.ByHand,
+            stored.Dough.Notes,
+            formula,
+            stored.Dough.Plan
+        );
 }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Pantry;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -7,12 +8,16 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace JollyKnot.Server.Doughs;
 
 /// <summary>A recipe as pasted, or a file's content.</summary>
-public sealed record RecipeToRead(string Text);
+/// <param name="Text">The text.</param>
+/// <param name="Language">Two letters; guessed when null.</param>
+public sealed record RecipeToRead(string Text, string? Language = null);
 
 /// <summary>A recipe as understood; nothing is kept.</summary>
 /// <param name="Exact">The very dough, when this house wrote the recipe: then nothing needs asking.</param>
 /// <param name="Understood">Things with name and grams.</param>
-/// <param name="Asked">Things with something still to be told.</param>
+/// <param name="Asked">Things with something still to be told, and headings that say nothing.</param>
+/// <param name="Language">What it was read in.</param>
+/// <param name="Plan">What it says of pieces, heat and minutes; null when it says nothing.</param>
 public sealed record RecipeView(
     string Title,
     ImmutableArray<ReadSection> Sections,
@@ -20,7 +25,9 @@ public sealed record RecipeView(
     string LeftOver,
     DoughDraft? Exact,
     int Understood,
-    int Asked
+    int Asked,
+    string Language,
+    RecipePlan? Plan
 );
 
 /// <summary>Reading recipes over HTTP.</summary>
@@ -42,7 +49,8 @@ public static class RecipeEndpoints
                 ? TypedResults.Ok(View(found.Value.Recipe, found.Value.Exact?.ToDraft()))
                 : Problems.Bad(found.Problems);
         }
-        var read = RecipeText.Read(recipe.Text, pantry);
+        var language = RecipeLanguage.Of(recipe.Language);
+        var read = RecipeText.Read(recipe.Text, pantry, language);
         return read.IsOk ? TypedResults.Ok(View(read.Value, null)) : Problems.Bad(read.Problems);
     }
 
@@ -56,7 +64,9 @@ public static class RecipeEndpoints
             read.LeftOver,
             exact,
             rows.Count(r => r.IsUnderstood),
-            rows.Count(r => !r.IsUnderstood)
+            rows.Count(r => !r.IsUnderstood) + read.Sections.Count(s => s.IsAsked),
+            read.Language.Code,
+            read.Plan.IsNothing ? null : read.Plan
         );
     }
 }

@@ -12,7 +12,11 @@ namespace JollyKnot.Server.Pantry;
 public sealed class PantryKeeper(Settings settings) : IDisposable
 {
     // 2: own ingredients say what to watch.
-    private static readonly DocumentKind<HouseholdPantry> Kept = new("pantry", WatchedIngredients.InPantry);
+    private static readonly DocumentKind<HouseholdPantry> Kept = new(
+        "pantry",
+        WatchedIngredients.InPantry,
+        unchanged => unchanged
+    );
     private readonly SemaphoreSlim writing = new(1);
     private HouseholdPantry? kept;
 
@@ -141,10 +145,11 @@ public static class PantryEndpoints
                 {
                     // The shelf's own entry needs no copy of itself, only its price.
                     var known = p.Find(item.Ingredient.Name);
+                    var told = item.Ingredient with { IsUntold = false };
                     var with =
                         known is not null && known.Name == item.Ingredient.Name && JsonEqual(known, item.Ingredient)
                             ? p
-                            : p.With(item.Ingredient);
+                            : p.With(told);
                     return with with
                     {
                         Prices = item.Price is { } cost

@@ -1,4 +1,5 @@
 using JollyKnot.Core.Baking;
+using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
 using static JollyKnot.Server.Words.Sentences;
 
@@ -74,10 +75,19 @@ internal static class BakingWords
         new(
             s.Marked("Load the oven"),
             $"Load the {Lower(s.Thing)}{(s.Spec.Batches.Length > 1 ? $": {s.Counted}" : "")}.",
-            Join($"{s.Count} {s.Family.Name}, {s.Dial}.", On(s), Steaming(s)),
+            Join(OnTop(s), $"{s.Count} {s.Family.Name}, {s.Dial}.", On(s), Steaming(s)),
             "They are in",
             s.DialFigure
         );
+
+    // What is sprinkled on needs no making, but is not to be forgotten.
+    private static string OnTop(Said s)
+    {
+        var sprinkled = s.Spec.Dough.Parts.Where(p => p.Kind == PartKind.Topping && p.Work.Whole == TimeSpan.Zero).ToList();
+        return sprinkled.Count == 0
+            ? ""
+            : $"First on top: {string.Join(", ", sprinkled.SelectMany(p => p.Rows).Select(r => r.Ingredient.Name))}.";
+    }
 
     private static string On(Said s)
     {

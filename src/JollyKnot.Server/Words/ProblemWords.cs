@@ -139,6 +139,7 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["unknown:machine"] = "There is no such machine in this kitchen.",
         ["unknown:program"] = "There is no such program on this machine.",
         ["delay-start"] = "{0} may not stand for more than {1} at {2}. Start now.",
+        ["delay-start:untold"] = "Whether {0} may stand is not known. Say in the pantry whether it spoils, or start now.",
         ["delay-start:milk"] = "{0} may not stand for more than {1} at {2}. Use dried milk and water, or start now.",
         ["out-of-range:timer"] = "Up to {0} on a timer.",
         ["by-hand"] = "Hands have no timer.",

@@ -27,7 +27,7 @@ public sealed partial class Voice
                 $"Dry gloves. Check the parchment's limit: many end at {Celsius(Cautions.HotOver)}. Above it, cornmeal "
                     + "or a bare hot "
                     + $"tray.{(spec.Batches.Any(b => b.Bread.Pan?.IsStone == true) ? " The stone stays hot for an hour." : "")}",
-            Caution.ChokingAllergen => $"Contains {string.Join(", ", spec.Dough.Allergens)}.",
+            Caution.ChokingAllergen => $"Contains {Contents(spec.Dough)}.",
             Caution.HoneyInfant => "Honey inside: not for babies under 12 months.",
             Caution.CoolDown =>
                 $"The centre stays above {Celsius(Cautions.CentreStaysOver)} for minutes. Wait before breaking one.",

@@ -52,6 +52,17 @@ public sealed partial class Voice
         return $"{when}, {past.Season.ToString().ToLowerInvariant()}: {added}{felt}.";
     }
 
+    /// <summary>The major allergens, and of what nobody has told.</summary>
+    public static string Contents(Dough dough)
+    {
+        ArgumentNullException.ThrowIfNull(dough);
+        var known = string.Join(", ", dough.Allergens);
+        if (dough.Untold.IsEmpty)
+            return known;
+        var untold = $"allergens not known: {string.Join(", ", dough.Untold)}";
+        return known.Length == 0 ? untold : $"{known}; {untold}";
+    }
+
     /// <summary>What past checks say, a line each.</summary>
     public ImmutableArray<string> Of(DoseMemory memory, Mass flour)
     {

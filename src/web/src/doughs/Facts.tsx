@@ -44,7 +44,7 @@ export function Facts({ formula }: { formula: Schemas['FormulaView'] }) {
           {c.reason}
         </p>
       ))}
-      {formula.allergens.length > 0 && <p style={{ margin: 0 }}>Contains {formula.allergens.join(', ')}.</p>}
+      {formula.contains && <p style={{ margin: 0 }}>Contains {formula.contains}.</p>}
     </>
   );
 }

@@ -1,0 +1,298 @@
+// Goes through a recipe's lines: name, rows of the dough, rows of each part, and the method.
+using System.Collections.Frozen;
+using System.Collections.Immutable;
+using System.Text.RegularExpressions;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
+
+namespace JollyKnot.Core.Doughs;
+
+/// <summary>Reads one recipe, line by line.</summary>
+internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguage language)
+{
+    private sealed class Section(Use? use, string name)
+    {
+        public Use? Use { get; } = use;
+        public string Name { get; } = name;
+        public PartWork? Work { get; init; }
+        public bool IsAsked { get; init; }
+        public List<ReadLine> Lines { get; } = [];
+    }
+
+    // Headings after which a method is told, in every language that is read.
+    private static readonly FrozenSet<string> MethodWords = (
+        "method instructions instruction directions direction preparation steps step procedure how "
+        + "zubereitung anleitung herstellung preparation etapes realisation preparacion elaboracion preparazione procedimento "
+        + "esecuzione"
+    )
+        .Split(' ')
+        .ToFrozenSet();
+
+    private static readonly FrozenSet<string> IngredientWords = "ingredient zutaten zutat ingredients ingredientes ingredienti"
+        .Split(' ')
+        .ToFrozenSet();
+
+    // A line that begins so tells what to do or how much comes of it.
+    private static readonly FrozenSet<string> Doing = (
+        "mix knead bake preheat heat place put add combine stir let leave cover shape divide roll brush sprinkle serve serves "
+        + "make makes yield yields prep cook rest turn set pour dissolve proof prove rise remove cool store transfer in when if "
+        + "then once oven time total use take cut press work form tip grease line meanwhile after before while this these boil "
+        + "fold pull stretch dip drain score slash flip repeat allow transfer weigh whisk warm scald braid plait twist tie fill "
+        + "spread top drizzle enjoy store freeze slice "
+        + "mischen kneten backen den die das alles teig ofen ergibt reicht melanger petrir cuire faire laisser dans prechauffer "
+        + "pour mezclar amasar hornear dejar en precalentar para mescolare impastare cuocere lasciare infornare in preriscaldare "
+        + "per mehl"
+    )
+        .Split(' ')
+        .Where(w => w is not ("pour" or "para" or "per" or "mehl"))
+        .Append("pour")
+        .ToFrozenSet();
+
+    private readonly List<Section> sections = [new(Use.Dough, "")];
+    private readonly List<string> leftOver = [];
+    private string title = "";
+    private bool isTitled,
+        byHand;
+
+    public ReadRecipe Read(string text)
+    {
+        var lines = text.Split('\n').SelectMany(Sentences).ToList();
+        for (var i = 0; i < lines.Count; i++)
+        {
+            var line = lines[i].Trim();
+            var plain = Unmarked(line);
+            if (plain.Length == 0)
+                continue;
+            if (BeginsTheRest(line, plain))
+            {
+                var isNotes = plain.TrimEnd(':').Trim() == RecipeText.NotesMark;
+                leftOver.Add(string.Join('\n', lines.Skip(isNotes ? i + 1 : i)).Trim());
+                break;
+            }
+            ReadLine(line, plain, lines[i]);
+        }
+        var method = string.Join('\n', leftOver.Where(l => l.Length > 0));
+        byHand |= ByHand().IsMatch(method);
+        return new(title, Sections(), byHand, method) { Language = language, Plan = MethodReading.Of($"{title}\n{method}") };
+    }
+
+    private void ReadLine(string line, string plain, string whole)
+    {
+        var heading = plain.TrimEnd(':').Trim();
+        if (!isTitled && line.StartsWith(RecipeText.TitleMark, StringComparison.Ordinal))
+            Title(line[RecipeText.TitleMark.Length..]);
+        else if (line == RecipeText.ByHandLine)
+            byHand = true;
+        else if (!isTitled && line.StartsWith("# ", StringComparison.Ordinal))
+            Title(line[2..].Trim());
+        else if (RecipeText.Headed(plain) is { } own)
+            sections.Add(new(UseOf(own.Kind), own.Name) { Work = own.Work });
+        else if (IngredientWords.Contains(Phrase.Of(heading)) || Phrase.Of(heading) == "the ingredient")
+            isTitled = true;
+        else if (IsHeading(line, plain))
+            Headed(heading, plain);
+        else if (IsTitle(line, plain))
+            Title(heading);
+        else if (IngredientIn(line) is { } read)
+            Add(read);
+        else
+            leftOver.Add(whole.TrimEnd());
+    }
+
+    private void Title(string name) => (title, isTitled) = (PlainText.AsName(name), true);
+
+    // The first line without an amount is the name, whatever it mentions.
+    private bool IsTitle(string line, string plain)
+    {
+        if (isTitled || plain.Length > PlainText.LongestName || IsDoing(plain))
+            return false;
+        var rows = LineReading.Of(line, pantry, language);
+        return !rows.Any(r => r.Mass is not null || r.Use != Use.Dough);
+    }
+
+    private void Headed(string heading, string plain)
+    {
+        var use = Uses.OfHeading(InEnglish(heading));
+        var isLast = plain[^1] == ':';
+        if (!isTitled && use is null or Use.Dough && !IsDoughHeading(heading))
+        {
+            Title(heading);
+            return;
+        }
+        isTitled = true;
+        var name = PlainText.AsName(heading);
+        sections.Add(use is null && isLast ? new(null, name) { IsAsked = true } : new(use ?? Use.Dough, name));
+    }
+
+    private bool IsDoughHeading(string heading) => Uses.OfHeading(InEnglish(heading)) == Use.Dough;
+
+    private void Add(ReadLine read)
+    {
+        isTitled = true;
+        sections[^1].Lines.Add(read);
+    }
+
+    // Rows in order of what they are for: the dough first, then each part under its heading.
+    private ImmutableArray<ReadSection> Sections()
+    {
+        var made = ImmutableArray.CreateBuilder<ReadSection>();
+        var dough = sections.Where(s => s.Use == Use.Dough).SelectMany(s => Only(s, Use.Dough)).ToImmutableArray();
+        if (dough.Length > 0)
+            made.Add(new(null, "", null, dough));
+        foreach (var section in sections)
+            foreach (var use in UsesIn(section))
+            {
+                var lines = Only(section, use).ToImmutableArray();
+                var isOwn = section.Use == use || section.IsAsked;
+                var name = isOwn && section.Name.Length > 0 ? section.Name : NameOf(use);
+                if (use == Use.Serving)
+                    leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
+                else if (lines.Length > 0)
+                    made.Add(new(KindOf(use), name, section.Work, lines) { IsAsked = section.IsAsked && use == Use.Dough });
+            }
+        return made.ToImmutable();
+    }
+
+    private static IEnumerable<Use> UsesIn(Section section)
+    {
+        var uses = section.Lines.SelectMany(l => l.Rows).Select(r => InSection(r, section)).Distinct().Order();
+        return section.IsAsked ? uses : uses.Where(u => u != Use.Dough);
+    }
+
+    private static IEnumerable<ReadLine> Only(Section section, Use use) =>
+        section
+            .Lines.Select(l =>
+                l with
+                {
+                    Rows = [.. l.Rows.Where(r => InSection(r, section) == use).Select(r => r with { Use = use })],
+                }
+            )
+            .Where(l => l.Rows.Length > 0);
+
+    // What a row says of itself comes before what its heading says.
+    private static Use InSection(ReadRow row, Section section) => row.Use != Use.Dough ? row.Use : section.Use ?? Use.Dough;
+
+    private static PartKind? KindOf(Use use) =>
+        use switch
+        {
+            Use.Filling => PartKind.Filling,
+            Use.Topping => PartKind.Topping,
+            Use.Wash => PartKind.Wash,
+            Use.HotBrush => PartKind.Butter,
+            Use.Bath => PartKind.Bath,
+            Use.Surface => PartKind.Surface,
+            _ => null,
+        };
+
+    private static Use UseOf(PartKind kind) => Enum.GetValues<Use>().First(u => KindOf(u) == kind);
+
+    private static string NameOf(Use use) =>
+        use switch
+        {
+            Use.Filling => "filling",
+            Use.Topping => "topping",
+            Use.Wash => "wash",
+            Use.HotBrush => "butter",
+            Use.Bath => "bath",
+            Use.Surface => "surface",
+            _ => "",
+        };
+
+    private static string Unmarked(string line) => line.TrimStart('#', ' ', '*', '=', '_').TrimEnd(' ', '*', '=', '_');
+
+    private static bool IsMarked(string line) =>
+        line.Length > 0
+        && (
+            line[0] == '#'
+            || (
+                line.StartsWith("**", StringComparison.Ordinal)
+                && line.EndsWith("**", StringComparison.Ordinal)
+                && line.Length > 4
+            )
+        );
+
+    private static bool BeginsTheRest(string line, string plain)
+    {
+        var heading = plain.TrimEnd(':').Trim();
+        if (heading == RecipeText.NotesMark)
+            return IsMarked(line) || plain[^1] == ':';
+        return MethodWords.Contains(Composed.Folded(heading)) || MethodWords.Contains(Phrase.Of(heading));
+    }
+
+    // "For the filling:", "Topping", "**Glaze**".
+    private bool IsHeading(string line, string plain)
+    {
+        if (plain.Any(char.IsDigit) || plain.Length > PlainText.LongestName)
+            return false;
+        if (IsMarked(line) || plain[^1] == ':')
+            return true;
+        var words = Phrase.Split(plain).ToList();
+        if (words.Count is 0 or > 4)
+            return false;
+        var english = InEnglish(plain);
+        var isToDo = Phrase.Split(english).FirstOrDefault() is "for" or "to";
+        var isPart = words.Count <= 2 && Uses.OfHeading(english) is not (null or Use.Dough or Use.HotBrush);
+        // "Butter for the tin" is a row: something the pantry knows stands in it.
+        return (isToDo || isPart) && !LineReading.Of(plain, pantry, language).Any(r => r.Known);
+    }
+
+    private string InEnglish(string words) => language.Put(words).Text;
+
+    private static bool IsDoing(string line) =>
+        Phrase.Split(line).FirstOrDefault(w => char.IsLetter(w[0])) is { } first && Doing.Contains(Composed.Folded(first));
+
+    // A line that asks for something: an amount of it, or at least a thing the pantry knows and few words. What tells what to do
+    // asks for nothing.
+    private ReadLine? IngredientIn(string line)
+    {
+        if (line.Length > LineGrammar.LongestLine)
+            return null;
+        var isLabelled = line.IndexOf(':', StringComparison.Ordinal) is > 0 and < 40;
+        if (IsDoing(line) && !isLabelled)
+            return null;
+        var rows = LineReading.Of(line, pantry, language);
+        if (rows.Length == 0)
+            return null;
+        if (rows.Any(r => r.Mass is not null && (r.Known || !IsSentence(line))))
+            return new(line, rows);
+        var isShort = Phrase.Split(line).Count() <= MostWords && !IsSentence(line);
+        var asks = rows.Any(r => r.Known) || BeginsWithNumber(line);
+        return asks && isShort ? new(line, rows) : null;
+    }
+
+    // A longer line without an amount is no ingredient. Ours.
+    private const int MostWords = 9;
+
+    private static bool IsSentence(string line) => line[^1] == '.' && Phrase.Split(line).Count() > 4;
+
+    private static bool BeginsWithNumber(string line) =>
+        line.TrimStart('-', '*', '•', '+', ' ', '[', ']', '(') is { Length: > 0 } rest
+        && (char.IsDigit(rest[0]) || LineGrammar.Vulgars.ContainsKey(rest[0]));
+
+    /// <summary>Whether a printed row reads as a row again.</summary>
+    internal static bool IsPlainRow(string line, HouseholdPantry pantry)
+    {
+        var reader = new RecipeReader(pantry, RecipeLanguage.English) { isTitled = true };
+        return !line.Contains(':', StringComparison.Ordinal)
+            && !reader.IsHeading(line, Unmarked(line))
+            && reader.IngredientIn(line) is { Rows: [{ Use: Use.Dough, IsOptional: false, Instead: null }] };
+    }
+
+    // A row and what follows in the same line: "20 g melted butter. Rise until it has doubled."
+    private static IEnumerable<string> Sentences(string line)
+    {
+        var rest = line;
+        while (EndOfSentence().Match(rest) is { Success: true } end && IsDoing(rest[(end.Index + 2)..]))
+        {
+            yield return rest[..end.Index];
+            rest = rest[(end.Index + 2)..];
+        }
+        yield return rest;
+    }
+
+    [GeneratedRegex(@"(?<=\p{Ll}{2}|\))\. (?=\p{Lu})")]
+    private static partial Regex EndOfSentence();
+
+    [GeneratedRegex(@"\b(?:mix(?:ed)?|knead(?:ed)?)\b[^.\n]{0,40}\bby hand\b", RegexOptions.IgnoreCase)]
+    private static partial Regex ByHand();
+}

@@ -1,0 +1,185 @@
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
+
+namespace JollyKnot.Core.Tests;
+
+/// <summary>Recipes as bakers paste them: the name, the dough, what is for something else, and what the recipe plans.</summary>
+public sealed class PastedRecipes
+{
+    private static ReadRecipe Read(string text, string? language = null) =>
+        RecipeText
+            .Read(text.Replace(" / ", "\n", StringComparison.Ordinal), HouseholdPantry.Plain, RecipeLanguage.Of(language))
+            .Value;
+
+    private static string Rows(ReadRecipe read, PartKind? kind) =>
+        string.Join(
+            "; ",
+            read.Sections.Where(s => s.Kind == kind)
+                .SelectMany(s => s.Lines)
+                .SelectMany(l => l.Rows)
+                .Select(r => $"{(r.Mass is { } m ? $"{Math.Round(m.Grams, 1):0.#}" : "?")} {r.Called ?? r.Ingredient}")
+        );
+
+    private static List<string> Asked(ReadRecipe read) =>
+        [
+            .. read.Sections.SelectMany(s => s.Lines).Where(l => l.Rows.Any(r => !r.IsUnderstood)).Select(l => l.Text),
+            .. read.Sections.Where(s => s.IsAsked).Select(s => s.Name),
+        ];
+
+    [Theory]
+    [InlineData("Caraway rolls")]
+    [InlineData("Egg bread")]
+    [InlineData("Potato rolls")]
+    [InlineData("Honey bread")]
+    [InlineData("Olive oil flatbread")]
+    [InlineData("Sourdough rolls")]
+    [InlineData("Spice bread:")]
+    [InlineData("# Butter knots")]
+    [InlineData("Milk")]
+    public void The_first_line_without_an_amount_is_the_name(string first)
+    {
+        var read = Read($"{first} / 400 g strong white flour / 260 ml water / 1 tsp salt");
+        read.Title.ShouldBe(first.Trim('#', ' ', ':'));
+        Rows(read, null).ShouldBe("400 strong white flour; 260 water; 6 fine salt");
+    }
+
+    [Fact]
+    public void A_pointed_loaf_has_its_milk_and_seeds_on_top()
+    {
+        var read = Read(
+            "Pointed loaf / 400 g strong white flour / 260 ml water / 1¼ tsp salt / 1 tsp machine yeast / "
+                + "1 tbsp poppy seed for the top / 1 tbsp milk to brush"
+        );
+        read.Title.ShouldBe("Pointed loaf");
+        Rows(read, null).ShouldBe("400 strong white flour; 260 water; 7.5 fine salt; 3.1 instant yeast");
+        Rows(read, PartKind.Topping).ShouldBe("9 poppy seeds");
+        Rows(read, PartKind.Wash).ShouldBe("15.3 whole milk");
+        Asked(read).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Dipped_pretzels_keep_dip_and_salt_out_of_the_pan_and_tell_their_plan()
+    {
+        var read = Read(
+            "Till pretzels / makes 12 / 350 g strong white flour, 150 g plain flour / 1¼ cups lukewarm water / 1½ tsp salt / "
+                + "1 tbsp brown sugar / 2 tsp machine yeast / For the dip: 1½ tablespoons baking soda, 1 litre warm water / "
+                + "coarse salt to sprinkle / Rest 20 minutes under film. Boil 45 seconds a side, dip, drain, salt. "
+                + "Bake at 215 °C for 16–18 min."
+        );
+        read.Title.ShouldBe("Till pretzels");
+        Rows(read, null)
+            .ShouldBe("350 strong white flour; 150 plain flour; 295.8 water; 9 fine salt; 13.8 brown sugar; 6.2 instant yeast");
+        Rows(read, PartKind.Bath).ShouldBe("20.7 baking soda; 1000 water");
+        Rows(read, PartKind.Topping).ShouldBe("? coarse salt");
+        Asked(read).ShouldBeEmpty();
+        read.Plan.ShouldBe(
+            new RecipePlan(
+                Pieces: 12,
+                FamilyId: "pretzel",
+                Heat: Temperature.FromCelsius(215),
+                Bake: new(TimeSpan.FromMinutes(16), TimeSpan.FromMinutes(18)),
+                Rest: new(TimeSpan.FromMinutes(20), TimeSpan.FromMinutes(20)),
+                Boil: new(TimeSpan.FromSeconds(45), TimeSpan.FromSeconds(45))
+            )
+        );
+    }
+
+    [Fact]
+    public void Bowl_rolls_are_mixed_by_hand_and_none_of_their_method_is_a_row()
+    {
+        var read = Read(
+            "Bowl rolls / 300 g plain flour / 190 ml milk / 30 g butter / 2 tbsp sugar / ½ tsp salt / 1 packet yeast / "
+                + "Mix by hand, knead two minutes, rest a quarter of an hour, pull into 15, let grow, bake 17 minutes at 180"
+        );
+        Rows(read, null).ShouldBe("300 plain flour; 196 whole milk; 30 butter; 25.2 sugar; 3 fine salt; 7 instant yeast");
+        read.ByHand.ShouldBeTrue();
+        (read.Plan.Pieces, read.Plan.FamilyId, read.Plan.Heat?.Celsius).ShouldBe((15, "pan-roll", 180));
+        read.Plan.Bake!.From.ShouldBe(TimeSpan.FromMinutes(17));
+        read.Plan.Rest!.From.ShouldBe(TimeSpan.FromMinutes(15));
+        Asked(read).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void An_oat_loaf_is_brushed_after_baking_in_a_fan_oven()
+    {
+        var read = Read(
+            "Oat sandwich loaf / 380 g strong white flour / 70 g oats / 290 ml milk / 2 tbsp honey / 25 g butter / 8 g salt / "
+                + "1½ tsp yeast / After baking: brush with 20 g melted butter. Rise uncovered until just over the rim, "
+                + "30–40 minutes; 175 °C fan, about 30 minutes"
+        );
+        Rows(read, null)
+            .ShouldBe(
+                "380 strong white flour; 70 rolled oats; 299.1 whole milk; 42.6 honey; 25 butter; 8 fine salt; 4.6 instant yeast"
+            );
+        Rows(read, PartKind.Butter).ShouldBe("20 butter");
+        (read.Plan.FamilyId, read.Plan.Heat?.Celsius, read.Plan.WithFan).ShouldBe(("tin-loaf", 175, true));
+        read.Plan.Proof.ShouldBe(new(TimeSpan.FromMinutes(30), TimeSpan.FromMinutes(40)));
+        Asked(read).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void A_heading_nobody_knows_is_asked_and_a_serving_is_not_ours()
+    {
+        var read = Read(
+            "Harbour loaf / 500 g bread flour / 330 g water / 9 g salt / 5 g yeast / For the lantern: / 50 g brown sugar / "
+                + "Jam, to serve"
+        );
+        Asked(read).ShouldBe(["For the lantern"]);
+        Rows(read, null).ShouldBe("500 strong white flour; 330 water; 9 fine salt; 5 instant yeast; 50 brown sugar");
+        read.LeftOver.ShouldContain("Jam, to serve");
+    }
+
+    [Fact]
+    public void Nothing_with_an_amount_is_dropped_without_a_question()
+    {
+        var read = Read("Odd loaf / 500 g flour / 3 spoons of moonlight / a little less than 1 cup water / 9 g salt");
+        Rows(read, null).ShouldBe("500 plain flour; ? spoons of moonlight; 224.8 water; 9 fine salt");
+        Asked(read).ShouldBe(["3 spoons of moonlight"]);
+    }
+
+    [Fact]
+    public void A_german_page_is_guessed_and_put_in_its_parts()
+    {
+        var read = Read(
+            "Hafenbrezeln / Ergibt 10 Stück / Zutaten / 500 g Weizenmehl Type 550 / 300 ml lauwarmes Wasser / "
+                + "1 Päckchen Trockenhefe / 1 TL Salz / 30 g weiche Butter / Für die Lauge: / 50 g Natron / 1 Liter Wasser / "
+                + "Grobes Salz zum Bestreuen / "
+                + "Zubereitung / Alles verkneten und 45 Minuten gehen lassen. Im Ofen bei 220 °C 15-18 Minuten backen."
+        );
+        read.Language.Code.ShouldBe("de");
+        read.Title.ShouldBe("Hafenbrezeln");
+        read.Sections.SelectMany(s => s.Lines)
+            .SelectMany(l => l.Rows)
+            .Where(r => r.Use == Use.Dough)
+            .Select(r => r.Ingredient)
+            .ShouldBe(["strong white flour", "water", "active dry yeast", "fine salt", "butter"]);
+        Rows(read, PartKind.Bath).ShouldBe("50 Natron; 1000 Wasser");
+        Rows(read, PartKind.Topping).ShouldBe("? Grobes Salz");
+        (read.Plan.Pieces, read.Plan.Heat?.Celsius).ShouldBe((10, 220));
+        read.Plan.Bake.ShouldBe(new(TimeSpan.FromMinutes(15), TimeSpan.FromMinutes(18)));
+        Asked(read).ShouldBeEmpty();
+        // Its names stay in their language, and are reckoned like the pantry's.
+        var dough = Dough.Create(read.ToDraft() with { Name = "Brezeln" }).Value;
+        dough
+            .Rows[0]
+            .Ingredient.ShouldSatisfyAllConditions(
+                i => i.Name.ShouldBe("Weizenmehl Type 550"),
+                i => i.Like.ShouldBe("strong white flour"),
+                i => i.Allergens.ShouldBe(["wheat/gluten"])
+            );
+    }
+
+    [Theory]
+    [InlineData("Bake at gas mark 6 for half an hour", 200, 30)]
+    [InlineData("Bake for 25 to 30 minutes at 400°F", 204.4, 25)]
+    [InlineData("Rise for an hour. Then in the oven at 190 degrees, 22 minutes", 190, 22)]
+    [InlineData("Cuire 20 minutes à 200 °C", 200, 20)]
+    [InlineData("Infornare a 180 gradi per 35 minuti", 180, 35)]
+    public void Heat_and_minutes_belong_to_the_oven(string method, double celsius, double minutes)
+    {
+        var plan = MethodReading.Of(method);
+        plan.Heat!.Value.Celsius.ShouldBe(celsius, .1);
+        plan.Bake!.From.TotalMinutes.ShouldBe(minutes);
+    }
+}
