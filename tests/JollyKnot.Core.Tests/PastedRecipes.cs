@@ -73,6 +73,8 @@ public sealed class PastedRecipes
         Rows(read, PartKind.Bath).ShouldBe("20.7 baking soda; 1000 water");
         Rows(read, PartKind.Topping).ShouldBe("? coarse salt");
         Asked(read).ShouldBeEmpty();
+        // The method stays as it was written.
+        read.LeftOver.ShouldContain("Rest 20 minutes under film. Boil 45 seconds a side, dip, drain, salt. Bake at 215 °C");
         read.Plan.ShouldBe(
             new RecipePlan(
                 Pieces: 12,

@@ -50,6 +50,66 @@ test('a pasted recipe becomes a dough, and what was put right is learned', async
   await expect(understood).toContainText('9 g moon dust');
 });
 
+test('a pasted recipe keeps dip and salt out of the pan, asks once, and is laid out as it says', async ({ page }) => {
+  await page.visit('/doughs/read');
+  await page
+    .getByLabel(/Paste a recipe/)
+    .fill(
+      [
+        'Caraway pretzels',
+        'makes 14',
+        '400 g strong white flour, 100 g plain flour',
+        '300 ml lukewarm water',
+        '1 tablespoon salt (10g)',
+        '2 tsp machine yeast',
+        '1 tsp ground caraway',
+        'For the dip: 2 tablespoons baking soda, 1 litre warm water',
+        'coarse salt to sprinkle',
+        'Rest 25 minutes. Boil 40 seconds a side. Bake at 210 °C for 15–17 min.',
+      ].join('\n'),
+    );
+  const understood = page.getByRole('region', { name: 'What was understood' });
+  await expect(page.getByLabel('Name')).toHaveValue('Caraway pretzels');
+  await expect(understood).toContainText('1 still to be told');
+  await expect(understood).toContainText('ground caraway ground spice');
+  await understood.getByRole('list', { name: 'To be told' }).getByRole('button', { name: '10 g' }).click();
+  await expect(understood).not.toContainText('still to be told');
+  const says = page.getByRole('region', { name: 'The recipe says' });
+  await expect(says).toContainText('Pieces 14');
+  await expect(says).toContainText('Bake 15 to 17 min');
+  await accessible(page);
+  await page.getByRole('button', { name: 'Keep this dough' }).click();
+  await expect(page.getByRole('region', { name: 'bath' })).toContainText('baking soda', { ignoreCase: true });
+  await expect(page.getByLabel('Method and notes')).toHaveValue(/coarse salt to sprinkle[^]*Rest 25 minutes/);
+  await page.getByRole('button', { name: 'Lay out a bake' }).click();
+  const result = page.getByRole('region', { name: 'Result' });
+  await expect(result).toContainText('14 ×');
+  await expect(result).toContainText('recipe 15 to 17 min');
+  await expect(page.getByRole('table').first()).not.toContainText('baking soda');
+  await result.getByRole('button', { name: /Start this bake/ }).click();
+  await page.getByText('What the recipe says').click();
+  await expect(page.getByLabel('Still to come')).toContainText('Boil 40 seconds a side');
+});
+
+test('a German recipe is read as German, in its own words, and by another language when told', async ({ page }) => {
+  await page.visit('/doughs/read');
+  await page
+    .getByLabel(/Paste a recipe/)
+    .fill(
+      'Kaibrötchen\n500 g Weizenmehl Type 550\n310 ml lauwarmes Wasser\n1 Päckchen Trockenhefe\n2 TL Salz\n2 EL Mohn zum Bestreuen',
+    );
+  const understood = page.getByRole('region', { name: 'What was understood' });
+  await expect(understood).toContainText('5 understood');
+  await expect(understood).toContainText('Weizenmehl Type 550 strong white flour');
+  await expect(understood).toContainText('German');
+  await choose(page, 'Read as', 'French');
+  await expect(understood).toContainText('still to be told');
+  await choose(page, 'Read as', 'German');
+  await page.getByRole('button', { name: 'Keep this dough' }).click();
+  await expect(page.getByLabel('Ingredient 1')).toHaveValue('Weizenmehl Type 550');
+  await expect(page.getByLabel('What this dough is')).toContainText('62');
+});
+
 sharing('a dough leaves as a file and comes back whole; a broken file changes nothing', async ({ page }) => {
   await page.visit(`/doughs/${rolls}`);
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'recipe file' }).click()]);

@@ -73,18 +73,18 @@ public static partial class MethodReading
     // Families by the words of a title or method, the more particular first.
     private static readonly ImmutableArray<(Regex Words, string Family)> Shapes =
     [
-        (Word("pretzels?|brezeln?|breze|laugenbrezel"), "pretzel"),
-        (Word("plait(?:ed|s)?|braid(?:ed|s)?|zopf|tresse|trenza|treccia"), "plait-3"),
+        (Word(@"pretzels?|\p{L}*brezeln?|\p{L}*brezen?"), "pretzel"),
+        (Word(@"plait(?:ed|s)?|braid(?:ed|s)?|\p{L}*zopf|tresse|trenza|treccia"), "plait-3"),
         (Word("coil(?:ed)?|spiral coil|schnecke"), "coil"),
         (Word("knots?|knoten"), "knot"),
-        (Word("batons?|baguettes?|sticks?|stangen?"), "baton"),
+        (Word(@"batons?|baguettes?|sticks?|\p{L}*stangen?"), "baton"),
         (Word("pockets?|pittas?|pitas?|fladen"), "pocket-flatbread"),
         (Word("griddle breads?|thin breads?"), "griddle-flatbread"),
         (Word("griddle rounds?"), "griddle-round"),
         (Word("tray ?bread|slab|blechbrot"), "tray-bread"),
         (Word("long buns?|finger rolls?|hot ?dog buns?"), "long-bun"),
         (Word("buns?|burger buns?"), "round-bun"),
-        (Word("crusty rolls?|brötchen|semmeln?"), "crusty-roll"),
+        (Word(@"crusty rolls?|\p{L}*brötchen|\p{L}*semmeln?"), "crusty-roll"),
         (Word("rolls?|panini|panecillos|petits pains"), "pan-roll"),
         (Word("tin loaf|sandwich loaf|loaf tin|kastenbrot|toastbrot|pain de mie"), "tin-loaf"),
     ];

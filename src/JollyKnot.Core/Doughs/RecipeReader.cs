@@ -279,15 +279,17 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     }
 
     // A row and what follows in the same line: "20 g melted butter. Rise until it has doubled."
-    private static IEnumerable<string> Sentences(string line)
+    private IEnumerable<string> Sentences(string line)
     {
-        var rest = line;
-        while (EndOfSentence().Match(rest) is { Success: true } end && IsDoing(rest[(end.Index + 2)..]))
-        {
-            yield return rest[..end.Index];
-            rest = rest[(end.Index + 2)..];
-        }
-        yield return rest;
+        var isRow =
+            EndOfSentence().Match(line) is { Success: true } end
+            && IsDoing(line[(end.Index + 2)..])
+            && IngredientIn(line[..end.Index].Trim()) is { } read
+            && read.Rows.Any(r => r is { Known: true, Mass: not null });
+        if (!isRow)
+            return [line];
+        var at = EndOfSentence().Match(line).Index;
+        return [line[..at], line[(at + 2)..]];
     }
 
     [GeneratedRegex(@"(?<=\p{Ll}{2}|\))\. (?=\p{Lu})")]

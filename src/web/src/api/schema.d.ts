@@ -1120,6 +1120,7 @@ export interface components {
             firstRise: null | components["schemas"]["FirstRise"];
             display: null | components["schemas"]["DisplayShows"];
             newSteps: null | components["schemas"]["NewSteps"];
+            method: string;
         };
         BesideView: {
             clashes: components["schemas"]["FindingLine"][];
@@ -1376,7 +1377,7 @@ export interface components {
             cups: components["schemas"]["CupSize"];
         };
         /** @enum {unknown} */
-        CupSize: "us" | "metric";
+        CupSize: "us" | "metric" | "imperial" | "australian";
         CutChoice: {
             familyId?: null | string;
             /** Format: int32 */
@@ -1528,6 +1529,7 @@ export interface components {
             /** @default false */
             byHand: boolean;
             notes?: null | string;
+            plan?: null | components["schemas"]["RecipePlan"];
         };
         /** @enum {unknown} */
         DoughFeel: "ragged" | "stiff" | "right" | "sticky" | "pooling";
@@ -1588,6 +1590,7 @@ export interface components {
             byHand: boolean;
             notes: string;
             formula: components["schemas"]["FormulaView"];
+            plan: null | components["schemas"]["RecipePlan"];
         };
         DrawPlait: {
             tie: null | components["schemas"]["Kind"];
@@ -1756,7 +1759,7 @@ export interface components {
             isRich: boolean;
             rows: components["schemas"]["RowView"][];
             parts: components["schemas"]["PartView"][];
-            allergens: string[];
+            contains: string;
             checks: components["schemas"]["ProblemView"][];
             suits: components["schemas"]["SuitsView"][];
         };
@@ -1907,6 +1910,9 @@ export interface components {
             /** @default false */
             late: boolean;
             allergens?: string[];
+            like?: null | string;
+            isUntold?: boolean;
+            brings?: null | string;
             isHoney?: boolean;
             growsInFat?: boolean;
             /** Format: double */
@@ -2052,6 +2058,18 @@ export interface components {
             top: number;
             /** Format: double */
             height: number;
+        };
+        Lasts: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            to: number;
         };
         /**
          * @default wait
@@ -2629,7 +2647,7 @@ export interface components {
             work?: null | components["schemas"]["PartWork"];
         };
         /** @enum {unknown} */
-        PartKind: "filling" | "topping" | "wash" | "butter";
+        PartKind: "filling" | "topping" | "wash" | "butter" | "bath" | "surface";
         PartShare: {
             kind: components["schemas"]["PartKind"];
             name: string;
@@ -2930,6 +2948,15 @@ export interface components {
             atBeep: boolean;
             notes: string[];
             preparation: string;
+            use?: components["schemas"]["Use"];
+            called?: null | string;
+            isOptional?: boolean;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            instead?: null | number;
+            isToTaste?: boolean;
             isUnderstood?: boolean;
         };
         ReadSection: {
@@ -2937,9 +2964,27 @@ export interface components {
             name: string;
             work: null | components["schemas"]["PartWork"];
             lines: components["schemas"]["ReadLine"][];
+            isAsked?: boolean;
+        };
+        RecipePlan: {
+            /** Format: int32 */
+            pieces?: null | number;
+            familyId?: null | string;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            heat?: null | number;
+            /** @default false */
+            withFan: boolean;
+            bake?: null | components["schemas"]["Lasts"];
+            proof?: null | components["schemas"]["Lasts"];
+            rest?: null | components["schemas"]["Lasts"];
+            boil?: null | components["schemas"]["Lasts"];
         };
         RecipeToRead: {
             text: string;
+            language?: null | string;
         };
         RecipeView: {
             title: string;
@@ -2951,6 +2996,8 @@ export interface components {
             understood: number;
             /** Format: int32 */
             asked: number;
+            language: string;
+            plan: null | components["schemas"]["RecipePlan"];
         };
         Ribbon: {
             points: components["schemas"]["Point"][];
@@ -3038,6 +3085,7 @@ export interface components {
              * @description A number of fraction.
              */
             percentage: number;
+            like: null | string;
         };
         RulerMark: {
             /** Format: int32 */
@@ -3357,6 +3405,8 @@ export interface components {
             name: string;
             reason: string;
         };
+        /** @enum {unknown} */
+        Use: "dough" | "filling" | "topping" | "wash" | "hot-brush" | "bath" | "surface" | "serving";
         UsualKitchen: {
             machine: components["schemas"]["Machine"];
             phase: components["schemas"]["Phase"];

@@ -24,6 +24,12 @@ export function StillToCome({ bake, next, showAll, children }: AtBeat & { childr
       <button className="button" style={{ marginTop: 14, width: '100%', background: 'var(--card)' }} onClick={showAll}>
         All steps
       </button>
+      {bake.method !== '' && (
+        <details className="method-here">
+          <summary>What the recipe says</summary>
+          <p className="method">{bake.method}</p>
+        </details>
+      )}
       {children}
     </aside>
   );

@@ -30,7 +30,7 @@ export default function DoughPage() {
     <Editor
       key={id}
       id={isNew ? null : id}
-      first={d ? stateOf(d.name, d.byHand, d.notes, d.formula) : (from ?? blankDough())}
+      first={d ? stateOf(d.name, d.byHand, d.notes, d.formula, d.plan) : (from ?? blankDough())}
       isTouched={from !== null}
     />
   );

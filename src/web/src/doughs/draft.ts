@@ -9,7 +9,15 @@ export type PartState = {
   rows: Row[];
   work: Schemas['PartWork'] | null;
 };
-export type DoughState = { name: string; rows: Row[]; parts: PartState[]; byHand: boolean; notes: string };
+export type DoughState = {
+  name: string;
+  rows: Row[];
+  parts: PartState[];
+  byHand: boolean;
+  notes: string;
+  /** What its recipe says of pieces, heat and minutes. */
+  plan?: Schemas['RecipePlan'] | null;
+};
 
 export const blank = (): Row => ({ key: newId(), ingredient: '', mass: null, role: null, atBeep: false });
 
@@ -30,8 +38,15 @@ const rowOf = (r: Schemas['RowView']): Row => ({
 });
 
 /** From a formula as the server reckoned it. */
-export const stateOf = (name: string, byHand: boolean, notes: string, formula: Schemas['FormulaView']): DoughState => ({
+export const stateOf = (
+  name: string,
+  byHand: boolean,
+  notes: string,
+  formula: Schemas['FormulaView'],
+  plan: Schemas['RecipePlan'] | null = null,
+): DoughState => ({
   name,
+  plan,
   byHand,
   notes,
   rows: formula.rows.map(rowOf),
@@ -52,6 +67,7 @@ export const draftOf = (d: DoughState): Schemas['DoughDraft'] => ({
     .map((p) => ({ kind: p.kind, name: p.name, rows: draftRows(p.rows), work: p.work })),
   byHand: d.byHand,
   notes: d.notes,
+  plan: d.plan ?? null,
 });
 
 export const partKinds: [Schemas['PartKind'], string][] = [
@@ -59,6 +75,8 @@ export const partKinds: [Schemas['PartKind'], string][] = [
   ['topping', 'Topping'],
   ['wash', 'Wash'],
   ['butter', 'Flavoured butter'],
+  ['bath', 'Bath'],
+  ['surface', 'Under the dough'],
 ];
 
 export const roles: [Schemas['Role'], string][] = [

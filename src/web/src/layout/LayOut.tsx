@@ -18,16 +18,22 @@ export default function LayOut() {
   if (!kitchen.data || !doughs.data) return <Loading error={kitchen.error ?? doughs.error} />;
   const dough = doughs.data.find((d) => d.id === search.get('dough')) ?? doughs.data[0];
   if (!dough) return <p className="card">There is no dough yet. Type one first.</p>;
-  return <Chooser kitchen={kitchen.data} doughs={doughs.data} first={dough.id} />;
+  return <WithDough key={dough.id} kitchen={kitchen.data} doughs={doughs.data} first={dough.id} />;
 }
 
-type Props = { kitchen: Schemas['KitchenView']; doughs: Schemas['DoughName'][]; first: string };
+type Props = { kitchen: Schemas['KitchenView']; doughs: Schemas['DoughName'][] };
 
-function Chooser({ kitchen, doughs, first }: Props) {
+function WithDough({ first, ...props }: Props & { first: string }) {
+  const { data, error, refetch } = api.useQuery('get', '/api/doughs/{id}', { params: { path: { id: first } } });
+  if (!data) return <Loading error={error} retry={() => void refetch()} />;
+  return <Chooser {...props} dough={data} />;
+}
+
+function Chooser({ kitchen, doughs, dough }: Props & { dough: Schemas['DoughView'] }) {
   const navigate = useNavigate();
   const [bakeId] = useState(newId);
   const [ref, width] = useWidth<HTMLDivElement>();
-  const chosen = useChoice(kitchen, first);
+  const chosen = useChoice(kitchen, dough);
   const laidOut = useLaidOut(chosen, width);
   const layOut = useLayOutBake();
   const [failed, setFailed] = useState('');
@@ -53,6 +59,7 @@ function Chooser({ kitchen, doughs, first }: Props) {
         {layout && (
           <Result
             layout={layout}
+            recipe={chosen.doughId === dough.id ? dough.plan : null}
             later={chosen.ways.later ?? kitchen.usualWays.later}
             setLater={(later) => chosen.setWays({ later })}
             go={wanted ? `Plan it: start at ${clockTime(layout.start)}` : 'Start this bake'}

@@ -2,6 +2,7 @@
 import { Segmented } from 'antd';
 import { calendarDay, clockTime, span } from '../api/clock';
 import type { Schemas } from '../api/http';
+import { lasting } from '../doughs/RecipeSays';
 import { useUnits } from '../parts/units';
 import { PanPicture } from '../shaping/PanPicture';
 import { Beside } from './Beside';
@@ -14,6 +15,8 @@ type Later = Schemas['LaterLoads'];
 
 type Props = {
   layout: Layout;
+  /** What the recipe says itself. */
+  recipe: Schemas['RecipePlan'] | null;
   later: Later | undefined;
   setLater: (later: Later) => void;
   go: string;
@@ -38,7 +41,7 @@ export function Result(props: Props) {
   );
 }
 
-function InShort({ layout, later, setLater, go, keep, baked }: Props & { baked: Cut[] }) {
+function InShort({ layout, recipe, later, setLater, go, keep, baked }: Props & { baked: Cut[] }) {
   const { beside } = layout;
   const waits = baked.filter((c) => c.waitsFor > 0);
   const [first] = baked;
@@ -48,7 +51,7 @@ function InShort({ layout, later, setLater, go, keep, baked }: Props & { baked: 
       <CutBar cuts={layout.cuts} />
       {baked.length === 1 && first && <HowMany layout={layout} cut={first} />}
       <Ready layout={layout} />
-      {first && <ProofAndBake cut={first} />}
+      {first && <ProofAndBake cut={first} recipe={recipe} />}
       {baked.map((c) => c.rings && <Rings key={`rings ${c.name}`} rings={c.rings} />)}
       {waits.map((c) => (
         <p key={c.name} className={c.overProofed ? 'late' : 'muted'}>
@@ -99,18 +102,20 @@ function Ready({ layout }: { layout: Layout }) {
   );
 }
 
-function ProofAndBake({ cut }: { cut: Cut }) {
+function ProofAndBake({ cut, recipe }: { cut: Cut; recipe: Schemas['RecipePlan'] | null }) {
   const { bestProof, bake } = cut;
   return (
     <>
       <span>
         <span className="big num">{bestProof === null ? '?' : span(bestProof * 1000)}</span>
         {bestProof === null ? 'it does not rise here' : 'second proof'}
+        {recipe?.proof && <small className="muted"> recipe {lasting(recipe.proof)}</small>}
       </span>
       {bake && (
         <span>
           <span className="big num">{span(bake.likely * 1000)}</span>
           bake, look at {span(bake.firstLook * 1000)}
+          {recipe?.bake && <small className="muted"> recipe {lasting(recipe.bake)}</small>}
         </span>
       )}
     </>

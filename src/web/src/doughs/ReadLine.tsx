@@ -1,0 +1,108 @@
+// One line of the recipe, and beside it what was understood of it.
+import { InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import { useUnits } from '../parts/units';
+import { IngredientField, RoleField } from './RowsEditor';
+import type { Place, Reading, Whereto } from './useReading';
+
+const wheretos: [Whereto, string][] = [
+  ['dough', 'in the dough'],
+  ['filling', 'inside'],
+  ['topping', 'on top'],
+  ['wash', 'brushed on'],
+  ['butter', 'brushed on hot'],
+  ['bath', 'in the bath'],
+  ['surface', 'under it'],
+  ['not-mine', 'not mine'],
+];
+
+export function ReadLine({ line, reading }: { line: Place[]; reading: Reading }) {
+  // What is asked stays open once it is answered: the answer may be half typed.
+  const [correcting, setCorrecting] = useState(() => line.some((p) => reading.isOpen(p) && reading.found(p).instead === null));
+  return (
+    <div className="read-line">
+      <span className="muted">{line[0]?.text}</span>
+      <div>
+        {line.map((p) => (
+          <ReadRow key={p.key} place={p} reading={reading} correcting={correcting} correct={() => setCorrecting(true)} />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+type Props = { place: Place; reading: Reading; correcting: boolean; correct: () => void };
+
+function ReadRow({ place: p, reading, correcting, correct }: Props) {
+  const { mass } = useUnits();
+  const f = reading.found(p);
+  const { fix } = reading;
+  if (f.out)
+    return (
+      <div className="understood">
+        <span>
+          {p.row.isOptional ? 'optional, ' : ''}left out, kept as a note: {f.ingredient}
+        </span>
+        <button
+          className="link"
+          onClick={() => fix(p.key, { out: false, whereto: f.whereto === 'not-mine' ? 'dough' : f.whereto })}
+        >
+          put it {p.row.isOptional ? 'in' : 'back'}
+        </button>
+      </div>
+    );
+  const amount = f.mass !== null ? mass(f.mass) : reading.isToTaste(p) ? 'some' : '?';
+  return (
+    <div>
+      {correcting ? (
+        <Correct place={p} reading={reading} />
+      ) : (
+        <button className="understood" onClick={correct} aria-label={`Correct ${p.row.words}`}>
+          <b className="num">{amount}</b> {f.ingredient}
+          {f.like && <small className="muted"> {f.like}</small>}
+          {p.row.atBeep ? ', at the beep' : ''}
+        </button>
+      )}
+      {p.row.notes.map((n) => (
+        <small key={n} className={n.endsWith('differs') ? 'late' : 'muted'}>
+          {n}
+        </small>
+      ))}
+    </div>
+  );
+}
+
+function Correct({ place: p, reading }: { place: Place; reading: Reading }) {
+  const f = reading.found(p);
+  const { fix } = reading;
+  const { words } = p.row;
+  return (
+    <div className="correct">
+      <InputNumber
+        aria-label={`Grams of ${words}`}
+        value={f.mass === null ? null : Math.round(f.mass * 100) / 100}
+        onChange={(grams) => fix(p.key, { mass: grams })}
+        controls={false}
+        placeholder="g"
+        status={f.mass === null && !reading.isToTaste(p) ? 'error' : ''}
+      />
+      <div>
+        <IngredientField label={`What ${words} is`} value={f.ingredient} change={(ingredient) => fix(p.key, { ingredient })} />
+      </div>
+      {!f.known && (
+        <div className="role">
+          <RoleField of={f.ingredient} value={f.role} change={(role) => fix(p.key, { role })} />
+        </div>
+      )}
+      <Select
+        aria-label={`Where ${words} goes`}
+        value={f.whereto}
+        onChange={(whereto) => fix(p.key, { whereto })}
+        options={wheretos.map(([value, label]) => ({ value, label }))}
+      />
+      <button className="link" onClick={() => fix(p.key, { out: true })}>
+        leave out
+      </button>
+    </div>
+  );
+}

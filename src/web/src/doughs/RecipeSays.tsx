@@ -1,0 +1,48 @@
+// What the recipe itself plans: proposals that are taken, or left one by one.
+import { Checkbox } from 'antd';
+import type { Schemas } from '../api/http';
+import { api } from '../api/http';
+import { useUnits } from '../parts/units';
+import type { Reading } from './useReading';
+
+type Plan = Schemas['RecipePlan'];
+type Lasts = Schemas['Lasts'];
+
+/** "25 to 28 min", "45 s". */
+export function lasting({ from, to }: Lasts) {
+  const [one, unit] = to < 120 ? [1, 's'] : [60, 'min'];
+  const shown = (seconds: number) => String(Math.round(seconds / one));
+  return from === to ? `${shown(to)} ${unit}` : `${shown(from)} to ${shown(to)} ${unit}`;
+}
+
+export function RecipeSays({ reading }: { reading: Reading }) {
+  const { heat } = useUnits();
+  const kitchen = api.useQuery('get', '/api/kitchen');
+  const { plan, left } = reading;
+  if (!plan) return null;
+  const family = kitchen.data?.families.find((f) => f.id === plan.familyId)?.name ?? plan.familyId;
+  const said: [keyof Plan, string, string | null][] = [
+    ['pieces', 'Pieces', plan.pieces == null ? null : String(plan.pieces)],
+    ['familyId', 'Shape', family ?? null],
+    ['rest', 'Rest', plan.rest ? lasting(plan.rest) : null],
+    ['proof', 'Second proof', plan.proof ? lasting(plan.proof) : null],
+    ['boil', 'In the bath, a side', plan.boil ? lasting(plan.boil) : null],
+    ['heat', 'Oven', plan.heat == null ? null : `${heat(plan.heat)}${plan.withFan ? ', fan' : ''}`],
+    ['bake', 'Bake', plan.bake ? lasting(plan.bake) : null],
+  ];
+  return (
+    <section aria-label="The recipe says">
+      <h3 className="section-head">The recipe says</h3>
+      <div className="choices">
+        {said.map(
+          ([key, label, value]) =>
+            value !== null && (
+              <Checkbox key={key} checked={!left.includes(key)} onChange={(e) => reading.leave(key, !e.target.checked)}>
+                {label} <b className="num">{value}</b>
+              </Checkbox>
+            ),
+        )}
+      </div>
+    </section>
+  );
+}
