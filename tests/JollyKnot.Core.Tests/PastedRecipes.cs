@@ -184,4 +184,85 @@ public sealed class PastedRecipes
         plan.Heat!.Value.Celsius.ShouldBe(celsius, .1);
         plan.Bake!.From.TotalMinutes.ShouldBe(minutes);
     }
+
+    [Theory]
+    [InlineData("goats' curd dip", true, "milk")]
+    [InlineData("almond milk", false, "nuts")]
+    [InlineData("smoked herring", true, "fish")]
+    [InlineData("salted peanuts", false, "peanut")]
+    [InlineData("tahini", false, "sesame")]
+    [InlineData("celeriac", false, "celery")]
+    public void A_name_tells_what_spoils_and_what_it_holds(string name, bool spoils, string allergen)
+    {
+        var own = Ingredient.Own(name, Role.Other);
+        (own.Perishable, own.IsUntold).ShouldBe((spoils, false));
+        own.Allergens.ShouldBe([allergen]);
+    }
+
+    [Fact]
+    public void What_nobody_has_told_of_is_said_and_may_not_wait()
+    {
+        var dough = Made([
+            ("plain flour", 500, null),
+            ("water", 300, null),
+            ("instant yeast", 5, null),
+            ("moon dust", 20, Role.Other),
+        ]);
+        dough.Untold.ShouldBe(["moon dust"]);
+        var room = Temperature.FromCelsius(19);
+        Core.Machines.PanLoad.RefusesDelay(dough, TimeSpan.FromHours(6), room)!.Type.ShouldBe("delay-start");
+        Core.Machines.PanLoad.RefusesDelay(dough, TimeSpan.FromHours(1), room).ShouldBeNull();
+    }
+
+    [Theory]
+    [InlineData("water", 125, "instant yeast", "")]
+    [InlineData("water", 124, "instant yeast", "no-liquid")]
+    [InlineData("water", 300, "fine salt", "no-leaven")]
+    [InlineData("water", 300, "baking powder", "")]
+    [InlineData("olive oil", 300, "fine salt", "no-liquid no-leaven")]
+    public void A_dough_says_what_it_lacks(string wet, double grams, string other, string lacks) =>
+        string.Join(' ', Made([("plain flour", 500, null), (wet, grams, null), (other, 5, null)]).Lacks).ShouldBe(lacks);
+
+    private static Dough Made((string Name, double Grams, Role? Role)[] rows) =>
+        Dough.Create(new("A dough", [.. rows.Select(r => new RowDraft(r.Name, Mass.FromGrams(r.Grams), r.Role))])).Value;
+
+    [Fact]
+    public void A_plan_that_cannot_be_is_refused_at_its_field()
+    {
+        var draft = new DoughDraft("Rolls", [new("plain flour", Mass.FromGrams(500)), new("water", Mass.FromGrams(300))]);
+        List<string> Wrong(RecipePlan plan) => [.. Fields(Dough.Create(draft with { Plan = plan }))];
+        Wrong(new(Pieces: 0)).ShouldBe(["plan.pieces"]);
+        Wrong(new(Heat: Temperature.FromCelsius(500))).ShouldBe(["plan.heat"]);
+        Wrong(new(Bake: new(TimeSpan.FromMinutes(20), TimeSpan.FromMinutes(10)))).ShouldBe(["plan.bake"]);
+        Wrong(new(Proof: new(TimeSpan.Zero, TimeSpan.FromMinutes(10)))).ShouldBe(["plan.proof"]);
+        Wrong(new(Pieces: 12, Heat: Temperature.FromCelsius(215))).ShouldBeEmpty();
+
+        static IEnumerable<string> Fields(Outcome<Dough> made) => made.IsOk ? [] : made.Problems.Select(p => p.Field);
+    }
+
+    [Theory]
+    [InlineData(CupSize.Us, 473.18, 14.79, 50)]
+    [InlineData(CupSize.Metric, 473.18, 15, 58)]
+    [InlineData(CupSize.Imperial, 568.26, 15, 58)]
+    [InlineData(CupSize.Australian, 568.26, 20, 58)]
+    public void A_region_has_its_own_pint_spoon_and_egg(CupSize cups, double pint, double spoon, double egg)
+    {
+        var pantry = HouseholdPantry.Plain with { Cups = cups };
+        double Grams(string line) => LineReading.Of(line, pantry).Single().Mass!.Value.Grams;
+        Grams("1 pint water").ShouldBe(pint, .1);
+        Grams("1 tbsp water").ShouldBe(spoon, .05);
+        Grams("1 large egg").ShouldBe(egg, .01);
+    }
+
+    [Fact]
+    public void A_page_tells_its_yield_and_its_minutes()
+    {
+        const string page = """
+            {"@type":"Recipe","name":"Quay buns","recipeYield":"9 buns","cookTime":"PT22M",
+             "recipeIngredient":["450 g bread flour","280 ml milk","2 tsp instant yeast"],
+             "recipeInstructions":[{"@type":"HowToStep","text":"Bake at 190 °C."}]}
+            """;
+        var plan = RecipeJsonLd.Read(page, HouseholdPantry.Plain).Value.Recipe.Plan;
+        (plan.Pieces, plan.FamilyId, plan.Heat?.Celsius, plan.Bake?.To.TotalMinutes).ShouldBe((9, "round-bun", 190, 22));
+    }
 }

@@ -75,7 +75,7 @@ public sealed class OldFiles : IDisposable
     {
         var (id, now) = (Guid.NewGuid(), DateTimeOffset.UtcNow);
         var spec = BakeDecision
-            .Of(Rolls, new("blue", "wall", "counter") { Cuts = [new("pan-roll", 9)] }, DemoWorld.Kitchen, now)
+            .Of(Rolls, new("blue", "wall", "counter") { Cuts = [new("pan-roll", 9)], Meant = true }, DemoWorld.Kitchen, now)
             .Value;
         await using (var services = Open())
         {

@@ -110,6 +110,30 @@ test('a German recipe is read as German, in its own words, and by another langua
   await expect(page.getByLabel('What this dough is')).toContainText('62');
 });
 
+test('a dough is typed from name to grams to the next row, as it is typed', async ({ page }) => {
+  await page.visit('/doughs/new');
+  await page.getByLabel('Ingredient 1').fill('strong white flour');
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('Grams 1')).toBeFocused();
+  await page.keyboard.type('500');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Ingredient 2')).toBeFocused();
+  await page.keyboard.type('310 ml milk');
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('Ingredient 2')).toHaveValue('whole milk');
+  await expect(page.getByLabel('Grams 2')).toHaveValue('319.71');
+  await page.getByLabel('Grams 3').focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Ingredient 4')).toBeFocused();
+  const facts = page.getByLabel('What this dough is');
+  await expect(facts).toContainText('Nothing in this dough makes it rise');
+  await page.getByLabel('Name').fill('Flat thing');
+  await page.getByRole('button', { name: 'Keep and lay out' }).click();
+  await expect(page.getByText('Nothing in this dough makes it rise').first()).toBeVisible();
+  await page.getByText('It is meant so').click();
+  await expect(page.getByRole('button', { name: /Start this bake/ })).toBeVisible();
+});
+
 sharing('a dough leaves as a file and comes back whole; a broken file changes nothing', async ({ page }) => {
   await page.visit(`/doughs/${rolls}`);
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'recipe file' }).click()]);

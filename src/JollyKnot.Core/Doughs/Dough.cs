@@ -104,6 +104,22 @@ public sealed record Dough
     public ImmutableArray<string> Allergens =>
         [.. Everything.SelectMany(r => r.Ingredient.Allergens).Distinct().Order(StringComparer.Ordinal)];
 
+    /// <summary>What a dough cannot do without and this one lacks: liquid, leaven; by the code of its problem. Empty when it
+    /// lacks nothing.</summary>
+    [JsonIgnore]
+    public ImmutableArray<string> Lacks
+    {
+        get
+        {
+            var isDry = Formula.Of(this).Hydration < LeastHydration;
+            var lifts = Rows.Any(r => r.Ingredient.Role is Role.Yeast or Role.Starter || r.Ingredient.LiftsInHeat);
+            return [.. isDry ? new[] { "no-liquid" } : [], .. lifts ? [] : new[] { "no-leaven" }];
+        }
+    }
+
+    // Under this nothing holds together. Ours.
+    private static readonly Share LeastHydration = Share.FromPercent(25);
+
     /// <summary>Ingredients nobody has told the allergens and the keeping of, by name.</summary>
     [JsonIgnore]
     public ImmutableArray<string> Untold =>
@@ -121,6 +137,7 @@ public sealed record Dough
             problems.Add(badName);
         if (PlainText.CheckNote(draft.Notes ?? "", "notes", LongestNotes) is { } badNotes)
             problems.Add(badNotes);
+        problems.AddRange(draft.Plan?.Problems("plan") ?? []);
         var rows = RowsOf(draft.Rows, "rows", "empty:dough", pantry, problems);
         var drafts = draft.Parts ?? [];
         if (drafts.Length > MostParts)

@@ -1,6 +1,7 @@
 // A recipe as schema.org Recipe in JSON-LD, alone or in a page's script: read as data, whatever it holds, and written so that
 // nothing is lost.
 using System.Collections.Immutable;
+using System.Globalization;
 using System.Net;
 using System.Text;
 using System.Text.Encodings.Web;
@@ -178,7 +179,23 @@ public static class RecipeJsonLd
                 text.Append(said).Append('\n');
         foreach (var step in Listed(Get(recipe, "recipeInstructions")))
             Steps(text, step);
+        if (Lasting(Get(recipe, "cookTime")) is { } minutes)
+            text.Append(CultureInfo.InvariantCulture, $"Bake {minutes} minutes.\n");
         return text.Length > RecipeText.Longest ? text.ToString(0, RecipeText.Longest) : text.ToString();
+    }
+
+    // "PT25M", as ISO 8601 has it; null of what is none, or no baking.
+    private static double? Lasting(JsonElement? node)
+    {
+        try
+        {
+            var lasts = System.Xml.XmlConvert.ToTimeSpan(Plain(node));
+            return lasts > TimeSpan.Zero && lasts < TimeSpan.FromHours(4) ? Math.Round(lasts.TotalMinutes) : null;
+        }
+        catch (FormatException)
+        {
+            return null;
+        }
     }
 
     // A step may hold steps; the parser has bounded how deep.

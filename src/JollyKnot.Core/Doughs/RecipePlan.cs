@@ -31,6 +31,26 @@ public sealed record RecipePlan(
     Lasts? Boil = null
 )
 {
+    // More is no home baker's, hotter no home oven's. Ours.
+    private const int MostPieces = 500;
+    private static readonly TimeSpan Longest = TimeSpan.FromDays(2);
+    private static readonly Band<Temperature> Heats = new(Temperature.FromCelsius(50), Temperature.FromCelsius(400));
+
+    /// <summary>What cannot be in a plan that was sent; the field at fault within it.</summary>
+    /// <param name="field">Where it stands.</param>
+    internal IEnumerable<Problem> Problems(string field)
+    {
+        if (Pieces is < 1 or > MostPieces)
+            yield return new("out-of-range:between", $"{field}.pieces", 1, MostPieces);
+        if (FamilyId is { Length: > PlainText.LongestName })
+            yield return new("unknown:answer", $"{field}.familyId");
+        if (Heat is { } heat && !Heats.Holds(heat))
+            yield return new("out-of-range:between", $"{field}.heat", Heats.From, Heats.To);
+        foreach (var (name, lasts) in new[] { ("bake", Bake), ("proof", Proof), ("rest", Rest), ("boil", Boil) })
+            if (lasts is { } told && !(told.From > TimeSpan.Zero && told.From <= told.To && told.To <= Longest))
+                yield return new("out-of-range:between", $"{field}.{name}", TimeSpan.Zero, Longest);
+    }
+
     /// <summary>It says nothing.</summary>
     public static RecipePlan Nothing { get; } = new();
 
@@ -95,10 +115,13 @@ public static partial class MethodReading
     {
         ArgumentNullException.ThrowIfNull(text);
         var plan = RecipePlan.Nothing with { Pieces = PiecesIn(text), FamilyId = FamilyIn(text) };
-        foreach (var sentence in Sentence().Split(text))
+        foreach (var sentence in Sentence().Split(text).Where(s => s.Length <= LongestSentence))
             plan = With(plan, sentence);
         return plan;
     }
+
+    // A longer one tells no baker anything; and each number in it looks through all of it.
+    private const int LongestSentence = 600;
 
     private static RecipePlan With(RecipePlan plan, string sentence)
     {

@@ -78,6 +78,9 @@ public sealed record Ingredient(
     /// <summary>Nobody has told what it contains and whether it spoils.</summary>
     public bool IsUntold { get; init; }
 
+    /// <summary>It lifts a dough in the oven's heat: baking soda, baking powder.</summary>
+    public bool LiftsInHeat { get; init; }
+
     /// <summary>What it brings along that a recipe counts by itself; null when nothing.</summary>
     public string? Brings { get; init; }
 

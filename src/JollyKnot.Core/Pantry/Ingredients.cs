@@ -51,6 +51,7 @@ public static class Ingredients
         Of("self-raising flour", Role.Flour, Fat: .01, Allergens: Gluten, Packing: Flour(125, 142, 115)) with
         {
             Brings = "salt and baking powder",
+            LiftsInHeat = true,
         },
         Of("potato starch", Role.Flour, Packing: Cup(160)),
         Of("cornflour", Role.Flour, Packing: Cup(128)),
@@ -328,8 +329,14 @@ public static class Ingredients
             GrowsInFat = true,
         },
         Of("dried herbs", Role.Other, Packing: Spoon(1)),
-        Of("baking soda", Role.Other, Packing: Spoon(4.6)),
-        Of("baking powder", Role.Other, Packing: Spoon(4.6)),
+        Of("baking soda", Role.Other, Packing: Spoon(4.6)) with
+        {
+            LiftsInHeat = true,
+        },
+        Of("baking powder", Role.Other, Packing: Spoon(4.6)) with
+        {
+            LiftsInHeat = true,
+        },
     ];
 
     // Other words for the same thing. "machine yeast" is instant yeast; a bare "flour" is the household's plain one.

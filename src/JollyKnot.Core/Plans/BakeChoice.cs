@@ -42,6 +42,9 @@ public sealed record BakeChoice(
     /// <summary>How this baker does it; as most do when null.</summary>
     public Ways? Ways { get; init; }
 
+    /// <summary>That the dough lacks liquid or leaven is meant so.</summary>
+    public bool Meant { get; init; }
+
     /// <summary>The machine waits so long before it begins; it begins at once when null.</summary>
     public TimeSpan? Timer { get; init; }
 }

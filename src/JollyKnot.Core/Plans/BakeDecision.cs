@@ -28,6 +28,8 @@ public static class BakeDecision
         var place = found.Found(kitchen.AllPlaces.FirstOrDefault(p => p.Id == choice.PlaceId), "unknown:place", "placeId");
 
         found.If(!Kitchen.Rooms.Holds(room), "room", "room", room, Kitchen.Rooms.From, Kitchen.Rooms.To);
+        if (!choice.Meant && dough.Lacks.FirstOrDefault() is { } lacks)
+            found.Add(new Problem(lacks, "meant"));
         found.Add(Wish.TimeProblem(choice.ReadyBy, now, "readyBy"));
         found.Add(machine?.Refuses(Formula.Of(dough)));
         found.Add(Handling.ColdProblem(choice.Cold, "cold"));

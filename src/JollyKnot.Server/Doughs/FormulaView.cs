@@ -78,7 +78,7 @@ public sealed record FormulaView(
             Rows(dough.Rows),
             [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total))],
             Voice.Contents(dough),
-            [.. FormulaChecks.Of(f, band).Select(ProblemView.Of)],
+            [.. dough.Lacks.Select(l => new Problem(l, "rows")).Concat(FormulaChecks.Of(f, band)).Select(ProblemView.Of)],
             [
                 .. Suitability
                     .Of(f)

@@ -91,6 +91,8 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["too-many:corrections"] = "That is more than a recipe teaches.",
         ["too-light"] = "No kitchen scale shows so little; {0} is the least.",
         ["too-heavy:row"] = "{0} is more than a kitchen weighs; {1} is the most.",
+        ["no-liquid"] = "There is hardly any liquid in this dough: was a line left out?",
+        ["no-leaven"] = "Nothing in this dough makes it rise: no yeast, starter, soda or baking powder.",
         ["no-flour"] = "None of these is flour. Say which row is, and percentages can be reckoned.",
         ["caustic"] =
             "A lye bath burns skin and eyes and needs gloves, goggles and trained practice: it is not supported. A soda "

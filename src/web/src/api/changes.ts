@@ -79,3 +79,7 @@ export const useScaleTakesByItself = () => useChange((on: boolean) => http.PUT('
 export const usePutOnScale = () => useChange((mass: number) => http.POST('/api/scale/put', { body: { mass } }));
 export const useClearScale = () => useChange(() => http.POST('/api/scale/clear'));
 export const useTareScale = () => useChange(() => http.POST('/api/scale/tare'));
+
+// A line of a recipe: nothing is changed by reading it.
+export const useReadLine = () =>
+  useChange((text: string) => http.POST('/api/recipes/read', { body: { text, language: null } }), { saysItself: true });

@@ -851,6 +851,7 @@ export interface components {
             bath?: null | components["schemas"]["PotSchool"];
             after?: null | components["schemas"]["AfterCycle"];
             ways?: null | components["schemas"]["Ways"];
+            meant?: boolean;
             /**
              * Format: double
              * @description A number of seconds.
@@ -1912,6 +1913,7 @@ export interface components {
             allergens?: string[];
             like?: null | string;
             isUntold?: boolean;
+            liftsInHeat?: boolean;
             brings?: null | string;
             isHoney?: boolean;
             growsInFat?: boolean;

@@ -1,5 +1,7 @@
 // Rows of ingredient and grams, as they are typed.
 import { AutoComplete, Checkbox, InputNumber, Select } from 'antd';
+import { useState, type KeyboardEvent } from 'react';
+import { useReadLine } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { percent } from '../parts/units';
 import { blank, filled, roles, type Row } from './draft';
@@ -25,6 +27,23 @@ export function RowsEditor({
   const problemAt = (row: Row, part: string) =>
     problems.find((p) => p.field === `${field}[${full.indexOf(row)}].${part}`)?.reason;
   const change = (key: string, to: Partial<Row>) => set(rows.map((r) => (r.key === key ? { ...r, ...to } : r)));
+  const [wanted, setWanted] = useState<string | null>(null);
+  const readLine = useReadLine();
+  // "250 g milk" typed as a name is both.
+  const understand = async (row: Row) => {
+    if (!/\d/.test(row.ingredient)) return;
+    const { answer } = await readLine.make(row.ingredient);
+    const [read] = answer?.sections.flatMap((s) => s.lines).flatMap((l) => l.rows) ?? [];
+    if (read?.known && read.mass !== null) change(row.key, { ingredient: read.called ?? read.ingredient, mass: read.mass });
+  };
+  // To the next row; behind the last one there is another.
+  const next = (i: number) => {
+    const there = rows[i + 1];
+    const row = there ?? blank();
+    if (!there) set([...rows, row]);
+    setWanted(row.key);
+    document.getElementById(`row-${row.key}`)?.focus();
+  };
   return (
     <div>
       <table className="plain dough-rows">
@@ -50,6 +69,9 @@ export function RowsEditor({
                 <td>
                   <IngredientField
                     label={`${what} ${i + 1}`}
+                    id={`row-${row.key}`}
+                    focus={wanted === row.key}
+                    left={() => void understand(row)}
                     value={row.ingredient}
                     change={(ingredient) => change(row.key, { ingredient, role: null })}
                     hint={field === 'rows' ? (i === 0 ? 'strong white flour' : i === 1 ? 'water' : '') : ''}
@@ -70,6 +92,7 @@ export function RowsEditor({
                     value={row.mass === null ? null : Math.round(row.mass * 100) / 100}
                     onChange={(mass) => change(row.key, { mass })}
                     controls={false}
+                    onPressEnter={() => next(i)}
                     inputMode="decimal"
                   />
                   {problemAt(row, 'mass') && <div className="problem">{problemAt(row, 'mass')}</div>}
@@ -98,7 +121,7 @@ export function RowsEditor({
           })}
         </tbody>
       </table>
-      <button className="button quiet" onClick={() => set([...rows, blank()])}>
+      <button className="button quiet" onClick={() => next(rows.length - 1)}>
         Another row
       </button>
     </div>
@@ -110,25 +133,45 @@ export function IngredientField({
   value,
   change,
   hint = '',
+  id,
+  focus = false,
+  left,
 }: {
   label: string;
+  id?: string;
+  /** It was just added, to be typed in. */
+  focus?: boolean;
+  left?: () => void;
   value: string;
   change: (name: string) => void;
   hint?: string;
 }) {
   const pantry = api.useQuery('get', '/api/pantry', undefined, { staleTime: 60000 });
+  // Tab goes on; only a picked suggestion is taken.
+  const goOn = (e: KeyboardEvent) => {
+    if (e.key === 'Tab') e.stopPropagation();
+  };
   return (
-    <AutoComplete
-      style={{ width: '100%' }}
-      aria-label={label}
-      value={value}
-      onChange={change}
-      options={pantry.data?.items.map((p) => ({ value: p.ingredient.name })) ?? []}
-      showSearch={{
-        filterOption: (typed, option) => typed.length > 0 && String(option?.value ?? '').includes(typed.toLowerCase()),
-      }}
-      placeholder={hint}
-    />
+    <div role="presentation" onKeyDownCapture={goOn}>
+      <AutoComplete
+        style={{ width: '100%' }}
+        aria-label={label}
+        {...(id ? { id } : {})}
+        {...(left ? { onBlur: left } : {})}
+        // The row somebody asked for is the one they type in.
+        // eslint-disable-next-line jsx-a11y/no-autofocus
+        autoFocus={focus}
+        // What is typed stays as it is typed: a suggestion is taken only when it is picked.
+        defaultActiveFirstOption={false}
+        value={value}
+        onChange={change}
+        options={pantry.data?.items.map((p) => ({ value: p.ingredient.name })) ?? []}
+        showSearch={{
+          filterOption: (typed, option) => typed.length > 0 && String(option?.value ?? '').includes(typed.toLowerCase()),
+        }}
+        placeholder={hint}
+      />
+    </div>
   );
 }
 

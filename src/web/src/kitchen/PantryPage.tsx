@@ -5,6 +5,7 @@ import { useForgetWords, useKeepCups } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { Choice } from '../parts/Choice';
 import { Loading } from '../parts/Loading';
+import { OneOf } from './form';
 import { IngredientEditor } from './IngredientEditor';
 
 type Item = Schemas['PantryItem'];
@@ -38,13 +39,16 @@ export default function PantryPage() {
             ['dipped', 'dipped and levelled'],
           ]}
         />
-        <Choice
+        <OneOf
           label="Cups and spoons"
+          at="cups"
           value={data.cups}
           set={(c) => void cups({ cups: c })}
           options={[
-            ['us', 'US, 237 mL'],
-            ['metric', 'metric, 250 mL'],
+            ['us', 'US: cup of 237 mL'],
+            ['metric', 'metric: cup of 250 mL'],
+            ['imperial', 'UK: imperial pints'],
+            ['australian', 'Australia: spoon of 20 mL'],
           ]}
         />
       </section>

@@ -37,6 +37,7 @@ export function Choices({ doughs, ...at }: Props & { doughs: Schemas['DoughName'
           virtual
         />
       </Field>
+      <LacksSomething {...at} />
       <CutList cuts={cuts} laid={layout?.cuts} kitchen={kitchen} ovenId={choice.ovenId} set={chosen.setCuts} problem={problem} />
       <CutsThatDoNotAddUp chosen={chosen} laidOut={laidOut} />
       <WhichMachine {...at} />
@@ -52,6 +53,24 @@ export function Choices({ doughs, ...at }: Props & { doughs: Schemas['DoughName'
       <WaysList ways={chosen.ways} usualWays={kitchen.usualWays} set={chosen.setWays} cuts={layout?.cuts} />
       <AfterTheCycle {...at} />
     </form>
+  );
+}
+
+// No liquid, no leaven: said, and laid out all the same once it is meant so.
+function LacksSomething({ chosen: { choice, set }, laidOut: { problem } }: Props) {
+  const lacks = problem('meant');
+  if (!lacks && !choice.meant) return null;
+  return (
+    <div className="wide field">
+      {lacks && (
+        <span className="problem" role="alert">
+          {lacks}
+        </span>
+      )}
+      <Checkbox checked={choice.meant ?? false} onChange={(e) => set({ meant: e.target.checked })}>
+        It is meant so
+      </Checkbox>
+    </div>
   );
 }
 
