@@ -173,6 +173,63 @@ public sealed class PastedRecipes
     }
 
     [Theory]
+    [InlineData(
+        "fr",
+        "Petits pains du port / Pour 12 pains / Ingrédients / 500 g de farine T65 / 30 cl d'eau tiède / 10 g de sel / "
+            + "1 sachet de levure de boulanger / 30 g de beurre mou / 1 jaune d'œuf pour dorer / "
+            + "Graines de sésame pour saupoudrer / Préparation / Laisser lever 1 heure. Cuire 18 minutes à 200 °C.",
+        "500 farine T65; 300 eau; 10 sel; 7 levure de boulanger; 30 beurre",
+        "18 jaune d'œuf",
+        12,
+        200
+    )]
+    [InlineData(
+        "es",
+        "Panecillos del muelle / Para 10 panecillos / Ingredientes: / 450 g de harina de fuerza / 280 ml de leche tibia / "
+            + "7 g de levadura seca de panadero / 2 cucharadas de azúcar / 10 g de sal / Para pintar: / 1 huevo / "
+            + "1 cucharada de leche / Elaboración / Dejar levar 90 minutos. Hornear a 190 °C durante 15-18 minutos.",
+        "450 harina de fuerza; 288.8 leche; 7 levadura seca de panadero; 25.6 azúcar; 10 sal",
+        "50 huevo; 15.5 leche",
+        10,
+        190
+    )]
+    [InlineData(
+        "it",
+        "Panini del molo / Per 8 panini / Ingredienti / 500 g di farina 0 / 250 ml di latte / 25 g di lievito di birra fresco / "
+            + "60 g di zucchero / 80 g di burro morbido / 10 g di sale / 1 tuorlo per spennellare / Preparazione / "
+            + "Infornare a 180 gradi per 30 minuti.",
+        "500 farina 0; 257.8 latte; 25 lievito di birra fresco; 60 zucchero; 80 burro; 10 sale",
+        "18 tuorlo",
+        8,
+        180
+    )]
+    [InlineData(
+        "en",
+        "Slab for six / Serves 8 / Dough / 500 g bread flour / 350 g water / 10 g salt / 1 tsp instant yeast / "
+            + "For the wash / 1 egg / Method / Divide into 6. Bake at 220C for 24-26 minutes.",
+        "500 strong white flour; 350 water; 10 fine salt; 3.1 instant yeast",
+        "50 egg",
+        6,
+        220
+    )]
+    public void A_whole_page_is_guessed_parted_and_tells_its_plan(
+        string language,
+        string text,
+        string dough,
+        string wash,
+        int pieces,
+        double heat
+    )
+    {
+        var read = Read(text);
+        read.Language.Code.ShouldBe(language);
+        Rows(read, null).ShouldBe(dough);
+        Rows(read, PartKind.Wash).ShouldBe(wash);
+        (read.Plan.Pieces, read.Plan.Heat?.Celsius).ShouldBe((pieces, heat));
+        Asked(read).ShouldBeEmpty();
+    }
+
+    [Theory]
     [InlineData("Bake at gas mark 6 for half an hour", 200, 30)]
     [InlineData("Bake for 25 to 30 minutes at 400°F", 204.4, 25)]
     [InlineData("Rise for an hour. Then in the oven at 190 degrees, 22 minutes", 190, 22)]

@@ -260,7 +260,7 @@ public static partial class MethodReading
 
     private const string HeatsTold =
         @"gas(?: mark)?\s*(?<mark>[1-9]|¼|½|1/4|1/2)|"
-        + @"(?<heat>\d{2,3})\s*(?:°|º|degrees?|grad|degrés|grados|gradi)\s*(?<unit>[CF])?\b|"
+        + @"(?<heat>\d{2,3})\s*(?:(?:°|º|degrees?|grad|degrés|grados|gradi)\s*(?<unit>[CF])?|(?<unit>[CF]))\b|"
         + @"(?:at|bei|à|a)\s+(?<heat>1[4-9]\d|2[0-9]\d|3[0-2]\d)\b(?!\s*(?:g|ml|min))";
 
     [GeneratedRegex(HeatsTold, RegexOptions.IgnoreCase)]
@@ -281,9 +281,9 @@ public static partial class MethodReading
     private static partial Regex Times();
 
     private const string PiecesTold =
-        @"(?:makes|yields?|serves|ergibt|für|pour|para|per|into|gives)\s*:?\s*(?:about\s+|ca\.?\s+|unos\s+|environ\s+|circa\s+)?"
+        @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives)\s*:?\s*(?:about\s+|ca\.?\s+|unos\s+|environ\s+|circa\s+)?"
         + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
-        + @"(?!\s*(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore))|"
+        + @"(?!\s*(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|person|people|portion|serving))|"
         + @"(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf|pieces|balls|batons|knots|flatbreads|"
         + @"brötchen|stück|brezeln|panini|pains|panecillos)\b";
 

@@ -28,7 +28,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         .Split(' ')
         .ToFrozenSet();
 
-    private static readonly FrozenSet<string> IngredientWords = "ingredient zutaten zutat ingredients ingredientes ingredienti"
+    private static readonly FrozenSet<string> IngredientWords = "ingredient zutaten ingredients ingredientes ingredienti"
         .Split(' ')
         .ToFrozenSet();
 
@@ -87,7 +87,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             Title(line[2..].Trim());
         else if (RecipeText.Headed(plain) is { } own)
             sections.Add(new(UseOf(own.Kind), own.Name) { Work = own.Work });
-        else if (IngredientWords.Contains(Phrase.Of(heading)) || Phrase.Of(heading) == "the ingredient")
+        else if (IngredientWords.Contains(Composed.Folded(heading)) || Phrase.Of(heading) == "the ingredient")
             isTitled = true;
         else if (IsHeading(line, plain))
             Headed(heading, plain);
@@ -231,7 +231,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             return false;
         var english = InEnglish(plain);
         var isToDo = Phrase.Split(english).FirstOrDefault() is "for" or "to";
-        var isPart = words.Count <= 2 && Uses.OfHeading(english) is not (null or Use.Dough or Use.HotBrush);
+        var use = Uses.OfHeading(english);
+        var isPart = words.Count <= 2 && use is not (null or Use.HotBrush) && (isTitled || use != Use.Dough);
         // "Butter for the tin" is a row: something the pantry knows stands in it.
         return (isToDo || isPart) && !LineReading.Of(plain, pantry, language).Any(r => r.Known);
     }

@@ -166,7 +166,7 @@ public static partial class LineReading
             };
             if (said.Use is { } use && use is Use.Wash or Use.Bath or Use.HotBrush)
                 for (var i = 0; i < before.Count; i++)
-                    if (before[i].Use == Use.Dough && before[i].Ingredient != row.Ingredient && IsBrushedOn(before[i].Role))
+                    if (before[i].Use == Use.Dough && before[i].Role != row.Role && IsBrushedOn(before[i].Role))
                         before[i] = before[i] with { Use = use };
             before.Add(row);
             if (said.More is { } forMore)
@@ -244,7 +244,7 @@ public static partial class LineReading
     private static IEnumerable<LineItem> Items(LineItem item, HouseholdPantry pantry)
     {
         if (EachOf().Match(item.Words) is { Success: true } each && item.Amount is not null)
-            return AndOrComma().Split(each.Groups["names"].Value).Select(n => item with { Words = n });
+            return Names(each.Groups["names"].Value, pantry).Select(n => item with { Words = n });
         if (SomeOfThem().Match(item.Words) is { Success: true } some && item.Amount is { Sum: [{ Unit.Kind: UnitKind.Piece } n] })
         {
             var taken = double.Parse(some.Groups["count"].Value, CultureInfo.InvariantCulture);
@@ -256,6 +256,18 @@ public static partial class LineReading
                 ];
         }
         return item.Amount is null ? [item] : Listed(item, pantry);
+    }
+
+    // "poppy and sesame seeds" are poppy seeds and sesame seeds.
+    private static IEnumerable<string> Names(string list, HouseholdPantry pantry)
+    {
+        var names = AndOrComma().Split(list);
+        var shared = names[^1].Split(' ')[^1];
+        return names.Select(n =>
+            Identify(n, pantry).Ingredient is null && Identify($"{n} {shared}", pantry).Ingredient is not null
+                ? $"{n} {shared}"
+                : n
+        );
     }
 
     // "240 g buttermilk, 120 g discard, 25 g oil": each comma before an amount of something known begins another.
@@ -334,6 +346,7 @@ public static partial class LineReading
     private static string Tidied(string line)
     {
         line = LetterForOne().Replace(line, "1/");
+        line = PartOfA().Replace(line, "$1 ");
         line = Thousands().Replace(line, "$1$2");
         line = NameAndNumber().Replace(line, "$1 $2");
         line = BrushWith().Replace(line, "$1");
@@ -342,6 +355,9 @@ public static partial class LineReading
 
     [GeneratedRegex(@"(?<![\p{L}\p{N}])[lI]/(?=\d)")]
     private static partial Regex LetterForOne();
+
+    [GeneratedRegex(@"([½¼¾⅓⅔⅛]|\d/\d)\s+an?\s+", RegexOptions.IgnoreCase)]
+    private static partial Regex PartOfA();
 
     [GeneratedRegex(@"(?<!\d)(\d{1,2})[\u2009\u202f\u00a0 ](\d{3})(?=\s*(?:g|ml|gr|gram|grams|grammes)\b)")]
     private static partial Regex Thousands();

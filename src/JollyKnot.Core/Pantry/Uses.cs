@@ -45,7 +45,11 @@ public static partial class Uses
     // What follows "for" or "to". Data of ours, by how bakers write.
     private static readonly FrozenDictionary<string, Use> Purposes = new (Use Use, string Words)[]
     {
-        (Use.Dough, "dough|main dough|sponge|poolish|biga|preferment|tangzhong|roux|starter|levain|bread|buns|rolls|loaf|mix"),
+        (
+            Use.Dough,
+            "yeast|yeast mixture|bloom|dough|main dough|sponge|poolish|biga|preferment|tangzhong|roux|starter|levain|bread|"
+                + "buns|rolls|loaf|mix"
+        ),
         (Use.Filling, "filling|fill|stuffing|stuff|spreading|spread|inside"),
         (
             Use.Topping,
@@ -77,7 +81,8 @@ public static partial class Uses
     );
 
     private static readonly Regex SomeMore = new(
-        @"(?:[,(]\s*|[\s,(]+(?:plus|and|with|\+)\s+)(?:alittle\s+|a\s+bit\s+|some\s+)?(?:more|extra)\b(?<rest>[^)]*)\)?",
+        @"(?:[,(]\s*|[\s,(]+(?:plus|and|with|\+)\s+)"
+            + @"(?:(?:alittle\s+|a\s+bit\s+|some\s+)?(?:more|extra)|alittle)\b(?<rest>[^)]*)\)?",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     );
 
