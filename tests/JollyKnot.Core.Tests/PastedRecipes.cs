@@ -233,6 +233,7 @@ public sealed class PastedRecipes
     [InlineData("Bake at gas mark 6 for half an hour", 200, 30)]
     [InlineData("Bake for 25 to 30 minutes at 400°F", 204.4, 25)]
     [InlineData("Rise for an hour. Then in the oven at 190 degrees, 22 minutes", 190, 22)]
+    [InlineData("Until the core is 96 °C; oven at 230 °C, 19 minutes", 230, 19)]
     [InlineData("Cuire 20 minutes à 200 °C", 200, 20)]
     [InlineData("Infornare a 180 gradi per 35 minuti", 180, 35)]
     public void Heat_and_minutes_belong_to_the_oven(string method, double celsius, double minutes)

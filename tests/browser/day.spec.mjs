@@ -120,6 +120,18 @@ test('how a bake is made is changed on the day: typed times, machine, place, tak
   await expect(draft).toBeHidden();
 });
 
+test('a heat typed figure by figure is one change, and taken back at once', async ({ page }) => {
+  await page.visit('/day');
+  await page.getByText(/^Washer flatbreads: \d/).click();
+  const heat = page.getByLabel('Oven, °C').filter({ visible: true }).first();
+  await heat.fill('');
+  await heat.pressSequentially('205');
+  const draft = page.getByRole('region', { name: 'As it would be' });
+  await expect(draft.getByRole('button', { name: 'Lay the day out so' })).toBeEnabled();
+  await draft.getByRole('button', { name: 'Take the last change back' }).click();
+  await expect(draft).toBeHidden();
+});
+
 test('an errand: nobody in, and the day goes round it', async ({ page, server }) => {
   const { body } = await call(server, '/api/day', {});
   const begins = Date.parse(body.bakes.find((b) => b.title === 'Three-wire plait').start);

@@ -169,8 +169,11 @@ public static partial class MethodReading
         var figure = double.Parse(match.Groups["heat"].Value, CultureInfo.InvariantCulture);
         var isFahrenheit = match.Groups["unit"].Value is "F" or "f";
         var heat = isFahrenheit ? Temperature.FromFahrenheit(figure) : Temperature.FromCelsius(figure);
-        return heat.Celsius is >= 90 and <= 320 ? heat : null;
+        return OvenHeats.Holds(heat) ? heat : null;
     }
+
+    // Cooler is water, dough or crumb; hotter is no home oven. Gas ¼ is the lowest mark. Ours.
+    private static readonly Band<Temperature> OvenHeats = new(Temperature.FromCelsius(110), Temperature.FromCelsius(320));
 
     // Gas marks ¼, ½, 1 to 9. Makers' tables.
     private static Temperature? GasMark(string mark) =>

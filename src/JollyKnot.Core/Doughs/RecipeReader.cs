@@ -40,12 +40,9 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         + "fold pull stretch dip drain score slash flip repeat allow transfer weigh whisk warm scald braid plait twist tie fill "
         + "spread top drizzle enjoy store freeze slice "
         + "mischen kneten backen den die das alles teig ofen ergibt reicht melanger petrir cuire faire laisser dans prechauffer "
-        + "pour mezclar amasar hornear dejar en precalentar para mescolare impastare cuocere lasciare infornare in preriscaldare "
-        + "per mehl"
+        + "mezclar amasar hornear dejar en precalentar mescolare impastare cuocere lasciare infornare in preriscaldare"
     )
         .Split(' ')
-        .Where(w => w is not ("pour" or "para" or "per" or "mehl"))
-        .Append("pour")
         .ToFrozenSet();
 
     private readonly List<Section> sections = [new(Use.Dough, "")];
