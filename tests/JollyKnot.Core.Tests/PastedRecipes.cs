@@ -313,6 +313,26 @@ public sealed class PastedRecipes
     }
 
     [Fact]
+    public void A_page_of_several_recipes_offers_each_by_name()
+    {
+        const string page = """
+            <script type="application/ld+json">[{"@type":"Recipe","name":"Quay buns","recipeYield":12,
+              "suitableForDiet":"https://schema.org/VeganDiet","prepTime":"PT30M",
+              "recipeIngredient":["450 g bread flour","280 ml water","2 tsp instant yeast"]}]</script>
+            <script type="application/ld+json">{"@graph":[{"@type":"Recipe","name":"Slip twists",
+              "recipeIngredient":["500 g rye flour","300 ml water"]}]}</script>
+            """;
+        RecipeJsonLd.Read(page, HouseholdPantry.Plain).Value.Names.ShouldBe(["Quay buns", "Slip twists"]);
+        var first = RecipeJsonLd.Read(page, HouseholdPantry.Plain, which: 7).Value.Recipe;
+        (first.Title, first.Plan.Pieces).ShouldBe(("Quay buns", 12));
+        first.LeftOver.ShouldContain("Suits: vegan");
+        first.LeftOver.ShouldContain("Preparation: 30 minutes.");
+        var second = RecipeJsonLd.Read(page, HouseholdPantry.Plain, which: 1).Value.Recipe;
+        second.Title.ShouldBe("Slip twists");
+        second.Sections.Single().Lines[0].Rows[0].Ingredient.ShouldBe("rye flour");
+    }
+
+    [Fact]
     public void A_page_tells_its_yield_and_its_minutes()
     {
         const string page = """

@@ -260,12 +260,12 @@ public sealed class ProofRules
         var print = Footprint.Of(Families.Find("pretzel")!, Grams(82))!;
         foreach (var school in Enum.GetValues<PotSchool>())
         {
-            var beats = spec.Pot.Beats(10, print, school);
+            var beats = spec.Pot.Beats(10, print, school, Pot.PerSide(school));
             beats.Where(b => b.Act == PotAct.In).Sum(b => b.Pieces).ShouldBe(10);
             beats.Where(b => b.Act == PotAct.Out).Sum(b => b.Pieces).ShouldBe(10);
             beats
                 .Aggregate(TimeSpan.Zero, (sum, b) => sum + b.Length)
-                .ShouldBe(Pot.BathLength(spec.Pot.Batches(10, print), school));
+                .ShouldBe(Pot.BathLength(spec.Pot.Batches(10, print), school, Pot.PerSide(school)));
             beats.Any(b => b.Act == PotAct.Dip).ShouldBe(school == PotSchool.DipAfterBoil);
         }
         Bath(spec.Boiled(PotSchool.DipAfterBoil)).ShouldBe(4 * (120 + 40 + 10) / 60d, .01);

@@ -102,7 +102,7 @@ public sealed class WholeRecipes
             "Bake."]}]}</script></head></html>
             """;
         RecipeJsonLd.Recognises(page).ShouldBeTrue();
-        var (read, exact) = RecipeJsonLd.Read(page, Pantry).Value;
+        var (read, exact, _) = RecipeJsonLd.Read(page, Pantry).Value;
         exact.ShouldBeNull();
         read.Title.ShouldBe("Fuse & wire buns");
         Rows(read.ToDraft())

@@ -98,14 +98,15 @@ public sealed record Pot(string Id, string Name, Length Across, double Litres)
     /// <param name="pieces">How many there are.</param>
     /// <param name="piece">One of them, shaped.</param>
     /// <param name="school">How they are boiled.</param>
-    public ImmutableArray<PotBeat> Beats(int pieces, Footprint piece, PotSchool school)
+    /// <param name="aSide">One side in the boiling pot.</param>
+    public ImmutableArray<PotBeat> Beats(int pieces, Footprint piece, PotSchool school, TimeSpan aSide)
     {
         var (atOnce, beats) = (AtOnce(piece), ImmutableArray.CreateBuilder<PotBeat>());
         for (var (batch, left) = (1, pieces); left > 0; batch++, left -= atOnce)
         {
             var now = Math.Min(left, atOnce);
-            beats.Add(new(batch, now, PotAct.In, PerSide(school)));
-            beats.Add(new(batch, now, PotAct.Turn, PerSide(school)));
+            beats.Add(new(batch, now, PotAct.In, aSide));
+            beats.Add(new(batch, now, PotAct.Turn, aSide));
             if (school == PotSchool.DipAfterBoil)
                 beats.Add(new(batch, now, PotAct.Dip, Dip));
             beats.Add(new(batch, now, PotAct.Out, Between));
@@ -114,6 +115,9 @@ public sealed record Pot(string Id, string Name, Length Across, double Litres)
     }
 
     /// <summary>All batches, both sides.</summary>
-    public static TimeSpan BathLength(int batches, PotSchool school) =>
-        (PerSide(school) * 2 + Between + (school == PotSchool.DipAfterBoil ? Dip : TimeSpan.Zero)) * batches;
+    /// <param name="batches">How often the pot is filled.</param>
+    /// <param name="school">How they are boiled.</param>
+    /// <param name="aSide">One side in the boiling pot.</param>
+    public static TimeSpan BathLength(int batches, PotSchool school, TimeSpan aSide) =>
+        (aSide * 2 + Between + (school == PotSchool.DipAfterBoil ? Dip : TimeSpan.Zero)) * batches;
 }

@@ -69,12 +69,39 @@ public static class RecipeJsonLd
             && (start[0] is '{' or '[' || text.Contains("application/ld+json", StringComparison.OrdinalIgnoreCase));
     }
 
-    /// <summary>Reads the first recipe found.</summary>
-    /// <returns>What was understood, and the very dough where we wrote it ourselves; or why it cannot be.</returns>
-    public static Outcome<(ReadRecipe Recipe, Dough? Exact)> Read(string text, HouseholdPantry pantry)
+    /// <summary>One of the recipes of a page, as understood.</summary>
+    /// <param name="Recipe">What was understood.</param>
+    /// <param name="Exact">The very dough, where we wrote it ourselves.</param>
+    /// <param name="Names">What all its recipes are called, in their order; at least this one.</param>
+    public sealed record Found(ReadRecipe Recipe, Dough? Exact, ImmutableArray<string> Names);
+
+    // More in one page are no recipes to choose from. Ours.
+    private const int MostRecipes = 50;
+
+    /// <summary>Reads one of the recipes found.</summary>
+    /// <param name="text">JSON, or a page.</param>
+    /// <param name="pantry">The household's pantry.</param>
+    /// <param name="language">What it is written in; guessed when null.</param>
+    /// <param name="which">Which of several; 0 for the first. The first, when there are not so many.</param>
+    /// <returns>What was understood; or why it cannot be.</returns>
+    public static Outcome<Found> Read(string text, HouseholdPantry pantry, RecipeLanguage? language = null, int which = 0)
     {
         ArgumentNullException.ThrowIfNull(text);
         ArgumentNullException.ThrowIfNull(pantry);
+        var found = new List<JsonElement>();
+        var broken = Recipes(text, found);
+        if (found.Count == 0)
+            return broken;
+        var recipe = which > 0 && which < found.Count ? found[which] : found[0];
+        var read = RecipeText.Read(AsText(recipe), pantry, language);
+        if (!read.IsOk)
+            return read.Problems;
+        return new Found(read.Value, Exact(recipe, pantry), [.. found.Select(r => PlainText.AsName(Line(Get(r, "name"))))]);
+    }
+
+    // Every recipe in it, each once; and what is wrong with it, where there is none.
+    private static Problem Recipes(string text, List<JsonElement> found)
+    {
         var broken = new Problem("not-readable:json", "text");
         foreach (var document in Documents(text))
         {
@@ -98,12 +125,7 @@ public static class RecipeJsonLd
                 continue;
             }
             broken = new("not-readable:no-recipe", "text");
-            if (Find(root) is not { } recipe)
-                continue;
-            var read = RecipeText.Read(AsText(recipe), pantry);
-            if (!read.IsOk)
-                return read.Problems;
-            return (read.Value, Exact(recipe, pantry));
+            found.AddRange(Find(root).Take(MostRecipes - found.Count));
         }
         return broken;
     }
@@ -154,19 +176,17 @@ public static class RecipeJsonLd
     }
 
     // A recipe may lie alone, in a list, or in a graph.
-    private static JsonElement? Find(JsonElement node) =>
+    private static IEnumerable<JsonElement> Find(JsonElement node) =>
         node.ValueKind switch
         {
-            JsonValueKind.Array => node.EnumerateArray().Select(Find).FirstOrDefault(f => f is not null),
-            JsonValueKind.Object
-                when Listed(Get(node, "@type"))
-                    .Any(t => Said(t) is { } type && type[(type.LastIndexOfAny(['/', ':']) + 1)..] == "Recipe") => node,
-            JsonValueKind.Object => Listed(Get(node, "@graph"))
-                .Concat(Listed(Get(node, "mainEntity")))
-                .Select(Find)
-                .FirstOrDefault(f => f is not null),
-            _ => null,
+            JsonValueKind.Array => node.EnumerateArray().SelectMany(Find),
+            JsonValueKind.Object when IsRecipe(node) => [node],
+            JsonValueKind.Object => Listed(Get(node, "@graph")).Concat(Listed(Get(node, "mainEntity"))).SelectMany(Find),
+            _ => [],
         };
+
+    private static bool IsRecipe(JsonElement node) =>
+        Listed(Get(node, "@type")).Any(t => Said(t) is { } type && type[(type.LastIndexOfAny(['/', ':']) + 1)..] == "Recipe");
 
     private static string AsText(JsonElement recipe)
     {
@@ -174,15 +194,24 @@ public static class RecipeJsonLd
         foreach (var ingredient in Listed(Get(recipe, "recipeIngredient") ?? Get(recipe, "ingredients")))
             text.Append(Line(ingredient)).Append('\n');
         text.Append("Notes:\n");
-        foreach (var key in new[] { "description", "recipeYield" })
-            if (string.Join(", ", Listed(Get(recipe, key)).Select(n => Line(n))) is { Length: > 0 } said)
-                text.Append(said).Append('\n');
+        if (Line(Get(recipe, "description")) is { Length: > 0 } description)
+            text.Append(description).Append('\n');
+        if (string.Join(", ", Listed(Get(recipe, "recipeYield")).Select(n => Line(n))) is { Length: > 0 } yield)
+            text.Append(yield.All(char.IsAsciiDigit) ? "Makes " : "").Append(yield).Append('\n');
         foreach (var step in Listed(Get(recipe, "recipeInstructions")))
             Steps(text, step);
+        foreach (var diet in Listed(Get(recipe, "suitableForDiet")).Select(d => Line(d)))
+            text.Append("Suits: ").Append(DietName(diet)).Append('\n');
+        if (Lasting(Get(recipe, "prepTime")) is { } preparing)
+            text.Append(CultureInfo.InvariantCulture, $"Preparation: {preparing} minutes.\n");
         if (Lasting(Get(recipe, "cookTime")) is { } minutes)
             text.Append(CultureInfo.InvariantCulture, $"Bake {minutes} minutes.\n");
         return text.Length > RecipeText.Longest ? text.ToString(0, RecipeText.Longest) : text.ToString();
     }
+
+    // "https://schema.org/VeganDiet" is vegan.
+    private static string DietName(string diet) =>
+        diet[(diet.LastIndexOf('/') + 1)..].Replace("Diet", "", StringComparison.Ordinal).ToLowerInvariant();
 
     // "PT25M", as ISO 8601 has it; null of what is none, or no baking.
     private static double? Lasting(JsonElement? node)

@@ -1,6 +1,7 @@
 // The surface before the oven.
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Finishing;
@@ -35,6 +36,23 @@ public static class Washes
         // Sieved on, a thin coat. Ours.
         new("flour", "a dusting of flour", true, false, .008),
     ];
+
+    /// <summary>The wash that is made of these; null when none is.</summary>
+    /// <param name="ingredients">What a recipe brushes with.</param>
+    public static Wash? MadeOf(IReadOnlyList<Ingredient> ingredients)
+    {
+        ArgumentNullException.ThrowIfNull(ingredients);
+        bool Any(Func<Ingredient, bool> holds) => ingredients.Any(holds);
+        var id =
+            Any(i => i.Name.Contains("yolk", StringComparison.Ordinal)) ? "yolk"
+            : Any(i => i.Allergens.Contains("egg")) ? "egg"
+            : Any(i => i.Role == Role.Fat && i.Allergens.Contains("milk")) ? "butter"
+            : Any(i => i.Role == Role.Fat) ? "oil"
+            : Any(i => i.Allergens.Contains("milk")) ? "milk"
+            : Any(i => i.Role == Role.Flour) ? "flour"
+            : null;
+        return id is null ? null : Find(id);
+    }
 
     /// <summary>The wash of this id, or null.</summary>
     public static Wash? Find(string id) => All.FirstOrDefault(w => w.Id == id);

@@ -72,7 +72,8 @@ public static class LineGrammar
         ['⅚'] = 5 / 6d,
     }.ToFrozenDictionary();
 
-    private static readonly Dictionary<string, double> NumberWords = new(StringComparer.OrdinalIgnoreCase)
+    /// <summary>Numbers that recipes write as words.</summary>
+    internal static readonly Dictionary<string, double> NumberWords = new(StringComparer.OrdinalIgnoreCase)
     {
         ["a"] = 1,
         ["an"] = 1,
@@ -86,7 +87,12 @@ public static class LineGrammar
         ["eight"] = 8,
         ["nine"] = 9,
         ["ten"] = 10,
+        ["eleven"] = 11,
         ["twelve"] = 12,
+        ["fifteen"] = 15,
+        ["sixteen"] = 16,
+        ["eighteen"] = 18,
+        ["twenty"] = 20,
         ["half"] = .5,
         ["quarter"] = .25,
         ["third"] = 1 / 3d,

@@ -44,6 +44,9 @@ public sealed record ReadRow(
     /// <summary>How much is left to the baker: a dusting, salt to sprinkle.</summary>
     public bool IsToTaste { get; init; }
 
+    /// <summary>Nobody has told whether it spoils and what it contains, and its name does not.</summary>
+    public bool IsUntold { get; init; }
+
     /// <summary>Nothing is left to ask.</summary>
     public bool IsUnderstood => Use == Use.Serving || (Known && (Mass is not null || IsToTaste) && Instead is null);
 }
@@ -54,7 +57,20 @@ public sealed record ReadRow(
 /// <param name="Name">What it is called here.</param>
 /// <param name="Role">What it does; needed where the pantry does not know it.</param>
 /// <param name="Mass">What it weighs.</param>
-public sealed record Correction(string Line, string Words, string Name, Role? Role = null, Mass? Mass = null);
+/// <param name="Told">Whether it spoils and what it contains; null where that was not told.</param>
+public sealed record Correction(
+    string Line,
+    string Words,
+    string Name,
+    Role? Role = null,
+    Mass? Mass = null,
+    Told? Told = null
+);
+
+/// <summary>What a baker tells of an ingredient nobody knows.</summary>
+/// <param name="Spoils">It must not stand at room temperature for hours.</param>
+/// <param name="Contains">Major allergens, by name.</param>
+public sealed record Told(bool Spoils, ImmutableArray<string> Contains);
 
 /// <summary>Reads single lines.</summary>
 public static partial class LineReading
@@ -162,6 +178,7 @@ public static partial class LineReading
             {
                 Use = said.Use ?? Use.Dough,
                 IsOptional = said.IsOptional,
+                IsUntold = !row.Known && !Watched.In(row.Ingredient).IsTold,
                 IsToTaste = row.Mass is null && item.Amount is null && (said.Use is not (null or Use.Dough) || IsAsWanted(words)),
             };
             if (said.Use is { } use && use is Use.Wash or Use.Bath or Use.HotBrush)
@@ -388,6 +405,8 @@ public static partial class LineReading
         if (known is null && correction.Role is null)
             return pantry;
         var ingredient = known ?? Pantry.Ingredient.Own(PlainText.AsName(correction.Name), correction.Role!.Value);
+        if (correction.Told is { } told)
+            ingredient = ingredient with { Perishable = told.Spoils, Allergens = told.Contains, IsUntold = false };
         // A measure nobody could weigh, weighed by the baker: the next such line is understood.
         if (
             correction.Mass is { } mass

@@ -136,6 +136,9 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
         return Way.Steam ?? (Formula.IsRich ? Steam.None : Steam.Tray);
     }
 
+    /// <summary>One side of a piece in the boiling pot: as the recipe says, else as bakers do.</summary>
+    public TimeSpan BoilsASide => Dough.Plan?.Boil?.Middle ?? Pot.PerSide(Handling.Bath);
+
     /// <summary>The bake of one piece of a bread, in its oven.</summary>
     /// <param name="bread">The bread.</param>
     /// <param name="piece">One piece of it.</param>

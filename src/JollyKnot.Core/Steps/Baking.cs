@@ -1,6 +1,7 @@
 // Into the oven and out of it.
 using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
+using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
@@ -33,6 +34,8 @@ internal sealed record OvenFree(Batch Before, TimeSpan Change)
 /// <summary>Through the soda bath.</summary>
 internal sealed class Bath() : BatchRule("bath")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Boiling;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Hands;
@@ -62,7 +65,7 @@ internal sealed class Bath() : BatchRule("bath")
                 pot.Name,
                 school == PotSchool.InThePot ? pot.Soda : Pot.DipSoda,
                 Count: Boils(bake.Spec, of.Batch, of.Piece),
-                Length: Pot.PerSide(school)
+                Length: bake.Spec.BoilsASide
             ),
         };
     }
@@ -71,6 +74,8 @@ internal sealed class Bath() : BatchRule("bath")
 /// <summary>Turn the oven to the next batch's heat.</summary>
 internal sealed class OvenTo() : BatchRule("oven-to")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Baking;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override bool IsGlance => true;
@@ -94,6 +99,8 @@ internal sealed class OvenTo() : BatchRule("oven-to")
 /// <summary>Into the oven, or the first on the griddle.</summary>
 internal sealed class Load() : BatchRule("load")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Baking;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Hands;
@@ -136,6 +143,8 @@ internal sealed class Load() : BatchRule("load")
 /// <summary>The bake.</summary>
 internal sealed class Bake() : BatchRule("bake")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Baking;
+
     public override Lane? Holds => Lane.Oven;
 
     public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Baking];
@@ -200,6 +209,8 @@ internal sealed class Mist() : BatchRule("mist-#")
 /// <summary>Turn the tray or flip the piece.</summary>
 internal sealed class Turn() : BatchRule("turn")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Baking;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override bool IsGlance => true;
@@ -222,6 +233,8 @@ internal sealed class Turn() : BatchRule("turn")
 /// <summary>First look through the door.</summary>
 internal sealed class FirstLook() : BatchRule("first-look")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Baking;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override bool IsGlance => true;
@@ -243,6 +256,8 @@ internal sealed class FirstLook() : BatchRule("first-look")
 /// <summary>Out of the oven.</summary>
 internal sealed class Unload() : BatchRule("unload")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Baking;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Oven;
@@ -268,6 +283,8 @@ internal sealed class Unload() : BatchRule("unload")
 /// <summary>Brush with butter while hot.</summary>
 internal sealed class Butter() : BatchRule("butter")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Finishing;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override bool IsGlance => true;
@@ -291,6 +308,8 @@ internal sealed class Butter() : BatchRule("butter")
 /// <summary>Cooling.</summary>
 internal sealed class Cool() : BatchRule("cool")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Cooling;
+
     public override Lane? Holds => Lane.Rack;
 
     public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Cooled];

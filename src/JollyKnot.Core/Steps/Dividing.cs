@@ -9,6 +9,8 @@ namespace JollyKnot.Core.Steps;
 /// <summary>Tip the dough out.</summary>
 internal sealed class TakeOut() : DoughRule("take-out")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Rising;
+
     public override Ending? Ending => Steps.Ending.TakeOut;
 
     public override Lane? Holds => Lane.Hands;
@@ -42,6 +44,8 @@ internal sealed class TakeOut() : DoughRule("take-out")
 /// <summary>It rises on in a bowl.</summary>
 internal sealed class Bulk() : DoughRule("bulk")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Rising;
+
     public override Lane? Holds => Lane.Proof;
 
     /// <summary>So long, as told or as planned; zero for not at all.</summary>
@@ -80,6 +84,8 @@ internal sealed class WeighDough() : DoughRule("weigh-dough")
 /// <summary>Divide by weight.</summary>
 internal sealed class Divide() : DoughRule("divide")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Shaping;
+
     public override Ending? Ending => Steps.Ending.Parts;
 
     public override Lane? Holds => Lane.Hands;

@@ -169,7 +169,7 @@ internal sealed class Forecaster(BakeSoFar bake)
     private TimeSpan FinishingOf(Batch batch, Mass piece)
     {
         if (batch.Bread.Family.Bathed)
-            return Pot.BathLength(Bath.Boils(spec, batch, piece), spec.Handling.Bath);
+            return Pot.BathLength(Bath.Boils(spec, batch, piece), spec.Handling.Bath, spec.BoilsASide);
         var times = (spec.BrushedLast(batch.Bread) ? 1 : 0) + (spec.ScoredLast(batch.Bread) ? 1 : 0);
         return Finish.SecondsEach * batch.Pieces * times;
     }

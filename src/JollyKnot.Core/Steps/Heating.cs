@@ -1,6 +1,7 @@
 // What bakes a batch is hot when it is wanted: oven, griddle, pot.
 using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
+using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 
@@ -88,6 +89,8 @@ internal sealed record Heating(Oven Oven, Temperature Heat, Temperature? From, T
 /// <summary>Switch the oven on.</summary>
 internal sealed class OvenOn() : BatchRule("oven-on")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Baking;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override ImmutableArray<Milestone> Marks { get; } = [Milestone.SwitchedOn];

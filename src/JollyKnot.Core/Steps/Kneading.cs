@@ -27,6 +27,8 @@ internal sealed class MachineTimer() : DoughRule("timer")
 /// <summary>The dough cycle runs.</summary>
 internal sealed class DoughCycle() : DoughRule("cycle")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Mixing;
+
     public override Lane? Holds => Lane.Machine;
 
     public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Cycle];
@@ -51,6 +53,8 @@ internal sealed class DoughCycle() : DoughRule("cycle")
 /// <summary>Knead by hand.</summary>
 internal sealed class KneadByHand() : DoughRule("knead")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Mixing;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override bool IsGlance => true;
@@ -73,6 +77,8 @@ internal sealed class KneadByHand() : DoughRule("knead")
 /// <summary>See that the paddle turns.</summary>
 internal sealed class PaddleTurns() : DoughRule("paddle-turns")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Mixing;
+
     // From the start of kneading; and missed by so much it is pointless. Bakers' usage.
     private static readonly TimeSpan Due = TimeSpan.FromMinutes(1),
         Useful = TimeSpan.FromMinutes(4);
@@ -102,6 +108,8 @@ internal sealed class PaddleTurns() : DoughRule("paddle-turns")
 /// <summary>Judge the dough and dose. A dose wants another look; a right dough, or one past help, does not.</summary>
 internal sealed class CheckDough() : DoughRule("check-#")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Mixing;
+
     // Bakers' usage.
     private static readonly TimeSpan Takes = TimeSpan.FromMinutes(3);
 
@@ -168,6 +176,8 @@ internal sealed class CheckDough() : DoughRule("check-#")
 /// <summary>Add-ins at the beep.</summary>
 internal sealed class AddIns() : DoughRule("add-ins")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Mixing;
+
     // Missed by so much, a handful of seeds is pointless. Bakers' usage.
     private static readonly TimeSpan Useful = TimeSpan.FromMinutes(8);
 

@@ -1,5 +1,6 @@
 // The second proof of a batch: cold first, then warm, looked at, and out of the oven it needs.
 using System.Collections.Immutable;
+using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Proofing;
 
@@ -59,6 +60,8 @@ internal sealed class OutOfCold() : BatchRule("warm-up")
 /// <summary>The second proof.</summary>
 internal sealed class SecondProof() : BatchRule("proof")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Proofing;
+
     public override Lane? Holds => Lane.Proof;
 
     public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Proving];
@@ -94,6 +97,8 @@ internal sealed class SecondProof() : BatchRule("proof")
 /// <summary>Look at the proof, until it can go in.</summary>
 internal sealed class LookAtProof() : BatchRule("look-#")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Proofing;
+
     public override Ending? Ending => Steps.Ending.Look;
 
     public override bool IsGlance => true;
@@ -126,6 +131,8 @@ internal sealed class LookAtProof() : BatchRule("look-#")
 /// <summary>Take the proofing dough out of the oven.</summary>
 internal sealed class ClearOven() : BatchRule("clear-oven")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Proofing;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Proof;

@@ -1,5 +1,6 @@
 // Shaped, finished and set to proof, one batch after the other.
 using System.Collections.Immutable;
+using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
@@ -9,6 +10,8 @@ namespace JollyKnot.Core.Steps;
 /// <summary>Shape.</summary>
 internal sealed class Shape() : BatchRule("shape")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Shaping;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Hands;
@@ -59,6 +62,8 @@ internal sealed class Shape() : BatchRule("shape")
 /// <summary>Brush the wash on, before the second proof or after it.</summary>
 internal sealed class Brush(bool beforeProof) : BatchRule("brush")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Finishing;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Hands;
@@ -86,6 +91,8 @@ internal sealed class Brush(bool beforeProof) : BatchRule("brush")
 /// <summary>Score, before the second proof or after it.</summary>
 internal sealed class Score(bool beforeProof) : BatchRule("score")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Finishing;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Hands;
@@ -113,6 +120,8 @@ internal sealed class Score(bool beforeProof) : BatchRule("score")
 /// <summary>Cover and set to proof.</summary>
 internal sealed class StartProof() : BatchRule("start-proof")
 {
+    public override RecipeStage? ToldAt => RecipeStage.Proofing;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Hands;

@@ -1,5 +1,6 @@
 // What a kind of step is. Everything particular to a kind stands in its rule, and nowhere else.
 using System.Collections.Immutable;
+using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Core.Steps;
@@ -114,6 +115,9 @@ public abstract class StepRule(string name)
 
     /// <summary>What the bench shows beside its sentence.</summary>
     public virtual Panel Panel => Panel.None;
+
+    /// <summary>Where a recipe tells of it; null where none does.</summary>
+    public virtual RecipeStage? ToldAt => null;
 
     /// <summary>What to be careful of at it.</summary>
     /// <param name="step">The step.</param>

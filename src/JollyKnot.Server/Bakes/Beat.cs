@@ -40,6 +40,7 @@ public sealed record Answer(
 /// <param name="Expected">The reading expected, for steps that end with a mass.</param>
 /// <param name="Answers">Answers on offer.</param>
 /// <param name="Cautions">Cautions that matter here.</param>
+/// <param name="Recipe">What the recipe says here; may be empty.</param>
 public sealed record Beat(
     StepId Step,
     Ending Ending,
@@ -50,7 +51,8 @@ public sealed record Beat(
     Phrase Phrase,
     Mass? Expected,
     ImmutableArray<Answer> Answers,
-    ImmutableArray<string> Cautions
+    ImmutableArray<string> Cautions,
+    string Recipe
 )
 {
     internal static Beat Of(BakeState state, Slot slot, Voice words)
@@ -70,7 +72,8 @@ public sealed record Beat(
             phrase,
             step.Ending == Ending.Mass ? step.About?.Mass : null,
             AnswersTo(step, state, words),
-            [.. cautions.Select(c => words.Of(c.Caution, spec))]
+            [.. cautions.Select(c => words.Of(c.Caution, spec))],
+            step.Rule.ToldAt is { } stage ? string.Join(". ", MethodReading.Said(spec.Dough.Notes, stage)) : ""
         );
     }
 

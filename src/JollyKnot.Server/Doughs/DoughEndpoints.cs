@@ -67,6 +67,9 @@ public static class DoughEndpoints
                         : []
             )
             .WithName("doughVersions");
+        app.MapGet("/api/doughs/{id:guid}/first-choice", FirstOf)
+            .WithName("firstChoice")
+            .WithSummary("What a bake of this dough opens with: as its recipe says, else as it is good for.");
         app.MapGet("/api/doughs/{id:guid}/export", Export)
             .WithName("exportDough")
             .WithSummary("The dough as a file: json-ld, text or markdown.");
@@ -95,6 +98,16 @@ public static class DoughEndpoints
     ) =>
         await book.Find(id) is { } dough
             ? TypedResults.Ok(DoughView.Of(dough, await pantries.Get()))
+            : Problems.Missing("dough", id, aside);
+
+    private static async Task<Results<Ok<BakeChoice>, ProblemHttpResult>> FirstOf(
+        Guid id,
+        DoughBook book,
+        KitchenKeeper kitchens,
+        SetAside aside
+    ) =>
+        await book.Find(id) is { } stored
+            ? TypedResults.Ok(FirstChoice.Of(stored.Dough, await kitchens.Get()))
             : Problems.Missing("dough", id, aside);
 
     private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Save(

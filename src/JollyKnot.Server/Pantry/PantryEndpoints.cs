@@ -175,6 +175,9 @@ public static class PantryEndpoints
                         c.Line is { Length: <= LineGrammar.LongestLine } && c.Words is { Length: <= LineGrammar.LongestLine }
                             ? null
                             : new Problem("too-long:line", $"corrections[{i}].line"),
+                        c.Told is { Contains: var told } && (told.IsDefault || !told.All(Ingredients.Allergens.Contains))
+                            ? new Problem("unknown:answer", $"corrections[{i}].told.contains")
+                            : null,
                     }.OfType<Problem>()
             ),
         ];

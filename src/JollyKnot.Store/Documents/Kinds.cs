@@ -10,16 +10,16 @@ namespace JollyKnot.Store;
 public static class Kinds
 {
     /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none. 3: its
-    /// ingredients say what to watch. 4: what they are reckoned like, and what its recipe plans.</summary>
+    /// ingredients say what to watch. 4: what they are reckoned like, and what its recipe plans. 5: its first rise too.</summary>
     public static DocumentKind<Dough> Dough { get; } =
-        new("dough", WholeDough.Of, WatchedIngredients.InDough, Unchanged) { Holds = CanBeReckoned };
+        new("dough", WholeDough.Of, WatchedIngredients.InDough, Unchanged, Unchanged) { Holds = CanBeReckoned };
 
     /// <summary>
     /// A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan; its dough as version 2 has it.
     /// 3: its spec in groups, its families with their bodies, its ingredients saying what to watch.
     /// </summary>
     public static DocumentKind<BakePlan> Plan { get; } =
-        new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan)), SpecInGroups.InPlan, Unchanged)
+        new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan)), SpecInGroups.InPlan, Unchanged, Unchanged)
         {
             Holds = plan => !plan.Steps.IsEmpty && !plan.Spec.Cuts.IsEmpty && CanBeReckoned(plan.Spec.Dough),
         };

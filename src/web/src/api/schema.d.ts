@@ -349,6 +349,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/doughs/{id}/first-choice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a bake of this dough opens with: as its recipe says, else as it is good for. */
+        get: operations["firstChoice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/doughs/{id}/export": {
         parameters: {
             query?: never;
@@ -1092,6 +1109,7 @@ export interface components {
             expected: null | number;
             answers: components["schemas"]["Answer"][];
             cautions: string[];
+            recipe: string;
         };
         BenchView: {
             /** Format: uuid */
@@ -1307,6 +1325,7 @@ export interface components {
              * @description A number of grams.
              */
             mass?: null | number;
+            told?: null | components["schemas"]["Told"];
         };
         Cost: {
             rows: components["schemas"]["RowCost"][];
@@ -2959,6 +2978,7 @@ export interface components {
              */
             instead?: null | number;
             isToTaste?: boolean;
+            isUntold?: boolean;
             isUnderstood?: boolean;
         };
         ReadSection: {
@@ -2983,10 +3003,13 @@ export interface components {
             proof?: null | components["schemas"]["Lasts"];
             rest?: null | components["schemas"]["Lasts"];
             boil?: null | components["schemas"]["Lasts"];
+            rise?: null | components["schemas"]["Lasts"];
         };
         RecipeToRead: {
             text: string;
             language?: null | string;
+            /** Format: int32 */
+            which?: null | number;
         };
         RecipeView: {
             title: string;
@@ -2999,6 +3022,7 @@ export interface components {
             /** Format: int32 */
             asked: number;
             language: string;
+            names: string[];
             plan: null | components["schemas"]["RecipePlan"];
         };
         Ribbon: {
@@ -3383,6 +3407,10 @@ export interface components {
             bakes: components["schemas"]["BenchView"][];
             next: components["schemas"]["NextLine"][];
             setAside: components["schemas"]["UnreadView"][];
+        };
+        Told: {
+            spoils: boolean;
+            contains: string[];
         };
         Tolerance: {
             /**
@@ -4058,6 +4086,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DoughView"][];
+                };
+            };
+        };
+    };
+    firstChoice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeChoice"];
                 };
             };
         };

@@ -52,6 +52,11 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
         <h1 className="sentence" aria-live="polite">
           {say}
         </h1>
+        {beat.recipe !== '' && (
+          <p className="recipe-here">
+            <small className="muted">The recipe</small> {beat.recipe}
+          </p>
+        )}
         {children}
         <Guarded what="This picture" anew={[bake.position]}>
           {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}

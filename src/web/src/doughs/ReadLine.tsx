@@ -1,6 +1,7 @@
 // One line of the recipe, and beside it what was understood of it.
 import { InputNumber, Select } from 'antd';
 import { useState } from 'react';
+import { api, type Schemas } from '../api/http';
 import { useUnits } from '../parts/units';
 import { IngredientField, RoleField } from './RowsEditor';
 import type { Place, Reading, Whereto } from './useReading';
@@ -72,6 +73,39 @@ function ReadRow({ place: p, reading, correcting, correct }: Props) {
   );
 }
 
+// Whether it spoils, and what it contains: until then its allergens are not known.
+function TellOfIt({ place: p, reading }: { place: Place; reading: Reading }) {
+  const pantry = api.useQuery('get', '/api/pantry', undefined, { staleTime: 60000 });
+  const { ingredient, told } = reading.found(p);
+  const tell = (to: Partial<Schemas['Told']>) =>
+    reading.fix(p.key, { told: { spoils: told?.spoils ?? false, contains: told?.contains ?? [], ...to } });
+  return (
+    <div className="tell">
+      <span className="choices" role="group" aria-label={`Does ${ingredient} spoil`}>
+        {([false, true] as const).map((spoils) => (
+          <button
+            key={String(spoils)}
+            className="button small"
+            aria-pressed={told?.spoils === spoils}
+            onClick={() => tell({ spoils })}
+          >
+            {spoils ? 'spoils' : 'keeps'}
+          </button>
+        ))}
+      </span>
+      <Select
+        mode="multiple"
+        aria-label={`What ${ingredient} contains`}
+        placeholder={told ? 'contains no allergen' : 'contains?'}
+        value={told?.contains ?? []}
+        onChange={(contains) => tell({ contains })}
+        options={pantry.data?.allergens.map((value) => ({ value, label: value }))}
+      />
+      {!told && <small className="muted">Until it is told, allergens and keeping are not known.</small>}
+    </div>
+  );
+}
+
 function Correct({ place: p, reading }: { place: Place; reading: Reading }) {
   const f = reading.found(p);
   const { fix } = reading;
@@ -94,6 +128,7 @@ function Correct({ place: p, reading }: { place: Place; reading: Reading }) {
           <RoleField of={f.ingredient} value={f.role} change={(role) => fix(p.key, { role })} />
         </div>
       )}
+      {f.told !== undefined && <TellOfIt place={p} reading={reading} />}
       <Select
         aria-label={`Where ${words} goes`}
         value={f.whereto}

@@ -116,6 +116,16 @@ function Understood({ reading }: { reading: Reading }) {
           />
         </Field>
       </div>
+      {recipe.names.length > 0 && (
+        <Field id="which" label={`${recipe.names.length} recipes in this page`}>
+          <Select
+            id="which"
+            value={reading.which}
+            onChange={reading.setWhich}
+            options={recipe.names.map((label, value) => ({ value, label }))}
+          />
+        </Field>
+      )}
       <p style={{ margin: 0 }}>
         <b className="num">{recipe.understood}</b> understood
         {asked > 0 && (

@@ -21,6 +21,7 @@ export type Fix = {
   role?: Schemas['Role'];
   out?: boolean;
   whereto?: Whereto;
+  told?: Schemas['Told'];
 };
 
 /** A row of the recipe, by its place. */
@@ -32,6 +33,8 @@ export type Found = {
   like: string | null;
   known: boolean;
   role: Schemas['Role'] | null;
+  /** What the baker tells of it; undefined where its name tells enough. */
+  told: Schemas['Told'] | null | undefined;
   mass: number | null;
   whereto: Whereto;
   /** A second amount that differs too much: one of the two has to be chosen. */
@@ -52,17 +55,24 @@ export function useReading() {
   const [headings, setHeadings, forgetHeadings] = useKept<Record<string, Whereto>>('recipe-headings', {});
   const [left, setLeft, forgetLeft] = useKept<(keyof Plan)[]>('recipe-left', []);
   const [language, setLanguage, forgetLanguage] = useKept<string | null>('recipe-language', null);
+  const [which, setWhich, forgetWhich] = useKept('recipe-which', 0);
   const [refused, setRefused] = useState<Schemas['ProblemView'][]>([]);
   const pantry = api.useQuery('get', '/api/pantry', undefined, { staleTime: 60000 });
   const keepDough = useKeepDough();
   const learn = useTeach();
 
+  const startAnew = () => {
+    setFixes({});
+    setHeadings({});
+    setLeft([]);
+    setRefused([]);
+  };
   const asked = useLater(text, 250);
   const isBlank = asked.trim() === '';
   const read = api.useQuery(
     'post',
     '/api/recipes/read',
-    { body: { text: asked, language } },
+    { body: { text: asked, language, which } },
     { enabled: !isBlank, retry: false, staleTime: 60000, placeholderData: (before) => before },
   );
   const trouble = isBlank ? null : (read.error as Trouble | null);
@@ -83,6 +93,7 @@ export function useReading() {
       like: isOwn && p.row.called ? p.row.ingredient : null,
       known: known !== undefined || (isOwn && p.row.known),
       role: known ? known.role : (f.role ?? (isOwn ? p.row.role : null)),
+      told: known || (isOwn && !p.row.isUntold) ? undefined : (f.told ?? null),
       mass: f.mass === undefined ? p.row.mass : f.mass,
       whereto,
       instead: f.mass === undefined && isOwn ? (p.row.instead ?? null) : null,
@@ -131,7 +142,7 @@ export function useReading() {
       .filter((p) => !found(p).out && !open.includes(p) && !isToTaste(p) && (fixes[p.key] || !p.row.known))
       .map((p) => {
         const f = found(p);
-        return { line: p.text, words: p.row.words, name: f.ingredient, role: f.role, mass: f.mass };
+        return { line: p.text, words: p.row.words, name: f.ingredient, role: f.role, mass: f.mass, told: f.told ?? null };
       });
 
   async function keep() {
@@ -151,14 +162,15 @@ export function useReading() {
           }),
           plan: taken,
         };
+    // First what was told of its ingredients: the dough is made of them as they are known then.
+    const taught = isExact ? [] : corrections();
+    if (taught.length > 0) await learn.make(taught);
     const { trouble: wrong } = await keepDough.make({ id, draft: draft as Schemas['DoughDraft'] });
     if (wrong) {
       setRefused(problemsOf(wrong));
       return null;
     }
-    const taught = isExact ? [] : corrections();
-    if (taught.length > 0) await learn.make(taught);
-    for (const forget of [forgetText, forgetName, forgetFixes, forgetHeadings, forgetLeft, forgetLanguage]) forget();
+    for (const forget of [forgetText, forgetName, forgetFixes, forgetHeadings, forgetLeft, forgetLanguage, forgetWhich]) forget();
     return id;
   }
 
@@ -166,15 +178,20 @@ export function useReading() {
     text,
     type: (to: string) => {
       setText(to);
-      setFixes({});
-      setHeadings({});
-      setLeft([]);
-      setRefused([]);
+      setWhich(0);
+      startAnew();
     },
     name: name ?? recipe?.title ?? '',
     setName,
     language,
     setLanguage,
+    which,
+    /** Another recipe of the same page: nothing that was put right belongs to it. */
+    setWhich: (to: number) => {
+      setWhich(to);
+      setName(null);
+      startAnew();
+    },
     trouble,
     recipe,
     places,

@@ -210,8 +210,11 @@ function AfterTheCycle({ kitchen, chosen: { choice, set }, laidOut: { problem } 
       <Select
         id="after"
         value={at}
-        onChange={(i) => set({ after: kitchen.afters[i]?.after ?? null })}
-        options={kitchen.afters.map((a, value) => ({ value, label: a.name }))}
+        onChange={(i) => i !== at && set({ after: kitchen.afters[i]?.after ?? null })}
+        options={[
+          ...kitchen.afters.map((a, value) => ({ value, label: a.name })),
+          ...(at < 0 ? [{ value: at, label: `${bulk / 60} min, as the recipe says` }] : []),
+        ]}
       />
     </Field>
   );

@@ -24,16 +24,21 @@ export default function LayOut() {
 type Props = { kitchen: Schemas['KitchenView']; doughs: Schemas['DoughName'][] };
 
 function WithDough({ first, ...props }: Props & { first: string }) {
-  const { data, error, refetch } = api.useQuery('get', '/api/doughs/{id}', { params: { path: { id: first } } });
-  if (!data) return <Loading error={error} retry={() => void refetch()} />;
-  return <Chooser {...props} dough={data} />;
+  const of = { params: { path: { id: first } } };
+  const dough = api.useQuery('get', '/api/doughs/{id}', of);
+  const choice = api.useQuery('get', '/api/doughs/{id}/first-choice', of);
+  if (!dough.data || !choice.data)
+    return <Loading error={dough.error ?? choice.error} retry={() => void Promise.all([dough.refetch(), choice.refetch()])} />;
+  return <Chooser {...props} dough={dough.data} opensWith={choice.data} />;
 }
 
-function Chooser({ kitchen, doughs, dough }: Props & { dough: Schemas['DoughView'] }) {
+type Opening = { dough: Schemas['DoughView']; opensWith: Schemas['BakeChoice'] };
+
+function Chooser({ kitchen, doughs, dough, opensWith }: Props & Opening) {
   const navigate = useNavigate();
   const [bakeId] = useState(newId);
   const [ref, width] = useWidth<HTMLDivElement>();
-  const chosen = useChoice(kitchen, dough);
+  const chosen = useChoice(kitchen, dough.id, opensWith);
   const laidOut = useLaidOut(chosen, width);
   const layOut = useLayOutBake();
   const [failed, setFailed] = useState('');

@@ -7,15 +7,10 @@ import type { CutChoice } from './CutList';
 
 type Choice = Schemas['BakeChoice'];
 
-export function useChoice(kitchen: Schemas['KitchenView'], dough: Schemas['DoughView']) {
-  const first = dough.id;
-  const [doughId, setDoughId] = useState(first);
-  const [choice, setChoice, forgetChoice] = useKept<Choice>(`lay-out/${first}`, {
-    machineId: kitchen.machines.find((m) => m.byHand === dough.byHand)?.id ?? '',
-    ovenId: kitchen.ovens[0]?.id ?? '',
-    placeId: kitchen.places[0]?.id ?? '',
-  });
-  const [cuts, setCuts, forgetCuts] = useKept<CutChoice[]>(`cuts/${first}`, [firstCut(kitchen, dough)]);
+export function useChoice(kitchen: Schemas['KitchenView'], dough: string, first: Choice) {
+  const [doughId, setDoughId] = useState(dough);
+  const [choice, setChoice, forgetChoice] = useKept<Choice>(`lay-out/${dough}`, first);
+  const [cuts, setCuts, forgetCuts] = useKept<CutChoice[]>(`cuts/${dough}`, first.cuts ?? []);
   const [scaleToFit, setScaleToFit] = useState(false);
   const [scaleToCuts, setScaleToCuts] = useState(false);
   // A time wanted when this was typed may have passed since.
@@ -51,14 +46,6 @@ export function useChoice(kitchen: Schemas['KitchenView'], dough: Schemas['Dough
       forgetCuts();
     },
   };
-}
-
-// As its recipe says; else what it is good for.
-function firstCut(kitchen: Schemas['KitchenView'], { plan, formula }: Schemas['DoughView']): CutChoice {
-  const has = (id: string | null | undefined) => kitchen.families.some((f) => f.id === id);
-  const suits = formula.suits.find((s) => s.suits === 'well' && has(s.id))?.id;
-  const familyId = (has(plan?.familyId) ? plan?.familyId : suits) ?? kitchen.families[0]?.id ?? null;
-  return { familyId, pieces: plan?.pieces ?? null, heat: plan?.heat ?? null };
 }
 
 export type Chosen = ReturnType<typeof useChoice>;

@@ -1,0 +1,99 @@
+using JollyKnot.Core.Baking;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Pantry;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Scheduling;
+
+namespace JollyKnot.Core.Tests;
+
+/// <summary>What a recipe says is what its bake opens with, and what the bench does.</summary>
+public sealed class RecipesUsed
+{
+    private const string Dough =
+        "Mooring pretzels\nmakes 9\n480 g strong white flour\n270 ml water\n9 g fine salt\n6 g instant yeast\n";
+
+    private static Dough Of(string method) =>
+        Doughs.Dough.Create(RecipeText.Read(Dough + method, HouseholdPantry.Plain).Value.ToDraft()).Value;
+
+    private static BakeChoice First(string method, Kitchen? kitchen = null) =>
+        FirstChoice.Of(Of(method), kitchen ?? DemoFormulas.Kitchen);
+
+    [Fact]
+    public void Pieces_shape_heat_rest_and_boil_are_the_recipes()
+    {
+        const string method =
+            "Rest 25 minutes under film. Boil 40 seconds a side, drain. Bake at 210 °C for 15–17 min.";
+        var choice = First(method);
+        var cut = choice.Cuts.Single();
+        (cut.FamilyId, cut.Pieces, cut.Heat!.Value.Celsius, cut.WashId).ShouldBe(("pretzel", 9, 210, "none"));
+        choice.After.ShouldBe(new AfterCycle(false, TimeSpan.FromMinutes(25)));
+        var spec = BakeDecision.Of(Of(method), choice, DemoFormulas.Kitchen, DemoFormulas.Morning).Value;
+        spec.BoilsASide.ShouldBe(TimeSpan.FromSeconds(40));
+        // Two sides of each filling, and what lies between.
+        var bath = Layout.Of(spec, DemoFormulas.Morning).Timetable["bath"]!;
+        var usual = spec with { Made = spec.Made with { Dough = Of("Bake 15 minutes at 210 °C.") } };
+        var usualBath = Layout.Of(usual, DemoFormulas.Morning).Timetable["bath"]!;
+        var fillings = spec.Pot.Batches(9, Shaping.Footprint.Of(spec.Batches[0].Bread.Family, spec.Cuts[0].Each)!);
+        (bath.End - bath.Start - (usualBath.End - usualBath.Start)).ShouldBe(TimeSpan.FromSeconds((40 - 25) * 2 * fillings));
+    }
+
+    [Theory]
+    [InlineData(false, "at 190 °C", 190), InlineData(true, "at 190 °C", 175)]
+    [InlineData(false, "at 175 °C fan", 190), InlineData(true, "at 175 °C fan", 175)]
+    [InlineData(false, "at 300 °C", 275), InlineData(false, "at 192 °C", 190)]
+    public void Heat_is_what_this_ovens_dial_has(bool fan, string told, double dial)
+    {
+        var oven = DemoFormulas.Kitchen.Ovens[0] with { Fan = fan };
+        First($"Bake 20 minutes {told}.", DemoFormulas.Kitchen with { Ovens = [oven] })
+            .Cuts[0]
+            .Heat!.Value.Celsius.ShouldBe(dial);
+    }
+
+    [Theory]
+    [InlineData("1 tbsp milk to brush", "milk"), InlineData("1 egg yolk for the wash", "yolk")]
+    [InlineData("1 egg for brushing", "egg"), InlineData("10 g oil for brushing", "oil")]
+    [InlineData("10 g butter for brushing", "butter"), InlineData("", "none")]
+    public void It_is_brushed_with_what_the_recipe_brushes(string row, string wash) =>
+        First($"{row}\nBake 20 minutes.").Cuts[0].WashId.ShouldBe(wash);
+
+    [Theory]
+    [InlineData("Bake 20 minutes, spraying twice.", Steam.Mist), InlineData("Bake with steam from a tray of hot water.", Steam.Tray)]
+    [InlineData("Bake with steam from hot stones.", Steam.Stones)]
+    public void Steam_is_made_as_the_recipe_makes_it(string method, Steam steam) => First(method).Ways!.Steam.ShouldBe(steam);
+
+    [Theory]
+    [InlineData("Cover with a cloth, let rise 30 minutes. Bake 20 minutes. Cool on a rack.", CoolingWay.Rack)]
+    [InlineData("Bake 20 minutes. Wrap in a damp cloth.", CoolingWay.Cloth)]
+    [InlineData("Bake 20 minutes. Leave in the switched-off oven, door ajar, to cool.", CoolingWay.CoolingOven)]
+    public void Bread_cools_as_the_recipe_cools_it(string method, CoolingWay way) => First(method).Ways!.Cooling.ShouldBe(way);
+
+    [Fact]
+    public void What_says_nothing_is_left_as_usual()
+    {
+        var choice = First("");
+        (choice.Ways, choice.After, choice.Cuts[0].Heat).ShouldBe((null, null, null));
+        First("After baking: brush with 20 g butter").Ways!.Buttered.ShouldBeTrue();
+        // By hand, the first of two rises is in the bowl; a machine's dough has had it.
+        const string two = "Rise 50 minutes. Shape. Rise 30 minutes. Bake 20 minutes.";
+        First(two).After.ShouldBeNull();
+        First("Mix by hand. " + two).After!.Bulk.ShouldBe(TimeSpan.FromMinutes(50));
+    }
+
+    [Theory]
+    [InlineData(RecipeStage.Mixing, "Knead for ten minutes")]
+    [InlineData(RecipeStage.Shaping, "Divide into nine, roll out long")]
+    [InlineData(RecipeStage.Proofing, "Let rise under a cloth until just over the rim, 30–40 minutes")]
+    [InlineData(RecipeStage.Finishing, "Brush with milk")]
+    [InlineData(RecipeStage.Baking, "Bake until golden, 175 °C")]
+    [InlineData(RecipeStage.Cooling, "Cool on a rack under a cloth")]
+    public void Each_step_is_told_in_the_recipes_words(RecipeStage stage, string said) =>
+        MethodReading
+            .Said(
+                "Knead for ten minutes. Divide into nine, roll out long.\n"
+                    + "Let rise under a cloth until just over the rim, 30–40 minutes; Brush with milk. "
+                    + "Bake until golden, 175 °C. Cool on a rack under a cloth.",
+                stage
+            )
+            .ShouldBe([said]);
+}
