@@ -22,8 +22,7 @@ public sealed class RecipesUsed
     [Fact]
     public void Pieces_shape_heat_rest_and_boil_are_the_recipes()
     {
-        const string method =
-            "Rest 25 minutes under film. Boil 40 seconds a side, drain. Bake at 210 °C for 15–17 min.";
+        const string method = "Rest 25 minutes under film. Boil 40 seconds a side, drain. Bake at 210 °C for 15–17 min.";
         var choice = First(method);
         var cut = choice.Cuts.Single();
         (cut.FamilyId, cut.Pieces, cut.Heat!.Value.Celsius, cut.WashId).ShouldBe(("pretzel", 9, 210, "none"));
@@ -58,7 +57,10 @@ public sealed class RecipesUsed
         First($"{row}\nBake 20 minutes.").Cuts[0].WashId.ShouldBe(wash);
 
     [Theory]
-    [InlineData("Bake 20 minutes, spraying twice.", Steam.Mist), InlineData("Bake with steam from a tray of hot water.", Steam.Tray)]
+    [
+        InlineData("Bake 20 minutes, spraying twice.", Steam.Mist),
+        InlineData("Bake with steam from a tray of hot water.", Steam.Tray)
+    ]
     [InlineData("Bake with steam from hot stones.", Steam.Stones)]
     public void Steam_is_made_as_the_recipe_makes_it(string method, Steam steam) => First(method).Ways!.Steam.ShouldBe(steam);
 

@@ -33,6 +33,14 @@ public sealed class WorkedExamples
     public void Checks_name_the_figure_the_reason_and_the_fix()
     {
         FormulaChecks.Of(Formula.Of(SoftRolls), Families.Find("pan-roll")!.Hydration).ShouldBeEmpty();
+        // What is shown as 1.4 % is not said to be under 1.4 %.
+        FormulaChecks
+            .Of(Formula.Of(Make("Fair", ("plain flour", 500), ("water", 300), ("salt", 6.8), ("yeast", 5))))
+            .ShouldBeEmpty();
+        FormulaChecks
+            .Of(Formula.Of(Make("Mild", ("plain flour", 500), ("water", 300), ("salt", 6.7), ("yeast", 5))))
+            .Single()
+            .Code.ShouldBe("salt-low");
         var salty = Formula.Of(Make("Salty", ("plain flour", 500), ("water", 300), ("salt", 20), ("yeast", 1)));
         var found = FormulaChecks.Of(salty);
         found.Select(p => p.Type).ShouldBe(["salt-high", "yeast-low"]);

@@ -211,6 +211,64 @@ public sealed class DoughBookTests(House house) : IClassFixture<House>
         (status, (string)answer["field"]!).ShouldBe((400, field), answer.ToJsonString());
     }
 
+    [Theory]
+    [InlineData("GET", "/api/doughs?skip=abc", "", "skip")]
+    [InlineData("POST", "/api/recipes/read", "{}", "text")]
+    [InlineData("POST", "/api/recipes/read", "[1]", "body")]
+    [InlineData("POST", "/api/recipes/read", "{\"text\":[1]}", "text")]
+    [InlineData("POST", "/api/recipes/read", "{\"text\":", "text")]
+    [InlineData("POST", "/api/formulas", "{\"name\":\"x\",\"rows\":[{}]}", "rows[0].ingredient")]
+    [InlineData("POST", "/api/layouts", "", "body")]
+    public async Task What_cannot_be_read_names_its_field(string method, string path, string sent, string field)
+    {
+        var body = method == "GET" ? null : new StringContent(sent, Encoding.UTF8, "application/json");
+        var (status, answer) = await house.Call(new(method), path, body);
+        (status, (string)answer["field"]!).ShouldBe((400, field), answer.ToJsonString());
+        // Nobody is told how it is written in here.
+        answer.ToJsonString().ShouldNotContain("Server.");
+        answer.ToJsonString().ShouldNotContain("Nullable");
+    }
+
+    [Fact]
+    public async Task What_an_unknown_ingredient_contains_is_told_in_its_recipe_and_stands_on_the_dough()
+    {
+        var rows = new object[]
+        {
+            new { ingredient = "strong white flour", mass = 400 },
+            new { ingredient = "water", mass = 260 },
+            new { ingredient = "instant yeast", mass = 5 },
+            new
+            {
+                ingredient = "bosunfruit",
+                mass = 50,
+                role = "other",
+            },
+        };
+        var dough = new { name = "Bosun loaf", rows };
+        var before = (await house.Call(HttpMethod.Put, $"/api/doughs/{Guid.NewGuid()}", dough)).Body["formula"]!;
+        ((string)before["contains"]!).ShouldBe("wheat/gluten; allergens not known: bosunfruit");
+        object Lesson(string contains) =>
+            new
+            {
+                corrections = new[]
+                {
+                    new
+                    {
+                        line = "50 g bosunfruit",
+                        words = "bosunfruit",
+                        name = "bosunfruit",
+                        role = "other",
+                        told = new { spoils = true, contains = new[] { contains } },
+                    },
+                },
+            };
+        var (status, refused) = await house.Post("/api/pantry/lessons", Lesson("moonlight"));
+        (status, (string)refused["field"]!).ShouldBe((400, "corrections[0].told.contains"));
+        (await house.Post("/api/pantry/lessons", Lesson("nuts"))).Status.ShouldBe(200);
+        var after = (await house.Call(HttpMethod.Put, $"/api/doughs/{Guid.NewGuid()}", dough)).Body["formula"]!;
+        ((string)after["contains"]!).ShouldBe("nuts, wheat/gluten");
+    }
+
     [Fact]
     public async Task The_kitchen_is_kept_and_used_and_what_cannot_be_is_refused()
     {

@@ -17,6 +17,30 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
 {
     private static readonly DateTimeOffset Now = new(2026, 11, 28, 8, 0, 0, TimeSpan.Zero);
 
+    [Theory]
+    [InlineData(.3, "Add a pinch of saffron.", false), InlineData(.5, "Weigh in the saffron.", true)]
+    public void What_no_scale_shows_is_a_pinch(double grams, string say, bool hasFigure)
+    {
+        var dough = Dough
+            .Create(
+                new(
+                    "Saffron knots",
+                    [
+                        new("plain flour", Mass.FromGrams(400)),
+                        new("water", Mass.FromGrams(240)),
+                        new("instant yeast", Mass.FromGrams(5)),
+                        new("saffron", Mass.FromGrams(grams), Core.Pantry.Role.Other),
+                    ]
+                )
+            )
+            .Value;
+        var choice = FirstChoice.Of(dough, DemoWorld.Kitchen);
+        var layout = Layout.Of(BakeDecision.Of(dough, choice, DemoWorld.Kitchen, Now).Value, Now);
+        var step = layout.Timetable.Slots.Select(s => s.Step).Single(s => s.WeighsIn && s.About!.Thing == "saffron");
+        var phrase = Voice.Of(step, layout.Plan.Spec);
+        (phrase.Say, phrase.Figure is not null).ShouldBe((say, hasFigure));
+    }
+
     public static TheoryData<string, string, string> EverySort()
     {
         var data = new TheoryData<string, string, string>();

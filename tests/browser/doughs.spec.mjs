@@ -63,6 +63,7 @@ test('a pasted recipe keeps dip and salt out of the pan, asks once, and is laid 
         '1 tablespoon salt (10g)',
         '2 tsp machine yeast',
         '1 tsp ground caraway',
+        '30 g bosunfruit',
         'For the dip: 2 tablespoons baking soda, 1 litre warm water',
         'coarse salt to sprinkle',
         'Rest 25 minutes. Boil 40 seconds a side. Bake at 210 °C for 15–17 min.',
@@ -70,25 +71,39 @@ test('a pasted recipe keeps dip and salt out of the pan, asks once, and is laid 
     );
   const understood = page.getByRole('region', { name: 'What was understood' });
   await expect(page.getByLabel('Name')).toHaveValue('Caraway pretzels');
-  await expect(understood).toContainText('1 still to be told');
+  await expect(understood).toContainText('2 still to be told');
   await expect(understood).toContainText('ground caraway ground spice');
-  await understood.getByRole('list', { name: 'To be told' }).getByRole('button', { name: '10 g' }).click();
+  const asked = understood.getByRole('list', { name: 'To be told' });
+  await asked.getByRole('button', { name: '10 g' }).click();
+  // What nobody knows is told in place: what it does, whether it keeps, what is in it.
+  await choose(page, 'What bosunfruit does', 'something else');
+  await asked.getByRole('button', { name: 'keeps' }).click();
+  await choose(page, 'What bosunfruit contains', 'nuts');
+  await page.keyboard.press('Escape');
   await expect(understood).not.toContainText('still to be told');
   const says = page.getByRole('region', { name: 'The recipe says' });
   await expect(says).toContainText('Pieces 14');
   await expect(says).toContainText('Bake 15 to 17 min');
   await accessible(page);
   await page.getByRole('button', { name: 'Keep this dough' }).click();
+  await expect(page.getByText(/Contains.*nuts/i).first()).toBeVisible();
   await expect(page.getByRole('region', { name: 'bath' })).toContainText('baking soda', { ignoreCase: true });
   await expect(page.getByLabel('Method and notes')).toHaveValue(/coarse salt to sprinkle[^]*Rest 25 minutes/);
   await page.getByRole('button', { name: 'Lay out a bake' }).click();
   const result = page.getByRole('region', { name: 'Result' });
   await expect(result).toContainText('14 ×');
   await expect(result).toContainText('recipe 15 to 17 min');
+  // The recipe's rest, its heat and its bare surface are what the bake opens with.
+  await expect(page.getByText('25 min, as the recipe says')).toBeVisible();
+  await expect(page.getByText('210 °C, no wash')).toBeVisible();
   await expect(page.getByRole('table').first()).not.toContainText('baking soda');
   await result.getByRole('button', { name: /Start this bake/ }).click();
   await page.getByText('What the recipe says').click();
   await expect(page.getByLabel('Still to come')).toContainText('Boil 40 seconds a side');
+  // At the step it belongs to, the recipe's own sentence stands beneath ours.
+  await page.getByRole('button', { name: 'All steps' }).click();
+  await page.getByRole('button', { name: 'Do Load the oven' }).click();
+  await expect(page.getByLabel('Now', { exact: true })).toContainText('The recipe Bake at 210 °C for 15–17 min');
 });
 
 test('a German recipe is read as German, in its own words, and by another language when told', async ({ page }) => {

@@ -31,12 +31,15 @@ public static class FormulaChecks
         return found.All;
     }
 
+    // As it is shown: nobody is told that 1.4 % is under 1.4 %.
+    private static Share Shown(Share share) => Share.FromPercent(Math.Round(share.Percent, 1));
+
     private static bool IsStarterOnly(Formula formula) => formula.Yeast.Fraction < 1e-9 && formula.Starter.Fraction > 0;
 
     // Too little or too much of something, and how much of it to add or take away.
     private static Problem? Outside(Formula formula, Share share, Band<Share> band, string what)
     {
-        if (band.Holds(share))
+        if (band.Holds(Shown(share)))
             return null;
         var isLow = share < band.From;
         var missing = Math.Abs((isLow ? band.From : band.To).Fraction - share.Fraction);

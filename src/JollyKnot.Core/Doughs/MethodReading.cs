@@ -101,7 +101,9 @@ public static partial class MethodReading
         (Word("mix|knead|stir|dissolve|kneten|mischen|pétrir|mélanger|amasar|mezclar|impastare|mescolare"), RecipeStage.Mixing),
         (Word("rest|relax|rise|rising|doubled?|ruhen|gehen|reposer|lever|reposar|levar|riposare|lievitare"), RecipeStage.Rising),
         (
-            Word("divide|shape|roll|pull|plait|braid|twist|tie|form|cut|teilen|formen|diviser|façonner|dividir|formar|dividere|formare"),
+            Word(
+                "divide|shape|roll|pull|plait|braid|twist|tie|form|cut|teilen|formen|diviser|façonner|dividir|formar|dividere|formare"
+            ),
             RecipeStage.Shaping
         ),
         (
@@ -109,7 +111,9 @@ public static partial class MethodReading
             RecipeStage.Proofing
         ),
         (
-            Word("brush|glaze|sprinkle|scatter|slash|score|snip|dust|bestreichen|bestreuen|badigeonner|parsemer|pintar|spennellare"),
+            Word(
+                "brush|glaze|sprinkle|scatter|slash|score|snip|dust|bestreichen|bestreuen|badigeonner|parsemer|pintar|spennellare"
+            ),
             RecipeStage.Finishing
         ),
         (Word("boil|dip|poach|bath|kochen|tauchen|pocher|hervir|bollire"), RecipeStage.Boiling),
@@ -129,7 +133,10 @@ public static partial class MethodReading
     public static ImmutableArray<string> Said(string text, RecipeStage stage)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var said = Sentence().Split(text).Select(s => s.Trim(' ', '\r', '\n', '.')).Where(s => s.Length is > 0 and <= LongestSentence);
+        var said = Sentence()
+            .Split(text)
+            .Select(s => s.Trim(' ', '\r', '\n', '.'))
+            .Where(s => s.Length is > 0 and <= LongestSentence);
         // After the oven a cloth is for cooling, and before it for the proof.
         var words = Stages.First(s => s.Stage == stage).Words;
         if (stage == RecipeStage.Cooling)

@@ -58,14 +58,7 @@ public sealed record ReadRow(
 /// <param name="Role">What it does; needed where the pantry does not know it.</param>
 /// <param name="Mass">What it weighs.</param>
 /// <param name="Told">Whether it spoils and what it contains; null where that was not told.</param>
-public sealed record Correction(
-    string Line,
-    string Words,
-    string Name,
-    Role? Role = null,
-    Mass? Mass = null,
-    Told? Told = null
-);
+public sealed record Correction(string Line, string Words, string Name, Role? Role = null, Mass? Mass = null, Told? Told = null);
 
 /// <summary>What a baker tells of an ingredient nobody knows.</summary>
 /// <param name="Spoils">It must not stand at room temperature for hours.</param>

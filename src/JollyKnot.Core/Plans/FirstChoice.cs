@@ -32,7 +32,10 @@ public static class FirstChoice
     private static CutChoice CutOf(Dough dough, RecipePlan plan, Oven oven, Kitchen kitchen)
     {
         var family = FamilyOf(dough, plan, kitchen);
-        var heat = family.HeatedBy == HeatedBy.Oven && plan.Heat is { } told ? oven.Nearest(OnDial(told, plan, oven)) : default(Temperature?);
+        var heat =
+            family.HeatedBy == HeatedBy.Oven && plan.Heat is { } told
+                ? oven.Nearest(OnDial(told, plan, oven))
+                : default(Temperature?);
         return new(family.Id, plan.Pieces, Heat: heat, WashId: WashOf(dough));
     }
 
@@ -92,8 +95,7 @@ public static class FirstChoice
     private static CoolingWay? CoolingOf(Dough dough)
     {
         var said = string.Join(' ', MethodReading.Said(dough.Notes, RecipeStage.Cooling));
-        return
-            Says(said, "cloth", "towel") ? CoolingWay.Cloth
+        return Says(said, "cloth", "towel") ? CoolingWay.Cloth
             : Says(said, "door ajar", "switched-off oven", "switched off oven") ? CoolingWay.CoolingOven
             : Says(said, "rack") ? CoolingWay.Rack
             : null;
@@ -102,8 +104,7 @@ public static class FirstChoice
     private static Steam? SteamOf(Dough dough)
     {
         var said = string.Join(' ', MethodReading.Said(dough.Notes, RecipeStage.Baking));
-        return
-            Says(said, "spray", "mist") ? Steam.Mist
+        return Says(said, "spray", "mist") ? Steam.Mist
             : Says(said, "stones") && Says(said, "steam") ? Steam.Stones
             : Says(said, "steam", "boiling water", "hot water") ? Steam.Tray
             : null;

@@ -121,6 +121,11 @@ public sealed record About(
     Temperature? From = null
 )
 {
+    /// <summary>So little that fingers measure it, and no kitchen scale. Ours.</summary>
+    public bool IsPinch => Mass < MostOfAPinch;
+
+    private static readonly Mass MostOfAPinch = Measures.Mass.FromGrams(.5);
+
     /// <summary>It cools to get there.</summary>
     public bool Cools => From > Heat;
 }

@@ -61,7 +61,12 @@ public sealed record BathView(string Say, ImmutableArray<BathBeat> Beats)
     internal static BathView Of(BakeState state, Step step)
     {
         var (of, spec) = (state.Chain.Of(step), state.Plan.Spec);
-        var beats = spec.Pot.Beats(of.Batch.Pieces, Footprint.Of(of.Bread.Family, of.Piece)!, spec.Handling.Bath, spec.BoilsASide);
+        var beats = spec.Pot.Beats(
+            of.Batch.Pieces,
+            Footprint.Of(of.Bread.Family, of.Piece)!,
+            spec.Handling.Bath,
+            spec.BoilsASide
+        );
         return new(
             Voice.Of(beats, spec.BoilsASide),
             [.. beats.Select(b => new BathBeat(Voice.Of(b), b.Act != PotAct.Out, b.Length))]

@@ -23,7 +23,13 @@ public sealed record DayWas(ImmutableArray<BakeWas> Bakes, ImmutableArray<DateTi
 public sealed class DayMemory(Settings settings)
 {
     // 2: plans of version 2. There is no going back to a day of version 1. 3: plans of version 3.
-    private static readonly DocumentKind<DayWas> Kept = new("day-before", _ => Nothing(), InGroups, unchanged => unchanged, unchanged => unchanged);
+    private static readonly DocumentKind<DayWas> Kept = new(
+        "day-before",
+        _ => Nothing(),
+        InGroups,
+        unchanged => unchanged,
+        unchanged => unchanged
+    );
     private DayWas? was;
 
     private static JsonNode Nothing() => JsonSerializer.SerializeToNode(DayWas.Nothing, Json.Documents)!;

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using System.Text.RegularExpressions;
 using JollyKnot.Core.Measures;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
@@ -23,7 +24,7 @@ public sealed record ProblemView(string Code, string Field, string Reason)
 }
 
 /// <summary>Problems as RFC 9457 details: a stable type, the field at fault, the way out.</summary>
-public static class Problems
+public static partial class Problems
 {
     private const string Types = "urn:jolly-knot:problem:";
 
@@ -61,14 +62,12 @@ public static class Problems
         var error = context.Features.Get<IExceptionHandlerFeature>()?.Error;
         var result = error switch
         {
-            BadHttpRequestException { InnerException: JsonException json } => Bad(
-                new Problem("not-readable:sent", Field(json.Path), Plain(json))
-            ),
+            BadHttpRequestException { InnerException: JsonException json } => Bad(Unread(json)),
             // What the reader says of a thing whose type is not told.
             NotSupportedException { Source: "System.Text.Json" } untyped => Bad(
                 new Problem("not-readable:type", Field(untyped.Message.Split("Path: ").Last().Split(' ')[0]))
             ),
-            BadHttpRequestException bad => Of(bad.StatusCode, [new("not-readable:request", "", bad.Message)]),
+            BadHttpRequestException bad => Of(bad.StatusCode, [Unread(bad)]),
             _ => Of(StatusCodes.Status500InternalServerError, [new("fault", "")]),
         };
         return result.ExecuteAsync(context);
@@ -104,9 +103,44 @@ public static class Problems
         );
     }
 
-    // "$.rows[0].mass" as the caller wrote it.
-    private static string Field(string? path) => path is null or "$" ? "" : path.TrimStart('$', '.');
+    // The whole of what was sent.
+    private const string Body = "body";
 
-    private static string Plain(JsonException error) =>
-        error.Message.Split(" Path:")[0].Replace("JollyKnot.", "", StringComparison.Ordinal);
+    // "$.rows[0].mass" as the caller wrote it.
+    private static string Field(string? path) => path is null or "$" ? Body : path.TrimStart('$', '.');
+
+    private static ImmutableArray<Problem> Unread(JsonException error)
+    {
+        var field = Field(error.Path);
+        if (Missing().Match(error.Message) is { Success: true } missing)
+        {
+            var at = field == Body ? "" : field + ".";
+            return [.. Named().Matches(missing.Value).Select(m => new Problem("not-readable:missing", at + m.Groups[1].Value))];
+        }
+        if (error.Message.Contains(WrongKind, StringComparison.Ordinal))
+            return [new("not-readable:kind", field)];
+        return [new("not-readable:sent", field, error.Message.Split(" Path:")[0])];
+    }
+
+    private static Problem Unread(BadHttpRequestException error)
+    {
+        if (Unbound().Match(error.Message) is { Success: true } unbound)
+            return new("not-readable:value", unbound.Groups["name"].Value, unbound.Groups["value"].Value);
+        if (error.Message.Contains(NoBody, StringComparison.Ordinal))
+            return new("not-readable:nothing", Body);
+        return new("not-readable:request", Body, error.Message);
+    }
+
+    // How the framework says these things.
+    private const string WrongKind = "could not be converted",
+        NoBody = "no body was provided";
+
+    [GeneratedRegex("missing required properties including: .*")]
+    private static partial Regex Missing();
+
+    [GeneratedRegex("'([^']+)'")]
+    private static partial Regex Named();
+
+    [GeneratedRegex("Failed to bind parameter \"\\S+ (?<name>\\w+)\" from \"(?<value>.*)\"", RegexOptions.Singleline)]
+    private static partial Regex Unbound();
 }

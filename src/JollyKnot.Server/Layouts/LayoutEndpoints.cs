@@ -225,7 +225,11 @@ public static class LayoutEndpoints
             FormulaView.Of(spec.Dough, pantry, spec.Batches[0].Bread.Family.Hydration),
             [.. spec.Pan.Steps.Select(p => new WeighInRow(p.Row.Ingredient.Name, p.Mass, p.Running))],
             [.. spec.Dough.Rows.Where(r => r.AtBeep).Select(r => $"{words.Grams(r.Mass)} {r.Ingredient.Name}")],
-            [.. spec.Dough.Parts.Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces)))],
+            [
+                .. spec
+                    .Dough.Parts.Where(p => p.Kind is not (PartKind.Bath or PartKind.Surface))
+                    .Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces))),
+            ],
             words.Of(memory, spec.Formula.Flour),
             [
                 .. table

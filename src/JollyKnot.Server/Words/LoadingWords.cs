@@ -42,16 +42,20 @@ internal static class LoadingWords
                     "Push until it sits. Have the scale and the pan at hand.",
                     "In"
                 ),
-            ["weigh-in-#"] = s =>
-                new(
-                    $"Weigh in {s.Thing}",
-                    $"Weigh in the {s.Thing}.",
-                    Join($"{s.Grams(s.About.Running)} in the pan after this.", Where(s)),
-                    "It is in",
-                    s.MassFigure
-                ),
+            ["weigh-in-#"] = s => s.About.IsPinch ? Pinch(s) : WeighIn(s),
             ["start-cycle"] = s => s.ByHand ? Mix : Start(s),
         };
+
+    private static Phrase Pinch(Said s) => new($"A pinch of {s.Thing}", $"Add a pinch of {s.Thing}.", Where(s), "It is in");
+
+    private static Phrase WeighIn(Said s) =>
+        new(
+            $"Weigh in {s.Thing}",
+            $"Weigh in the {s.Thing}.",
+            Join($"{s.Grams(s.About.Running)} in the pan after this.", Where(s)),
+            "It is in",
+            s.MassFigure
+        );
 
     private static string Where(Said s) =>
         s.About.Spot switch

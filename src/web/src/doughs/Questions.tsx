@@ -1,5 +1,8 @@
-// Everything a recipe leaves open, in one list above its lines: a heading that says nothing, two amounts that differ.
+// Everything a recipe leaves open, in one list above its lines: a heading that says nothing, two amounts that differ, what the
+// pantry does not know.
+import { useState } from 'react';
 import { useUnits } from '../parts/units';
+import { Correct } from './ReadLine';
 import type { Reading, Whereto } from './useReading';
 
 const places: [Whereto, string][] = [
@@ -14,7 +17,12 @@ export function Questions({ reading }: { reading: Reading }) {
   const { mass } = useUnits();
   const { open, openHeadings, found, fix } = reading;
   const two = open.filter((p) => found(p).instead !== null);
-  if (openHeadings.length + two.length === 0) return null;
+  // What was asked stays once it is answered: the answer may be half typed.
+  const [asked, setAsked] = useState<string[]>([]);
+  const anew = open.filter((p) => found(p).instead === null && !asked.includes(p.key)).map((p) => p.key);
+  if (anew.length > 0) setAsked([...asked, ...anew]);
+  const unknown = reading.places.filter((p) => asked.includes(p.key) && !found(p).out);
+  if (openHeadings.length + two.length + unknown.length === 0) return null;
   return (
     <ul className="lines questions" aria-label="To be told">
       {openHeadings.map(({ section, name }) => (
@@ -44,6 +52,14 @@ export function Questions({ reading }: { reading: Reading }) {
                 ),
             )}
           </span>
+        </li>
+      ))}
+      {unknown.map((p) => (
+        <li key={p.key} className="unknown">
+          <span>
+            “{p.text}” {reading.isOpen(p) ? '' : '✓'}
+          </span>
+          <Correct place={p} reading={reading} />
         </li>
       ))}
     </ul>

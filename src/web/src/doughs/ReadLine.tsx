@@ -18,8 +18,7 @@ const wheretos: [Whereto, string][] = [
 ];
 
 export function ReadLine({ line, reading }: { line: Place[]; reading: Reading }) {
-  // What is asked stays open once it is answered: the answer may be half typed.
-  const [correcting, setCorrecting] = useState(() => line.some((p) => reading.isOpen(p) && reading.found(p).instead === null));
+  const [correcting, setCorrecting] = useState(false);
   return (
     <div className="read-line">
       <span className="muted">{line[0]?.text}</span>
@@ -106,7 +105,8 @@ function TellOfIt({ place: p, reading }: { place: Place; reading: Reading }) {
   );
 }
 
-function Correct({ place: p, reading }: { place: Place; reading: Reading }) {
+/** Everything that can be put right of one row. */
+export function Correct({ place: p, reading }: { place: Place; reading: Reading }) {
   const f = reading.found(p);
   const { fix } = reading;
   const { words } = p.row;
@@ -130,6 +130,7 @@ function Correct({ place: p, reading }: { place: Place; reading: Reading }) {
       )}
       {f.told !== undefined && <TellOfIt place={p} reading={reading} />}
       <Select
+        className="whereto"
         aria-label={`Where ${words} goes`}
         value={f.whereto}
         onChange={(whereto) => fix(p.key, { whereto })}

@@ -206,7 +206,7 @@ function AfterTheCycle({ kitchen, chosen: { choice, set }, laidOut: { problem } 
   const { early, bulk } = { early: false, bulk: 0, ...choice.after };
   const at = kitchen.afters.findIndex(({ after }) => after.early === early && after.bulk === bulk);
   return (
-    <Field id="after" label="After the cycle" problem={problem('after.bulk')}>
+    <Field id="after" label="After the cycle" wide problem={problem('after.bulk')}>
       <Select
         id="after"
         value={at}

@@ -103,6 +103,7 @@ function Ready({ layout }: { layout: Layout }) {
 }
 
 function ProofAndBake({ cut, recipe }: { cut: Cut; recipe: Schemas['RecipePlan'] | null }) {
+  const { heat } = useUnits();
   const { bestProof, bake } = cut;
   return (
     <>
@@ -116,6 +117,12 @@ function ProofAndBake({ cut, recipe }: { cut: Cut; recipe: Schemas['RecipePlan']
           <span className="big num">{span(bake.likely * 1000)}</span>
           bake, look at {span(bake.firstLook * 1000)}
           {recipe?.bake && <small className="muted"> recipe {lasting(recipe.bake)}</small>}
+          {recipe?.heat && cut.heat !== null && recipe.heat !== cut.heat && (
+            <small className="muted">
+              {' '}
+              at {heat(recipe.heat)}, here {heat(cut.heat)}
+            </small>
+          )}
         </span>
       )}
     </>
