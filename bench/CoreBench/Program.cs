@@ -22,7 +22,11 @@ var spec = BakeDecision
     .Of(DemoWorld.Doughs[0].Dough, new("blue", "wall", "oven-light") { Cuts = [new("pan-roll", 16)] }, DemoWorld.Kitchen, now)
     .Value;
 var conditions = RiseConditions.Of(spec.Formula, Mass.FromGrams(57), spec.Room);
-LookTaken[] looks = [new(TimeSpan.FromMinutes(25), Seen.Third), new(TimeSpan.FromMinutes(35), Seen.Half)];
+ProofCase seen = new(conditions, Places.Counter, 1)
+{
+    Looks = [new(TimeSpan.FromMinutes(25), Seen.Third), new(TimeSpan.FromMinutes(35), Seen.Half)],
+    Heating = TimeSpan.FromMinutes(24),
+};
 
 double Median(Action run)
 {
@@ -43,13 +47,9 @@ Console.WriteLine(
     JsonSerializer.Serialize(
         new
         {
-            proof = Median(() => Proof.Predict(conditions, Places.Counter, 1, [.. looks], TimeSpan.FromMinutes(24))),
-            handOver = Median(() =>
-                Proof.Predict(conditions, Places.Find("oven-light")!, 1, [.. looks], TimeSpan.FromMinutes(24))
-            ),
-            overnight = Median(() =>
-                Proof.Predict(conditions, Places.Counter, 1, [.. looks], TimeSpan.FromMinutes(24), cold: TimeSpan.FromHours(12))
-            ),
+            proof = Median(() => Proof.Predict(seen)),
+            handOver = Median(() => Proof.Predict(seen with { Place = Places.Find("oven-light")! })),
+            overnight = Median(() => Proof.Predict(seen with { Cold = TimeSpan.FromHours(12) })),
             bake = Median(() => Layout.Of(spec, now)),
         }
     )

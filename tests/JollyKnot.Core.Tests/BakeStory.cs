@@ -229,7 +229,7 @@ public sealed class BakeStory
         story.Minute("load").ShouldBeGreaterThan(before + 5);
         story.Minute("look-2").ShouldBeGreaterThanOrEqualTo((story.Now - Morning).TotalMinutes + 4 - .01);
         var belief = story.State.Chain.Batches[0].Proof.Belief;
-        belief.Spread.ShouldBeLessThan(PaceBelief.Prior.Spread);
+        belief.LogSpread.ShouldBeLessThan(PaceBelief.Prior.After([]).LogSpread);
         story.At(story.Minute("look-2")).Tell(new ProofLooked("look-2", Seen.Doubled));
         story.State.Timetable["look-3"].ShouldBeNull();
     }

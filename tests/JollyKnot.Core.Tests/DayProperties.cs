@@ -95,7 +95,7 @@ public sealed class DayProperties
         // Two that cannot both be: said, and by how much.
         ImmutableArray<DayBake> both = [.. two.Select(b => b with { Spec = b.Spec.Fresh(Minutes(1)) })];
         var least = DayPlan.Best(both, Morning);
-        least.Aims.Stale.ShouldBeGreaterThan(5);
+        least.Aims.Stale.ShouldBeGreaterThan(3);
         DayCheck.Of(Held(both, least), Morning).ShouldContain(f => f.Trouble == DayTrouble.Stale && !f.Impossible);
         // As a wish it has its bounds.
         foreach (var minutes in (int[])[0, -5, 25 * 60])

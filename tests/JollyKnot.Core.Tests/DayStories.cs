@@ -191,7 +191,7 @@ public sealed class DayStories
         var spec = BakeDecision
             .Of(
                 SoftRolls,
-                new BakeChoice("blue", "wall", "counter", ReadyBy: evening.AddHours(16))
+                new BakeChoice("blue", "wall", "counter", ReadyBy: evening.AddHours(17))
                 {
                     Cuts = [new("pan-roll", 8), new("round-bun", Cold: TimeSpan.FromHours(10))],
                 },
@@ -209,7 +209,7 @@ public sealed class DayStories
         table["oven-on@2"]!.Start.ShouldBeGreaterThan(nights[1].To);
         table["preheat@2"]!.End.ShouldBeLessThanOrEqualTo(table["load@2"]!.Start.AddMinutes(1));
         table["warm-up"].ShouldBeNull();
-        table.Ready.ShouldBeLessThanOrEqualTo(evening.AddHours(16).AddMinutes(1));
+        table.Ready.ShouldBeLessThanOrEqualTo(evening.AddHours(17).AddMinutes(1));
     }
 
     [Fact]

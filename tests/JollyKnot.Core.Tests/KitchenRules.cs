@@ -357,7 +357,11 @@ public sealed class KitchenRules
     [Fact]
     public void What_waits_for_the_oven_is_said_and_what_shares_its_heat_does_not_wait()
     {
-        var kitchen = DemoFormulas.Kitchen with { Ovens = [DemoFormulas.Kitchen.Ovens[0] with { Racks = 2 }] };
+        var kitchen = DemoFormulas.Kitchen with
+        {
+            Ovens = [DemoFormulas.Kitchen.Ovens[0] with { Racks = 2 }],
+            Room = Celsius(29),
+        };
         Layout Laid(params CutChoice[] cuts) =>
             Layout.Of(BakeDecision.Of(SoftRolls, Choice(null, "counter", cuts), kitchen, Morning).Value, Morning);
         var apart = Laid(new CutChoice("plait-3", 1, Grams(300)), new CutChoice("pan-roll"));

@@ -27,7 +27,7 @@ public sealed class Limits
     public void A_place_is_too_warm_over_45_degrees(double celsius, bool tooWarm)
     {
         var place = Places.Counter with { Steady = Celsius(celsius) };
-        var proof = Proof.Predict(RiseConditions.Of(Formula.Of(SoftRolls), Grams(55), Celsius(19)), place, 1, [], TimeSpan.Zero);
+        var proof = Proof.Predict(new(RiseConditions.Of(Formula.Of(SoftRolls), Grams(55), Celsius(19)), place, 1));
         (proof.Trouble == ProofTrouble.TooWarm).ShouldBe(tooWarm);
     }
 

@@ -29,11 +29,11 @@ public sealed class OvenRules
         InlineData("pretzel", 96, 12.5)
     ]
     [
-        InlineData("plait-3", 90, 18.0),
+        InlineData("plait-3", 90, 15.2),
         InlineData("coil", 90, 19.2),
-        InlineData("baton", 96, 20.5),
-        InlineData("tin-loaf", 96, 31.5),
-        InlineData("filled-loaf", 90, 23.8),
+        InlineData("baton", 96, 18.1),
+        InlineData("tin-loaf", 96, 27.8),
+        InlineData("filled-loaf", 93, 22.6),
         InlineData("tray-bread", 96, 21.9)
     ]
     [InlineData("pocket-flatbread", 96, 3.7), InlineData("griddle-flatbread", 96, 2.6), InlineData("griddle-round", 90, 8.7)]

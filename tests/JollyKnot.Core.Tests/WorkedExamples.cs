@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
@@ -88,7 +87,7 @@ public sealed class WorkedExamples
     public void Yeast_at_a_temperature(double celsius, double pace) => RiseModel.TemperatureFactor(celsius).ShouldBe(pace, .0006);
 
     [Theory]
-    [InlineData(22, 28, 42.5), InlineData(19, 28, 46.6), InlineData(35, 28, 33.7), InlineData(28, 5, 79.2)]
+    [InlineData(22, 28, 54.0), InlineData(19, 28, 60.5), InlineData(35, 28, 41.2), InlineData(28, 5, 89.8)]
     public void Rolls_doubled(double place, double dough, double minutes)
     {
         var conditions = new RiseConditions(
@@ -112,10 +111,13 @@ public sealed class WorkedExamples
     [Fact]
     public void Looks_narrow_the_belief_towards_what_was_seen()
     {
-        var slow = PaceBelief.Prior.After([new Look(.8, .5)]);
+        var before = PaceBelief.Prior.After([]);
+        (before.Pace, before.LogMean).ShouldSatisfyAllConditions(b => b.Pace.ShouldBe(1, .01), b => b.LogMean.ShouldBe(0, 1e-9));
+        var slow = PaceBelief.Prior.After([new Look(.8, Sight.Of(Seen.Half, 1)!)]);
         slow.Pace.ShouldBeInRange(.6, .8);
-        slow.Spread.ShouldBeLessThan(PaceBelief.Prior.Spread);
-        PaceBelief.Prior.After(ImmutableArray<Look>.Empty).ShouldBe(PaceBelief.Prior);
+        slow.LogSpread.ShouldBeLessThan(before.LogSpread);
+        // One look far from the model moves the pace nearly all the way.
+        PaceBelief.Prior.After([new Look(.18, Sight.Of(Seen.Doubled, 1)!)]).Pace.ShouldBeGreaterThan(4);
     }
 
     [Theory]

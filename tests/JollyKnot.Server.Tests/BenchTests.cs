@@ -217,7 +217,7 @@ public sealed class BenchTests(House house) : IClassFixture<House>
             )
         ).Status.ShouldBe(200);
         ((string)(await Bench(id))["proof"]!["trouble"]!).ShouldContain("nobody's fault");
-        // A contradiction is kept, said, and still leaves a window.
+        // What is seen then is believed, however little it fits: it is ready, and the oven comes next.
         (
             await house.Tell(
                 id,
@@ -231,8 +231,12 @@ public sealed class BenchTests(House house) : IClassFixture<House>
         ).Status.ShouldBe(200);
         var after = (await Bench(id))["proof"]!;
         after["looks"]!.AsArray().Count.ShouldBe(3);
-        ((string)after["trouble"]!).ShouldContain("does not fit");
-        after["best"].ShouldNotBeNull();
+        after["trouble"].ShouldBeNull();
+        ((string)after["ready"]!).ShouldStartWith("Ready as soon as the oven is.");
+        after["riseNow"]!.GetValue<double>().ShouldBeInRange(.88, 1.2);
+        var next = (await Bench(id))["beat"]!;
+        ((string)next["step"]!, (bool)next["isDue"]!).ShouldBe(("clear-oven", true));
+        ((string)(await Bench(id))["next"]![0]!["step"]!).ShouldBe("oven-on");
         // Sixty degrees where the dough stands is said.
         (
             await house.Tell(

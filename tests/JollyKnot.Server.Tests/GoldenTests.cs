@@ -34,7 +34,7 @@ public sealed partial class GoldenTests
             if (was["page"] is not { } page)
                 continue;
             Timeless((await house.Get($"/api/logbook/{id}")).Body).ShouldBe(Timeless(page));
-            lines[id]!.ToJsonString().ShouldBe(was["line"]!.ToJsonString());
+            Timeless(lines[id]!).ShouldBe(Timeless(was["line"]!));
         }
         foreach (var dough in shown["doughs"]!.AsArray())
         {
@@ -134,7 +134,14 @@ public sealed partial class GoldenTests
         $"{told!["at"]} {told["event"]!["type"]} {((bool)told["stands"]! ? told["text"] : "taken back")}";
 
     // Version 0.6 named weigh-ins by their place; the words and times are the same.
-    private static string Timeless(JsonNode page) => WeighIn().Replace(page.ToJsonString(), "\"weigh-in\"");
+    // Of a bake that was stopped, when it would have been ready is reckoned anew.
+    private static string Timeless(JsonNode page)
+    {
+        if ((string?)page["status"] == "stopped")
+            foreach (var reckoned in new[] { "ready", "lateBy" })
+                page.AsObject().Remove(reckoned);
+        return WeighIn().Replace(page.ToJsonString(), "\"weigh-in\"");
+    }
 
     [GeneratedRegex("\"weigh-(in-)?\\d+\"")]
     private static partial Regex WeighIn();

@@ -178,6 +178,9 @@ public sealed record Dough
     /// <param name="rows">At least one, with flour.</param>
     internal Dough WithRows(ImmutableArray<DoughRow> rows) => new(Name, rows, Parts, ByHand, Notes, Plan);
 
+    /// <summary>The same dough, of whose recipe nothing is known.</summary>
+    internal Dough WithoutPlan() => new(Name, Rows, Parts, ByHand, Notes);
+
     /// <summary>As a baker would type it.</summary>
     public DoughDraft ToDraft()
     {

@@ -13,12 +13,14 @@ namespace JollyKnot.Core.Doughs;
 /// <param name="WorkingHydration">What the hands will feel while kneading: late water left out, thirsty ingredients' share taken
 /// off.</param>
 /// <param name="Fat">Added fat.</param>
-/// <param name="Sugar">Added sugar, without lactose.</param>
+/// <param name="Sugar">Added sugar that dissolves in the dough, without lactose: not that inside fruit, chips and the
+/// like.</param>
 /// <param name="Salt">Salt.</param>
 /// <param name="Yeast">Yeast as instant yeast.</param>
 /// <param name="Egg">Egg.</param>
 /// <param name="MilkSolids">Solids of milk.</param>
 /// <param name="Starter">Flour inside starters.</param>
+/// <param name="Leaven">Yeast and starters, as instant yeast.</param>
 public sealed record Formula(
     Mass Total,
     Mass Flour,
@@ -31,7 +33,8 @@ public sealed record Formula(
     Share Yeast,
     Share Egg,
     Share MilkSolids,
-    Share Starter
+    Share Starter,
+    Share Leaven
 )
 {
     /// <summary>Fat and sugar together from which a dough counts as rich, share of flour. Bakers' usage.</summary>
@@ -64,12 +67,13 @@ public sealed record Formula(
             OfFlour(Sum(r => r.Ingredient.Water)),
             OfFlour(Sum(r => r.Ingredient.Water * r.Ingredient.WaterGiven - r.Ingredient.Drinks)),
             OfFlour(Sum(r => r.Ingredient.Role == Role.Flour ? 0 : r.Ingredient.Fat)),
-            OfFlour(Sum(r => r.Ingredient.Sugar)),
+            OfFlour(Sum(r => r.Ingredient.Role == Role.Other ? 0 : r.Ingredient.Sugar)),
             OfRole(Role.Salt),
-            OfFlour(Sum(r => r.Ingredient.YeastStrength)),
+            OfFlour(Sum(r => r.Ingredient.Role == Role.Yeast ? r.Ingredient.YeastStrength : 0)),
             OfRole(Role.Egg),
             OfFlour(Sum(r => r.Ingredient.MilkSolids)),
-            OfFlour(Sum(r => r.Ingredient.FlourInside))
+            OfFlour(Sum(r => r.Ingredient.FlourInside)),
+            OfFlour(Sum(r => r.Ingredient.Lifts))
         );
     }
 

@@ -66,13 +66,19 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
         return new([.. PacesOf(over)], [.. OvensOf(over)], DoseOf(over));
     }
 
-    // Reckoned anew without what was believed then, and without the dead.
+    // Reckoned anew without what was believed or read then, and without the dead.
     private static IEnumerable<PaceLesson> PacesOf(BakeState over)
     {
         if (over.Log.Entries.IsEmpty)
             yield break;
         var known = over.Plan.Spec.Learned;
-        var plan = over.Plan with { Spec = over.Plan.Spec with { Learned = known with { Pace = null } } };
+        var spec = over.Plan.Spec with
+        {
+            Learned = known with { Pace = null },
+            Made = over.Plan.Spec.Made with { Dough = over.Plan.Spec.Dough.WithoutPlan() },
+            Handling = over.Plan.Spec.Handling with { Times = null },
+        };
+        var plan = over.Plan with { Spec = spec };
         var state = BakeState.Of(plan, over.Log, over.Log.Entries[^1].At);
         var prior = 1 / (PaceBelief.Prior.Spread * PaceBelief.Prior.Spread);
         foreach (var forecast in state.Chain.Batches)
@@ -81,11 +87,11 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
                 continue;
             // What the looks alone say: the posterior without its prior.
             var belief = forecast.Proof.Belief;
-            var all = 1 / (belief.Spread * belief.Spread);
+            var all = 1 / (belief.LogSpread * belief.LogSpread);
             var own = all - prior;
             if (own <= Least)
                 continue;
-            yield return new(plan.Spec.Place.Id, Math.Log(belief.Pace) * all / own, 1 / own);
+            yield return new(plan.Spec.Place.Id, belief.LogMean * all / own, 1 / own);
         }
     }
 
@@ -103,7 +109,7 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
             var took = unload - load - Unload.Takes;
             if (took <= TimeSpan.Zero)
                 continue;
-            var off = Math.Log(took / spec.Window(batch.Bread, eaches[batch.Cut]).Likely);
+            var off = Math.Log(took / spec.Reckoned(batch.Bread, eaches[batch.Cut]).Likely);
             if (Math.Abs(off) <= Believable)
                 yield return new(spec.OvenOf(batch.Bread).Id, off);
         }

@@ -90,6 +90,12 @@ public sealed record Ingredient(
     /// <summary>Raw garlic or herbs: without air, in fat, what harms grows on them.</summary>
     public bool GrowsInFat { get; init; }
 
+    // 20 % of ripe starter doubles a dough at 25 °C in about five hours. Fitted.
+    private const double RipeStarter = .0075;
+
+    /// <summary>The instant yeast that one gram of it does the work of.</summary>
+    public double Lifts => Role == Role.Starter && YeastStrength <= 0 ? RipeStarter : YeastStrength;
+
     /// <summary>Specific heat, kJ/kg·K. Food engineers' tables, rounded.</summary>
     public double HeatCapacity =>
         SpecificHeat

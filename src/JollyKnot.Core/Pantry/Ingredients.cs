@@ -265,7 +265,16 @@ public static class Ingredients
         Of("fresh yeast", Role.Yeast, Water: .70, YeastStrength: 1 / 3d, Chilled: true),
         Of("ripe starter", Role.Starter, Water: .5, FlourInside: .5, Allergens: Gluten, Packing: Cup(227)),
         Of("ripe rye starter", Role.Starter, Water: .5, FlourInside: .5, Allergens: Gluten, Packing: Cup(227)),
-        Of("starter discard", Role.Starter, Water: .5, FlourInside: .5, Allergens: Gluten, Packing: Cup(227)),
+        // Unfed, it does a tenth of a ripe one's work. Fitted.
+        Of(
+            "starter discard",
+            Role.Starter,
+            Water: .5,
+            FlourInside: .5,
+            YeastStrength: .00075,
+            Allergens: Gluten,
+            Packing: Cup(227)
+        ),
         Of("rolled oats", Role.Other, Fat: .07, Drinks: .9, Allergens: Gluten, Packing: Cup(90), Late: true),
         Of("wheat bran", Role.Other, Fat: .04, Drinks: .9, Allergens: Gluten, Packing: Cup(58), Late: true),
         Of("wheat gluten", Role.Other, Allergens: Gluten, Packing: Cup(130)),

@@ -42,6 +42,9 @@ public sealed record BakeChoice(
     /// <summary>How this baker does it; as most do when null.</summary>
     public Ways? Ways { get; init; }
 
+    /// <summary>Times taken over those planned; null for none.</summary>
+    public Times? Times { get; init; }
+
     /// <summary>That the dough lacks liquid or leaven is meant so.</summary>
     public bool Meant { get; init; }
 

@@ -35,6 +35,7 @@ public static class BakeDecision
         found.Add(Handling.ColdProblem(choice.Cold, "cold"));
         found.Add(Wish.FreshProblem(choice.Fresh, "fresh"));
         found.Add(TimerProblem(choice.Timer, dough, machine, room));
+        found.Add(choice.Times?.Wrong("times"));
         found.Add(AfterCycle.Problem(choice.After?.Bulk, "after.bulk"));
         found.If(choice.Ways is { } ways && !IsKnown(ways), "unknown:ways", "ways");
         var cuts = new CutDecision(kitchen, oven, found).Of(Formula.Yield(dough.Total), choice.Cuts);
@@ -87,7 +88,8 @@ public static class BakeDecision
             choice.Timer,
             choice.Cold,
             choice.Bath ?? PotSchool.InThePot,
-            choice.Ways ?? Ways.Usual
+            choice.Ways ?? Ways.Usual,
+            choice.Times
         );
 
     private static Around AroundOf(Kitchen kitchen, Temperature room) =>

@@ -139,11 +139,36 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     /// <summary>One side of a piece in the boiling pot: as the recipe says, else as bakers do.</summary>
     public TimeSpan BoilsASide => Dough.Plan?.Boil?.Middle ?? Pot.PerSide(Handling.Bath);
 
-    /// <summary>The bake of one piece of a bread, in its oven.</summary>
+    /// <summary>What the recipe says of a bread; null where it tells of another, or of nothing.</summary>
+    /// <param name="bread">The bread.</param>
+    public RecipePlan? RecipeOf(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        return Dough.Plan is { } plan && (plan.FamilyId ?? bread.Family.Id) == bread.Family.Id ? plan : null;
+    }
+
+    /// <summary>The bake of one piece of a bread, in its oven: reckoned, joined with what the recipe says, or as the baker
+    /// takes it.</summary>
     /// <param name="bread">The bread.</param>
     /// <param name="piece">One piece of it.</param>
     /// <param name="heat">Another oven temperature than its own.</param>
     public BakeWindow Window(Bread bread, Mass piece, Temperature? heat = null)
+    {
+        var reckoned = Reckoned(bread, piece, heat);
+        if (heat is null && Handling.Times?.Bake is { } taken)
+            return reckoned.Taking(taken);
+        if (RecipeOf(bread) is not { Bake: { } told } plan || bread.OnGriddle)
+            return reckoned;
+        var asked = heat ?? bread.Heat;
+        var stretch = plan.Heat is { } at ? BakeWindow.Stretch(FirstChoice.OnDial(at, plan, OvenOf(bread)), asked) : 1;
+        return reckoned.With(told.From * stretch, told.To * stretch);
+    }
+
+    /// <summary>The bake of one piece of a bread, in its oven, whatever its recipe says.</summary>
+    /// <param name="bread">The bread.</param>
+    /// <param name="piece">One piece of it.</param>
+    /// <param name="heat">Another oven temperature than its own.</param>
+    public BakeWindow Reckoned(Bread bread, Mass piece, Temperature? heat = null)
     {
         ArgumentNullException.ThrowIfNull(bread);
         var oven = OvenOf(bread);

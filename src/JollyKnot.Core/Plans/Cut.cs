@@ -3,6 +3,7 @@ using JollyKnot.Core.Baking;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Plans;
@@ -40,6 +41,18 @@ public sealed record Bread(
 
     /// <summary>On the griddle instead of in the oven.</summary>
     public bool OnGriddle => Family.HeatedBy == HeatedBy.Griddle;
+
+    /// <summary>The rim of its tin; null for what stands in none.</summary>
+    /// <param name="piece">What is in one tin.</param>
+    public TinRim? RimFor(Mass piece) =>
+        Family.Form == Form.Loaf && Pan is { Holds: { } volume, Depth: { } depth } ? TinRim.Of(volume, depth, piece) : null;
+
+    /// <summary>It is told by the rim of its tin how far it has risen.</summary>
+    public bool HasRim => RimFor(Family.Usual) is not null;
+
+    /// <summary>Rise wanted at the oven door: up to the rim of its tin, or as its family wants it.</summary>
+    /// <param name="piece">One piece.</param>
+    public double WantedRise(Mass piece) => RimFor(piece)?.Wanted ?? Family.WantedRise;
 
     /// <summary>It is brushed before the oven; what goes through the bath is not.</summary>
     public bool Brushed => Wash.Brushed && !Family.Bathed;

@@ -66,7 +66,14 @@ public static class FirstChoice
         var washes = dough.Parts.Where(p => p.Kind == PartKind.Wash).SelectMany(p => p.Rows).Select(r => r.Ingredient).ToList();
         if (washes.Count > 0)
             return Washes.MadeOf(washes)?.Id;
-        return dough.Plan is null ? null : Washes.None.Id;
+        if (dough.Plan is null)
+            return null;
+        // "Brush with milk", before the oven.
+        var before = MethodReading
+            .Said(dough.Notes, RecipeStage.Finishing)
+            .Where(s => Says(s, "brush", "glaze") && !Says(s, "hot", "warm", "baked", "after baking", "baking:"));
+        var brushed = string.Join(' ', before);
+        return Washes.All.FirstOrDefault(w => Says(brushed, w.Id))?.Id ?? Washes.None.Id;
     }
 
     private static Place PlaceIn(Dough dough, Kitchen kitchen)

@@ -13,7 +13,16 @@ namespace JollyKnot.Core.Plans;
 /// <param name="Cold">First so long in the fridge, before the proofing place; null when it is not.</param>
 /// <param name="Bath">How pretzels are boiled.</param>
 /// <param name="Ways">How this baker does it.</param>
-public sealed record Handling(LoadSchool School, AfterCycle? After, TimeSpan? Timer, TimeSpan? Cold, PotSchool Bath, Ways Ways)
+/// <param name="Times">What the baker takes of the times that are shown; null for what follows from all of them.</param>
+public sealed record Handling(
+    LoadSchool School,
+    AfterCycle? After,
+    TimeSpan? Timer,
+    TimeSpan? Cold,
+    PotSchool Bath,
+    Ways Ways,
+    Times? Times = null
+)
 {
     /// <summary>As most bakers do, with nothing special.</summary>
     public static Handling Usual { get; } = new(LoadSchool.Plain, null, null, null, PotSchool.InThePot, Ways.Usual);
@@ -37,6 +46,24 @@ public sealed record Handling(LoadSchool School, AfterCycle? After, TimeSpan? Ti
         cold <= TimeSpan.Zero || cold > LongestCold ? new("out-of-range:fridge", field, LongestCold) : null;
 
     private static ImmutableArray<TimeSpan> Hours(params double[] hours) => [.. hours.Select(TimeSpan.FromHours)];
+}
+
+/// <summary>Times that the baker takes over what is planned. Null where what is planned holds.</summary>
+/// <param name="Proof">The second proof.</param>
+/// <param name="Bake">In the oven.</param>
+public sealed record Times(TimeSpan? Proof = null, TimeSpan? Bake = null)
+{
+    private static readonly TimeSpan Longest = TimeSpan.FromHours(24);
+
+    /// <summary>What is wrong with one of them; null when nothing is.</summary>
+    /// <param name="field">Where they were typed.</param>
+    internal Problem? Wrong(string field)
+    {
+        static bool IsWrong(TimeSpan? time) => time <= TimeSpan.Zero || time > Longest;
+        return IsWrong(Proof) ? new("out-of-range:between", $"{field}.proof", TimeSpan.Zero, Longest)
+            : IsWrong(Bake) ? new("out-of-range:between", $"{field}.bake", TimeSpan.Zero, Longest)
+            : null;
+    }
 }
 
 /// <summary>What the dough does between the machine and the divide.</summary>

@@ -30,7 +30,7 @@ public sealed record FirstRise(double Rise, TimeSpan? ToDoubled)
     {
         ArgumentNullException.ThrowIfNull(machine);
         ArgumentNullException.ThrowIfNull(formula);
-        var conditions = new RiseConditions(dough, formula.Yeast, formula.Sugar, formula.Salt, Kneaded, room);
+        var conditions = new RiseConditions(dough, formula.Leaven, formula.Sugar, formula.Salt, Kneaded, room);
         var warm = new Place("pan", "in the machine", false, machine.ByHand ? null : RisesAt, 0, null);
         var (at, left) = (new RisePoint(0, Kneaded.Celsius), sinceStart);
         foreach (var phase in machine.Phases)

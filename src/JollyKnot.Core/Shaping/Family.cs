@@ -138,7 +138,7 @@ public static class Families
     private const double OnHotFloor = 25,
         OnGriddle = 40;
 
-    private static readonly HeatBody PlaitBody = HeatBody.Cylinder(39, 150) with { Heaviness = .9 };
+    private static readonly HeatBody PlaitBody = HeatBody.Cylinder(39, 150) with { Heaviness = .75 };
 
     /// <summary>All, in the order they are offered.</summary>
     public static ImmutableArray<Family> All { get; } =
@@ -269,7 +269,7 @@ public static class Families
             grows: 1.5,
             hands: 450,
             heat: 180,
-            minutes: 27,
+            minutes: 23,
             body: PlaitBody,
             strands: 3,
             rope: 375,
@@ -288,7 +288,7 @@ public static class Families
             grows: 1.5,
             hands: 600,
             heat: 180,
-            minutes: 27,
+            minutes: 23,
             body: PlaitBody,
             strands: 4,
             rope: 405,
@@ -307,7 +307,7 @@ public static class Families
             grows: 1.5,
             hands: 900,
             heat: 180,
-            minutes: 27,
+            minutes: 23,
             body: PlaitBody,
             strands: 6,
             rope: 435,
@@ -326,7 +326,7 @@ public static class Families
             grows: 1.5,
             hands: 60,
             heat: 180,
-            minutes: 27,
+            minutes: 23,
             body: HeatBody.Cylinder(90, 28) with
             {
                 Heaviness = .85,
@@ -347,10 +347,10 @@ public static class Families
             grows: 1.7,
             hands: 60,
             heat: 240,
-            minutes: 22,
+            minutes: 19,
             body: HeatBody.Cylinder(31, 170) with
             {
-                Heaviness = 1.5,
+                Heaviness = 1.3,
             },
             rope: 340,
             cooling: 40
@@ -371,10 +371,10 @@ public static class Families
             grows: 1,
             hands: 90,
             heat: 185,
-            minutes: 35,
+            minutes: 31,
             body: HeatBody.Block(118, 55, 48) with
             {
-                Heaviness = .7,
+                Heaviness = .62,
             },
             cooling: 90
         ),
@@ -390,10 +390,10 @@ public static class Families
             grows: 1.4,
             hands: 240,
             heat: 180,
-            minutes: 33,
+            minutes: 29,
             body: HeatBody.Block(105, 55, 36) with
             {
-                Heaviness = .9,
+                Heaviness = .75,
             },
             cooling: 60
         ),

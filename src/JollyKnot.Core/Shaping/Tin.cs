@@ -63,13 +63,19 @@ public sealed record Tin(
     /// <summary>Floor of the tin, cm².</summary>
     private double Floor => Length.Millimetres * Width.Millimetres / 100 * (Shape == TinShape.Round ? Math.PI / 4 : 1);
 
+    /// <summary>What a loaf tin holds; null for anything else, or where its depth is not known.</summary>
+    public Volume? Holds =>
+        Shape == TinShape.Loaf && Depth is { } depth
+            ? Volume.FromMillilitres(Length.Millimetres * Width.Millimetres * depth.Millimetres / 1000)
+            : null;
+
     /// <summary>The dough that suits it altogether: by volume for loaves and hollows, by area for pans and trays, by length for
     /// channels.</summary>
     public Mass Dough =>
         Mass.FromGrams(
             Shape switch
             {
-                TinShape.Loaf => Length.Millimetres * Width.Millimetres * (Depth?.Millimetres ?? 0) / 1000 / MillilitresPerGram,
+                TinShape.Loaf => (Holds?.Millilitres ?? 0) / MillilitresPerGram,
                 TinShape.Hollows => Count * (HollowVolume?.Millilitres ?? 0) / MillilitresPerGram,
                 // 340 mm takes 300 g, and a baton's mass goes with its length to the power 1/0.6.
                 TinShape.Channels => Count * 300 * Math.Pow(Length.Millimetres * .9 / 340, 1 / .6),

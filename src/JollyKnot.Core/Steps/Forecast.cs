@@ -82,7 +82,13 @@ internal sealed class Forecaster(BakeSoFar bake)
             new(bread.Family.BodyOf(piece), bread.Heat, spec.OvenOf(bread).Fan)
         );
         var (place, finishing) = (PlaceOf(batch), FinishingOf(batch, piece));
-        var rises = new Rise(this, RiseConditions.Of(spec.Formula, piece, spec.Room), place, bread.Family.WantedRise);
+        var rises = new ProofCase(RiseConditions.Of(spec.Formula, piece, spec.Room), place, bread.WantedRise(piece))
+        {
+            Rim = bread.RimFor(piece),
+            Prior = spec.Learned.Pace ?? PaceBelief.Prior,
+            Recipe = spec.RecipeOf(bread)?.Proof?.Middle,
+            Taken = spec.Handling.Times?.Proof,
+        };
 
         var turn = TurnOf(batch);
         var late = LateBy(batch, turn, rises);
@@ -91,43 +97,28 @@ internal sealed class Forecaster(BakeSoFar bake)
         return forecast with { Proof = ProofOf(forecast, rises) };
     }
 
-    // How a batch rises at its place, after so long in the cold.
-    private sealed record Rise(Forecaster Of, RiseConditions Conditions, Place Place, double Wanted)
-    {
-        // At its best so long after it was set to proof; null when it does not get there.
-        public TimeSpan? Best(ColdStay? cold) =>
-            Proof
-                .Predict(
-                    Conditions,
-                    Place,
-                    Wanted,
-                    [],
-                    TimeSpan.Zero,
-                    cold: cold?.Long ?? TimeSpan.Zero,
-                    prior: Of.spec.Learned.Pace,
-                    coldPlace: cold?.Place ?? Place
-                )
-                .Window?.Best;
-    }
+    // At its best so long after it was set to proof; null when it does not get there.
+    private static TimeSpan? BestAfter(ColdStay? cold, ProofCase rises) =>
+        Proof.Predict(rises with { Cold = cold?.Long ?? TimeSpan.Zero, ColdPlace = cold?.Place }).Window?.Best;
 
     // The proof as it goes, or as it is going, with what was seen and measured.
-    private Proof ProofOf(Forecast of, Rise rises)
+    private Proof ProofOf(Forecast of, ProofCase rises)
     {
         var batch = of.Batch;
         var started = soFar.When(Milestone.SetToProof, batch.Index);
         var since = started is { } at && soFar.Now > at ? soFar.Now - at : TimeSpan.Zero;
         var place = soFar.PlaceReadings.TryGetValue(batch.Index, out var reading) ? of.Place with { Steady = reading } : of.Place;
         return Proof.Predict(
-            rises.Conditions,
-            place,
-            rises.Wanted,
-            started is { } from ? [.. soFar.LooksAt(batch).Select(l => new LookTaken(l.At - from, l.Seen))] : [],
-            HeatingFor(of),
-            started is null ? null : soFar.When(Milestone.OvenCleared) - started,
-            since,
-            TimeInTheCold(of, started, since),
-            spec.Learned.Pace,
-            of.Cold?.Place
+            rises with
+            {
+                Place = place,
+                Looks = started is { } from ? [.. soFar.LooksAt(batch).Select(l => new LookTaken(l.At - from, l.Seen))] : [],
+                Heating = HeatingFor(of),
+                MovedOut = soFar.When(Milestone.OvenCleared) - started,
+                Since = since,
+                Cold = TimeInTheCold(of, started, since),
+                ColdPlace = of.Cold?.Place,
+            }
         );
     }
 
@@ -186,19 +177,19 @@ internal sealed class Forecaster(BakeSoFar bake)
 
     // By how much its turn comes after its best, where its baker does something about that. What is shaped after the others is
     // behind them anyway.
-    private TimeSpan LateBy(Batch batch, TimeSpan turn, Rise rises)
+    private TimeSpan LateBy(Batch batch, TimeSpan turn, ProofCase rises)
     {
         if (turn <= TimeSpan.Zero || spec.Way.Later == LaterLoads.Wait)
             return TimeSpan.Zero;
         var leads = batch.HeatedFor(bake.Batches).Index;
-        if (made[leads].Proof.Window is not { } leading || rises.Best(null) is not { } own)
+        if (made[leads].Proof.Window is not { } leading || BestAfter(null, rises) is not { } own)
             return TimeSpan.Zero;
         var shapedBetween = made.Where(f => f.Batch.Index > leads).Select(f => f.Batch).Append(batch);
         var behind = shapedBetween.Aggregate(TimeSpan.Zero, (sum, b) => sum + Shape.LengthOf(b) + Moment);
         return leading.Best + turn - own - behind;
     }
 
-    private ColdStay? ColdOf(Bread bread, TimeSpan late, Rise rises)
+    private ColdStay? ColdOf(Bread bread, TimeSpan late, ProofCase rises)
     {
         if (spec.ColdOf(bread) is { } fridge)
             return new(Places.Fridge, fridge);
@@ -209,10 +200,10 @@ internal sealed class Forecaster(BakeSoFar bake)
 
     // Held there for so long, in whole minutes, that it is ready when its turn comes, and not before; null when it goes on rising
     // there as warm dough does.
-    private static ColdStay? HeldIn(Place where, TimeSpan late, Rise rises)
+    private static ColdStay? HeldIn(Place where, TimeSpan late, ProofCase rises)
     {
-        var atOnce = rises.Best(null);
-        TimeSpan? Delays(int minutes) => rises.Best(new(where, Moment * minutes)) - atOnce;
+        var atOnce = BestAfter(null, rises);
+        TimeSpan? Delays(int minutes) => BestAfter(new(where, Moment * minutes), rises) - atOnce;
         var (low, high) = (0, (int)(late.TotalMinutes * HeldAtMost));
         if (!(Delays(high) >= late))
             return null;

@@ -114,7 +114,7 @@ internal sealed class LookAtProof() : BatchRule("look-#")
         for (var number = 1; number <= taken.Length + 1; number++)
         {
             var isNext = number > taken.Length;
-            if (isNext && number > 1 && Proof.CanGoIn(taken[^1].Seen, of.Bread.Family.WantedRise))
+            if (isNext && (of.Proof.CanGoIn || of.Proof.OnlyRests))
                 yield break;
             yield return new(Minutes(1))
             {

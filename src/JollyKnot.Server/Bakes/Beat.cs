@@ -7,7 +7,6 @@ using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
-using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
 using JollyKnot.Server.Words;
 
@@ -68,7 +67,7 @@ public sealed record Beat(
             EventTypes[step.Rule.Usual(step).GetType()],
             isDue,
             slot.Start,
-            isDue ? phrase.Say : words.Meanwhile(GoesOn(state), spec, now),
+            isDue ? phrase.Say : Meanwhile(state, words),
             phrase,
             step.Ending == Ending.Mass ? step.About?.Mass : null,
             AnswersTo(step, state, words),
@@ -82,6 +81,14 @@ public sealed record Beat(
         .GetCustomAttributes<JsonDerivedTypeAttribute>()
         .ToFrozenDictionary(a => a.DerivedType, a => (string)a.TypeDiscriminator!);
 
+    private static string Meanwhile(BakeState state, Voice words)
+    {
+        var stretch = GoesOn(state);
+        if (stretch?.Step is { Holds: Lane.Proof } proof && state.Chain.Of(proof) is { Proof.CanGoIn: true } of)
+            return Voice.WaitsForOven(of.Bread);
+        return words.Meanwhile(stretch, state.Plan.Spec, state.SoFar.Now);
+    }
+
     // The stretch that the dough is in.
     private static Slot? GoesOn(BakeState state) =>
         state.Timetable.Slots.LastOrDefault(s =>
@@ -94,7 +101,7 @@ public sealed record Beat(
             Ending.YesNo => [new("no", "It does not", Voice.DoesNotTurn)],
             Ending.Feel => [.. Enum.GetValues<DoughFeel>().Select(f => Dose(f, state, words))],
             Ending.TakeOut => [.. DoughCheck.AtTakeOut.Select(f => new Answer(Name(f), Voice.Felt(f)))],
-            Ending.Look => [.. Enum.GetValues<Seen>().Select(s => Look(s, state.Chain.Of(step).Bread.Family))],
+            Ending.Look => LooksAt(state.Chain.Of(step)),
             _ => [],
         };
 
@@ -104,8 +111,14 @@ public sealed record Beat(
         return new(Name(feel), Voice.Of(feel), words.Of(dose), Rounded(dose.Water), Rounded(dose.Flour));
     }
 
-    private static Answer Look(Seen seen, Family family) =>
-        new(Name(seen), Voice.Of(seen), Proof.CanGoIn(seen, family.WantedRise) ? "Can go in" : "", Poked: Looks.PokeOf(seen));
+    private static ImmutableArray<Answer> LooksAt(Forecast of)
+    {
+        var (wanted, rim) = (of.Bread.WantedRise(of.Piece), of.Bread.RimFor(of.Piece));
+        return [.. Looks.Answers(rim).Select(seen => Look(seen, Sight.CanGoIn(seen, wanted, rim)))];
+    }
+
+    private static Answer Look(Seen seen, bool canGoIn) =>
+        new(Name(seen), Voice.Of(seen), canGoIn && seen != Seen.GoesIn ? "Can go in" : "", Poked: Looks.PokeOf(seen));
 
     private static Mass Rounded(Mass mass) => Mass.FromGrams(mass.WholeGrams);
 

@@ -26,6 +26,9 @@ public sealed record ProofLook(DateTimeOffset At, double Rise, string Seen);
 /// <param name="DoughNow">How warm the dough is.</param>
 /// <param name="Moves">When it moves, and where to.</param>
 /// <param name="Trouble">What goes wrong, and what to do.</param>
+/// <param name="Ready">It was seen ready: what now, and at what price it waits; null before.</param>
+/// <param name="InAt">When it goes in, as planned.</param>
+/// <param name="HoldsUntil">From then on it begins to be over.</param>
 /// <param name="Width">How much wider it is at the wanted rise than freshly shaped.</param>
 public sealed record ProofView(
     StepId Step,
@@ -44,9 +47,21 @@ public sealed record ProofView(
     ImmutableArray<ProofLook> Looks,
     ImmutableArray<StepLine> Moves,
     string? Trouble,
+    string? Ready,
+    DateTimeOffset? InAt,
+    DateTimeOffset? HoldsUntil,
     double Width
 )
 {
+    // What goes in so soon goes in now. Ours.
+    private static readonly TimeSpan Soon = TimeSpan.FromMinutes(2);
+
+    // What is at its best is so still: no best lies behind.
+    private static DateTimeOffset? Later(DateTimeOffset? at, DateTimeOffset now) => at < now ? now : at;
+
+    // Four looks in five are no farther off. Normal distribution.
+    private const double ShownError = 1.2816 * Sight.OfEye;
+
     // A little past its window, in as many points as a screen shows.
     private const int Points = 60;
     private const double ShownPast = 1.15;
@@ -56,16 +71,18 @@ public sealed record ProofView(
     {
         if (Shown(state) is not { } of || state.SoFar.When(Milestone.SetToProof, of.Batch.Index) is not { } start)
             return null;
-        var (proof, wanted) = (of.Proof, of.Bread.Family.WantedRise);
-        var now = proof.Curve.At(state.SoFar.Now - start);
+        var (proof, wanted) = (of.Proof, of.Bread.WantedRise(of.Piece));
+        var since = state.SoFar.Now - start;
+        var now = proof.Curve.At(since);
         var place = StandsAt(of, state);
+        var load = state.Timetable.At(Milestone.In, of.Batch.Index);
         return new(
             state.Chain.At(Milestone.SetToProof, of.Batch.Index)!.Id,
             start,
-            now.Rise * proof.Belief.Pace,
+            proof.RiseAt(since),
             wanted,
             start + proof.Window?.Early,
-            start + proof.Window?.Best,
+            Later(start + proof.Window?.Best, state.SoFar.Now),
             start + proof.Window?.Late,
             start + proof.Likely?.From,
             start + proof.Likely?.To,
@@ -76,10 +93,17 @@ public sealed record ProofView(
             [
                 .. state
                     .SoFar.LooksAt(of.Batch)
-                    .Select(l => new ProofLook(l.At, PaceBelief.RiseOf(l.Seen, wanted), Voice.Of(l.Seen))),
+                    .Select(l => new ProofLook(
+                        l.At,
+                        Sight.Of(l.Seen, wanted, of.Bread.RimFor(of.Piece))?.Middle ?? proof.RiseAt(l.At - start),
+                        Voice.Of(l.Seen)
+                    )),
             ],
             [.. state.Timetable.Slots.Where(s => MovesIt(s, of.Batch)).Select(line)],
             proof.Trouble is { } trouble ? words.Of(trouble, of.Bread.Family) : null,
+            proof.CanGoIn ? Voice.SeenReady(load?.Start <= state.SoFar.Now + Soon) : null,
+            load?.Start,
+            start + proof.Window?.Late,
             Math.Cbrt(1 + wanted)
         );
     }
@@ -120,8 +144,16 @@ public sealed record ProofView(
         for (var i = 0; i <= Points; i++)
         {
             var after = until * ((double)i / Points);
-            var rise = proof.Curve.At(after).Rise;
-            yield return new(start + after, rise * proof.Belief.Pace, rise * slow, rise * fast);
+            var (rise, modelled) = (proof.RiseAt(after), proof.Curve.At(after).Rise);
+            yield return new(start + after, rise, Edge(slow, -1), Edge(fast, 1));
+
+            // From a look on it goes on from there, as coarse as the look is.
+            double Edge(double pace, int side)
+            {
+                var since = proof.Seen is { } seen && after >= seen.After ? seen : null;
+                var edge = since is null ? pace * modelled : since.Rise + side * ShownError + pace * (modelled - since.Modelled);
+                return Math.Max(0, side < 0 ? Math.Min(rise, edge) : Math.Max(rise, edge));
+            }
         }
     }
 

@@ -58,7 +58,9 @@ internal sealed class DemoPlayer(int seed, double pace, bool byEye, DoughFeel fi
             case Ending.Look:
                 var of = bake.Chain.Of(step);
                 var rise = of.Proof.Curve.At(now - bake.SoFar.When(Milestone.SetToProof, of.Batch.Index)!.Value).Rise * pace;
-                return [new ProofLooked(step.Id, Enum.GetValues<Seen>().MinBy(s => Math.Abs(PaceBelief.RiseOf(s) - rise)))];
+                var rim = of.Bread.RimFor(of.Piece);
+                var sizes = Looks.Answers(rim).Where(s => s != Seen.GoesIn && Looks.PokeOf(s) is null);
+                return [new ProofLooked(step.Id, sizes.Last(s => Sight.Of(s, 1, rim)!.From <= rise))];
             case Ending.Review:
                 return [new Reviewed(step.Id, stars, note)];
             default:

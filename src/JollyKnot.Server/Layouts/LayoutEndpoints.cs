@@ -5,6 +5,7 @@ using JollyKnot.Core.Learning;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
+using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
@@ -53,6 +54,12 @@ public sealed record PanView(string Id, string Name, PanLayout Layout, int Pans,
         new(choice.Layout.Tin.Id, choice.Layout.Tin.Name, choice.Layout, choice.Pans, choice.Loads);
 }
 
+/// <summary>What a recipe says beside what is reckoned: either can be taken.</summary>
+/// <param name="Recipe">By the recipe.</param>
+/// <param name="Reckoned">As reckoned, with this household's past.</param>
+/// <param name="Joined">What follows from both.</param>
+public sealed record TimesBeside(Lasts Recipe, TimeSpan Reckoned, TimeSpan Joined);
+
 /// <summary>Another way to bake the same.</summary>
 /// <param name="Heat">The oven.</param>
 /// <param name="Likely">How long.</param>
@@ -71,7 +78,9 @@ public sealed record RingsView(Length Ring, ImmutableArray<int> PerRolling, Mass
 /// <param name="EachStrand">One strand of a piece.</param>
 /// <param name="Pinned">Number and weight stay; the others take the difference.</param>
 /// <param name="BestProof">How long the second proof is likely to take.</param>
+/// <param name="ProofTimes">How long by the recipe and as reckoned; null where the recipe does not say.</param>
 /// <param name="Bake">How long it bakes.</param>
+/// <param name="BakeTimes">How long by the recipe and as reckoned; null where the recipe does not say.</param>
 /// <param name="WaitsFor">How much longer than at its best it stands before the oven is free; 0 when it does not wait.</param>
 /// <param name="OverProofed">It waits past its window.</param>
 /// <param name="RoundTin">The smallest round tin they would grow together in; null when they are no balls.</param>
@@ -90,7 +99,9 @@ public sealed record CutView(
     string? Wash,
     Aim? Aim,
     TimeSpan? BestProof,
+    TimesBeside? ProofTimes,
     BakeWindow? Bake,
+    TimesBeside? BakeTimes,
     TimeSpan WaitsFor,
     bool OverProofed,
     bool Washed,
@@ -257,6 +268,21 @@ public static class LayoutEndpoints
         );
     }
 
+    private static TimesBeside? ProofTimes(BakeSpec spec, Bread bread, Forecast of)
+    {
+        if (spec.RecipeOf(bread)?.Proof is not { } recipe || of.Proof.Reckoned is not { } reckoned || of.Cold is not null)
+            return null;
+        return new(recipe, reckoned, (spec.Learned.Pace ?? PaceBelief.Prior).With(reckoned, recipe.Middle).Takes);
+    }
+
+    private static TimesBeside? BakeTimes(BakeSpec spec, Bread bread, Mass each)
+    {
+        if (spec.RecipeOf(bread)?.Bake is not { } recipe || bread.OnGriddle)
+            return null;
+        var free = spec with { Handling = spec.Handling with { Times = null } };
+        return new(recipe, spec.Reckoned(bread, each).Likely, free.Window(bread, each).Likely);
+    }
+
     // Two schools for the same bread lie about so far to either side. Bakers' usage.
     private const double SchoolDegrees = 15;
 
@@ -272,6 +298,8 @@ public static class LayoutEndpoints
                 each,
                 1,
                 cut.Pinned,
+                null,
+                null,
                 null,
                 null,
                 null,
@@ -302,7 +330,9 @@ public static class LayoutEndpoints
             bread.Wash.Id,
             Sizes.For(bread.Family, each, bread.Pan),
             first.Proof.Window?.Best,
+            ProofTimes(spec, bread, first),
             first.Window,
+            BakeTimes(spec, bread, each),
             waiting.Longer,
             waiting.OverProofed,
             bread.Brushed,

@@ -21,7 +21,9 @@ internal static class ProofingWords
             ["look-#"] = s =>
                 new(
                     s.Marked(s.Count > 1 ? "Look at the proof again" : "Look at the proof"),
-                    $"Look at {s.The("the proof")}: how much have they grown?",
+                    s.Bread.HasRim
+                        ? "Look at the tin: how high is the dough?"
+                        : $"Look at {s.The("the proof")}: how much have they grown?",
                     "Size decides, not the clock.",
                     "Seen"
                 ),

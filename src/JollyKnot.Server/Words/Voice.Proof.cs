@@ -1,3 +1,4 @@
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 
@@ -18,8 +19,32 @@ public sealed partial class Voice
             Seen.SpringsBack => "Springs straight back",
             Seen.SlowDent => "Comes back slowly",
             Seen.Stays => "The dent stays",
+            Seen.DeepInTin => "Deep in the tin",
+            Seen.FingerBelow => "A finger below the rim",
+            Seen.LevelWithRim => "Level with the rim",
+            Seen.AboveRim => "Above the rim",
+            Seen.GoesIn => "It goes in now",
             _ => "More than doubled",
         };
+
+    /// <summary>What follows when it was seen ready, and what waiting costs.</summary>
+    /// <param name="now">Nothing stands before loading it.</param>
+    public static string SeenReady(bool now) =>
+        now
+            ? "Ready: load it now."
+            : "Ready as soon as the oven is. If it has to wait longer: somewhere cooler, or press it down and shape it again, or "
+                + "give it a hotter start.";
+
+    /// <summary>Seen ready, it waits for what bakes it.</summary>
+    public static string WaitsForOven(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        var heats =
+            bread.OnGriddle ? "the griddle"
+            : bread.Family.Bathed ? "pot and oven"
+            : "the oven";
+        return $"Ready to go in: they wait for {heats}.";
+    }
 
     /// <summary>What to do when a proof goes wrong, kindly.</summary>
     public string Of(ProofTrouble trouble, Family family)
@@ -37,7 +62,6 @@ public sealed partial class Voice
                 ? "Risen too far. Press it down, shape it again and give it half the time, or bake it now and expect a "
                     + "dip in the middle."
             : "Risen too far. Round them again and give them half the time, or press them flat, oil them and bake flatbread.",
-            ProofTrouble.Contradicts => "That does not fit what was seen before. Both are kept; look once more.",
             ProofTrouble.TooWarm =>
                 $"It is too warm there: over {Celsius(Place.TooWarm)} the yeast stops, and dies a little later. Move "
                     + "them somewhere cooler now.",

@@ -24,8 +24,8 @@ public static class Kinds
             Holds = plan => !plan.Steps.IsEmpty && !plan.Spec.Cuts.IsEmpty && CanBeReckoned(plan.Spec.Dough),
         };
 
-    /// <summary>An event of a bake. 2: as the plan's.</summary>
-    public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged);
+    /// <summary>An event of a bake. 2: as the plan's. 3: more can be seen at a look.</summary>
+    public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged, Unchanged);
 
     /// <summary>A bake that is over, as it was. 2: a step says what it is by its name alone.</summary>
     public static DocumentKind<ClosedBake> Closed { get; } = new("closed-bake", WithoutKinds, Unchanged);

@@ -868,6 +868,7 @@ export interface components {
             bath?: null | components["schemas"]["PotSchool"];
             after?: null | components["schemas"]["AfterCycle"];
             ways?: null | components["schemas"]["Ways"];
+            times?: null | components["schemas"]["Times"];
             meant?: boolean;
             /**
              * Format: double
@@ -1457,7 +1458,9 @@ export interface components {
              * @description A number of seconds.
              */
             bestProof: null | number;
+            proofTimes: null | components["schemas"]["TimesBeside"];
             bake: null | components["schemas"]["BakeWindow"];
+            bakeTimes: null | components["schemas"]["TimesBeside"];
             /**
              * Format: double
              * @description A number of seconds.
@@ -1936,6 +1939,8 @@ export interface components {
             brings?: null | string;
             isHoney?: boolean;
             growsInFat?: boolean;
+            /** Format: double */
+            lifts?: number;
             /** Format: double */
             heatCapacity?: number;
         };
@@ -2927,6 +2932,11 @@ export interface components {
             looks: components["schemas"]["ProofLook"][];
             moves: components["schemas"]["StepLine"][];
             trouble: null | string;
+            ready: null | string;
+            /** Format: date-time */
+            inAt: null | string;
+            /** Format: date-time */
+            holdsUntil: null | string;
             /** Format: double */
             width: number;
         };
@@ -3172,7 +3182,7 @@ export interface components {
             across: boolean;
         };
         /** @enum {unknown} */
-        Seen: "nothing" | "third" | "half" | "three-quarters" | "doubled" | "over" | "springs-back" | "slow-dent" | "stays";
+        Seen: "nothing" | "third" | "half" | "three-quarters" | "doubled" | "over" | "springs-back" | "slow-dent" | "stays" | "deep-in-tin" | "finger-below" | "level-with-rim" | "above-rim" | "goes-in";
         ShapeView: {
             form: components["schemas"]["Form"];
             /** Format: int32 */
@@ -3350,6 +3360,31 @@ export interface components {
             /** Format: date-time */
             to: string;
         };
+        Times: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            proof?: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            bake?: null | number;
+        };
+        TimesBeside: {
+            recipe: components["schemas"]["Lasts"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            reckoned: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            joined: number;
+        };
         Tin: {
             id: string;
             name: string;
@@ -3380,6 +3415,11 @@ export interface components {
              */
             hollowVolume?: null | number;
             isStone?: boolean;
+            /**
+             * Format: double
+             * @description A number of millilitres.
+             */
+            holds?: null | number;
             /**
              * Format: double
              * @description A number of grams.

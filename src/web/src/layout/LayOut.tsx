@@ -65,6 +65,8 @@ function Chooser({ kitchen, doughs, dough, opensWith }: Props & Opening) {
           <Result
             layout={layout}
             recipe={chosen.doughId === dough.id ? dough.plan : null}
+            times={chosen.choice.times ?? {}}
+            take={(times) => chosen.set({ times })}
             later={chosen.ways.later ?? kitchen.usualWays.later}
             setLater={(later) => chosen.setWays({ later })}
             go={wanted ? `Plan it: start at ${clockTime(layout.start)}` : 'Start this bake'}

@@ -11,12 +11,16 @@ import { laters } from './WaysList';
 
 type Layout = Schemas['LayoutView'];
 type Cut = Schemas['CutView'];
+type Times = Schemas['Times'];
 type Later = Schemas['LaterLoads'];
 
 type Props = {
   layout: Layout;
   /** What the recipe says itself. */
   recipe: Schemas['RecipePlan'] | null;
+  times: Times;
+  /** Takes one of the times that stand beside each other. */
+  take: (times: Times) => void;
   later: Later | undefined;
   setLater: (later: Later) => void;
   go: string;
@@ -41,7 +45,7 @@ export function Result(props: Props) {
   );
 }
 
-function InShort({ layout, recipe, later, setLater, go, keep, baked }: Props & { baked: Cut[] }) {
+function InShort({ layout, recipe, times, take, later, setLater, go, keep, baked }: Props & { baked: Cut[] }) {
   const { beside } = layout;
   const waits = baked.filter((c) => c.waitsFor > 0);
   const [first] = baked;
@@ -51,7 +55,7 @@ function InShort({ layout, recipe, later, setLater, go, keep, baked }: Props & {
       <CutBar cuts={layout.cuts} />
       {baked.length === 1 && first && <HowMany layout={layout} cut={first} />}
       <Ready layout={layout} />
-      {first && <ProofAndBake cut={first} recipe={recipe} />}
+      {first && <ProofAndBake cut={first} recipe={recipe} times={times} take={take} />}
       {baked.map((c) => c.rings && <Rings key={`rings ${c.name}`} rings={c.rings} />)}
       {waits.map((c) => (
         <p key={c.name} className={c.overProofed ? 'late' : 'muted'}>
@@ -102,32 +106,66 @@ function Ready({ layout }: { layout: Layout }) {
   );
 }
 
-function ProofAndBake({ cut, recipe }: { cut: Cut; recipe: Schemas['RecipePlan'] | null }) {
+function ProofAndBake({ cut, recipe, times, take }: Pick<Props, 'recipe' | 'times' | 'take'> & { cut: Cut }) {
   const { heat } = useUnits();
-  const { bestProof, bake } = cut;
+  const { bestProof, bake, proofTimes, bakeTimes } = cut;
   return (
     <>
       <span>
         <span className="big num">{bestProof === null ? '?' : span(bestProof * 1000)}</span>
         {bestProof === null ? 'it does not rise here' : 'second proof'}
-        {recipe?.proof && <small className="muted"> recipe {lasting(recipe.proof)}</small>}
+        {proofTimes && (
+          <WhoseTime what="Second proof" times={proofTimes} taken={times.proof} take={(proof) => take({ ...times, proof })} />
+        )}
       </span>
       {bake && (
         <span>
           <span className="big num">{span(bake.likely * 1000)}</span>
           bake, look at {span(bake.firstLook * 1000)}
-          {recipe?.bake && <small className="muted"> recipe {lasting(recipe.bake)}</small>}
           {recipe?.heat && cut.heat !== null && recipe.heat !== cut.heat && (
             <small className="muted">
               {' '}
-              at {heat(recipe.heat)}, here {heat(cut.heat)}
+              recipe {heat(recipe.heat)}, here {heat(cut.heat)}
             </small>
+          )}
+          {bakeTimes && (
+            <WhoseTime what="Bake" times={bakeTimes} taken={times.bake} take={(to) => take({ ...times, bake: to })} />
           )}
         </span>
       )}
     </>
   );
 }
+
+// By the recipe, as reckoned, and what follows from both: any of them is taken by touch.
+function WhoseTime({
+  what,
+  times: { recipe, reckoned, joined },
+  taken,
+  take,
+}: {
+  what: string;
+  times: Schemas['TimesBeside'];
+  taken: number | null | undefined;
+  take: (time: number | null) => void;
+}) {
+  const times = [
+    { value: (recipe.from + recipe.to) / 2, label: `recipe ${lasting(recipe)}` },
+    { value: reckoned, label: `reckoned ${span(reckoned * 1000)}` },
+    { value: both, label: `both ${span(joined * 1000)}` },
+  ];
+  return (
+    <Segmented
+      aria-label={`${what}: whose time`}
+      value={taken ?? both}
+      onChange={(time) => take(time === both ? null : time)}
+      options={times}
+    />
+  );
+}
+
+// What follows from recipe and reckoning together is no time of its own.
+const both = 0;
 
 function Rings({ rings }: { rings: NonNullable<Cut['rings']> }) {
   const { mass, length } = useUnits();

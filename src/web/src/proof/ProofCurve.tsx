@@ -27,6 +27,18 @@ export function ProofCurve({ proof }: { proof: Proof }) {
   );
   return (
     <section aria-label="Proof" className="proof-curve">
+      {proof.ready && (
+        <p className="ready" role="status">
+          <b>{proof.ready}</b>
+          {proof.inAt && proof.holdsUntil && (
+            <>
+              {' '}
+              In at <b className="num">{clockTime(proof.inAt)}</b>; they hold until about{' '}
+              <b className="num">{clockTime(proof.holdsUntil)}</b>.
+            </>
+          )}
+        </p>
+      )}
       <div ref={ref}>
         {width > 0 && (
           <svg

@@ -4,6 +4,7 @@ import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
 import { Figure, Pieces } from './Shown';
 
+const goesIn: Schemas['Seen'] = 'goes-in';
 const asGrown = (share: number) => `${Math.round(share * 100)} %`;
 
 export function Looked(at: AtBeat) {
@@ -17,8 +18,9 @@ export function Looked(at: AtBeat) {
           Reckoned: {asGrown(bake.proof.riseNow)} grown, {asGrown(bake.proof.wantedRise)} wanted.
         </p>
       )}
-      <Seen {...at} label="Answers" answers={beat.answers.filter((a) => !a.poked)} />
+      <Seen {...at} label="Answers" answers={beat.answers.filter((a) => !a.poked && a.value !== goesIn)} />
       <Seen {...at} label="Poked" answers={beat.answers.filter((a) => a.poked)} />
+      <Seen {...at} label="Whatever its size" answers={beat.answers.filter((a) => a.value === goesIn)} />
     </Frame>
   );
 }
