@@ -403,10 +403,21 @@ public sealed class ProofRules
         heats.End.ShouldBeLessThanOrEqualTo(load.Start.AddSeconds(1));
         var atOnce = spec.Batches[0].Bread.AtOnce!.Value;
         atOnce.ShouldBeInRange(4, 12);
-        (layout.Timetable["bake"]!.End - layout.Timetable["bake"]!.Start).TotalMinutes.ShouldBe(
-            13 * Math.Ceiling(12d / atOnce),
-            .1
-        );
+        var rounds = (int)Math.Ceiling(12d / atOnce);
+        (layout.Timetable["bake"]!.End - layout.Timetable["bake"]!.Start).TotalMinutes.ShouldBe(13 * rounds, .1);
+        // Each side of each round is called: on, flipped after six minutes, off and the next on after six more.
+        var beats = layout
+            .Timetable.Slots.Where(s => s.Step.Kind.Name == "griddle-#")
+            .OrderBy(s => s.Start)
+            .Select(s => (s.Step.Id.ToString(), Math.Round((s.Start - layout.Timetable["bake"]!.Start).TotalMinutes)));
+        beats.Take(3).ShouldBe([("griddle-1", 6d), ("griddle-2", 12), ("griddle-3", 20)]);
+        layout.Timetable.Slots.Count(s => s.Step.Is(Milestone.Flipped)).ShouldBe(rounds);
+        layout.Timetable["turn"].ShouldBeNull();
+        // Flipped three minutes late, all that follows is as much later.
+        var story = Story.Proofing(spec, 100).Tell(new StepDone("load"));
+        var off = story.Minute("unload");
+        story.At(story.Minute("griddle-1") + 3).Tell(new StepDone("griddle-1"));
+        story.Minute("unload").ShouldBe(off + 3, .6);
         BakeDecision
             .Of(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), DemoFormulas.Kitchen, Morning)
             .Problems.Single()

@@ -103,7 +103,7 @@ public sealed class WaysRules
     {
         CutChoice plait = new("plait-3", 1, Grams(300)),
             rolls = new("pan-roll");
-        Waiting.Of(Laid(SoftRolls, null, plait, rolls), 1).Longer.ShouldBeGreaterThan(Minutes(5));
+        Waiting.Of(Laid(SoftRolls, null, plait, rolls), 1).Longer.ShouldBeGreaterThan(Minutes(4));
         var both = Laid(SoftRolls, null, plait with { OvenId = "table-top" }, rolls);
         Waiting.Of(both, 1).ShouldBe(new(TimeSpan.Zero, false));
         var slots = both.Timetable.Slots;

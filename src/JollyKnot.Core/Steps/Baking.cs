@@ -135,7 +135,12 @@ internal sealed class Load() : BatchRule("load")
                     ?? After(Milestone.Hot, bread.OnGriddle ? batch.Index : batch.HeatedFor(bake.Batches).Index),
             ],
             Calls = true,
-            About = new(bread.OnGriddle ? bread.Pan?.Name : bake.Spec.OvenOf(bread).Name, Heat: bread.Heat, Count: batch.Pieces),
+            About = new(
+                bread.OnGriddle ? bread.Pan?.Name : bake.Spec.OvenOf(bread).Name,
+                Heat: bread.Heat,
+                Count: batch.Pieces,
+                Length: bread.OnGriddle ? OnGriddle.ASide(of) : null
+            ),
         };
     }
 }
@@ -151,19 +156,18 @@ internal sealed class Bake() : BatchRule("bake")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        yield return of.Bread.OnGriddle ? OnGriddle(of) : InOven(bake, of);
+        yield return of.Bread.OnGriddle ? AtTheGriddle(of) : InOven(bake, of);
     }
 
-    // One batch after the other, hands at the griddle all the time.
-    private static Draft OnGriddle(Forecast of)
+    // One after the other, hands at the griddle all the time.
+    private static Draft AtTheGriddle(Forecast of)
     {
-        var (bread, likely, atOnce) = (of.Bread, of.Window.Likely, of.Bread.AtOnce ?? 1);
-        var rounds = (of.Batch.Pieces + atOnce - 1) / atOnce;
-        return new((likely + Minutes(1)) * rounds)
+        var (bread, rounds) = (of.Bread, OnGriddle.Rounds(of));
+        return new((OnGriddle.ASide(of) * 2 + OnGriddle.Changing) * rounds)
         {
             EndedBy = new(Milestone.Out),
             Occupies = Resource.Hands,
-            About = new(bread.Pan?.Name, Heat: bread.Heat, Count: rounds, Length: likely / 2),
+            About = new(bread.Pan?.Name, Heat: bread.Heat, Count: rounds, Length: OnGriddle.ASide(of)),
         };
     }
 
@@ -177,6 +181,73 @@ internal sealed class Bake() : BatchRule("bake")
             Occupies = new(ResourceKind.Oven, oven.Id),
             About = new(oven.Name, Heat: of.Bread.Heat),
         };
+    }
+}
+
+/// <summary>What a batch is on the griddle: so many at a time, one side after the other.</summary>
+internal static class OnGriddle
+{
+    /// <summary>Off with some, on with the next. Bakers' usage.</summary>
+    public static TimeSpan Changing { get; } = TimeSpan.FromMinutes(1);
+
+    /// <summary>One side.</summary>
+    public static TimeSpan ASide(Forecast of) => of.Window.Likely / 2;
+
+    /// <summary>How often the griddle is filled.</summary>
+    public static int Rounds(Forecast of) => (of.Batch.Pieces + AtOnce(of) - 1) / AtOnce(of);
+
+    /// <summary>How many are on it in a round, 1 for the first.</summary>
+    public static int Pieces(Forecast of, int round) => Math.Min(AtOnce(of), of.Batch.Pieces - (round - 1) * AtOnce(of));
+
+    private static int AtOnce(Forecast of) => of.Bread.AtOnce ?? 1;
+}
+
+/// <summary>At the griddle, one after the other: flip these; off with them and on with the next; flip those.</summary>
+internal sealed class AtGriddle() : BatchRule("griddle-#")
+{
+    private static readonly ImmutableArray<Milestone> Flips = [Milestone.Flipped],
+        LaysOn = [Milestone.LaidOn];
+
+    public override int Since => 2;
+
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override ImmutableArray<Milestone> Marks { get; } = [.. Flips, .. LaysOn];
+
+    public override bool IsGlance => true;
+
+    public override Urgency Urgency => Urgency.Burns;
+
+    public override RecipeStage? ToldAt => RecipeStage.Baking;
+
+    /// <summary>The number of the last of them: the last flip.</summary>
+    public static int Last(Forecast of) => 2 * OnGriddle.Rounds(of) - 1;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        if (!of.Bread.OnGriddle)
+            yield break;
+        for (var number = 1; number <= Last(of); number++)
+        {
+            var isFlip = number % 2 == 1;
+            yield return new(isFlip ? TimeSpan.FromSeconds(30) : OnGriddle.Changing)
+            {
+                Number = number,
+                Waits = [AfterOneSide(of, number)],
+                PointlessAfter = new(Milestone.Out),
+                Calls = true,
+                About = new(of.Bread.Pan?.Name, Count: OnGriddle.Pieces(of, number / 2 + 1), Length: OnGriddle.ASide(of)),
+                Marks = isFlip ? Flips : LaysOn,
+            };
+        }
+    }
+
+    private static Wait AfterOneSide(Forecast of, int number)
+    {
+        var (side, batch) = (OnGriddle.ASide(of), of.Batch.Index);
+        if (number == 1)
+            return new(new(Milestone.Baking, batch), Edge.Start, side);
+        return new(new(number % 2 == 1 ? Milestone.LaidOn : Milestone.Flipped, batch, number - 1), Lag: side);
     }
 }
 
@@ -273,7 +344,14 @@ internal sealed class Unload() : BatchRule("unload")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        yield return new(Takes) { Calls = true, About = new(bake.Spec.OvenOf(of.Bread).Name, Count: of.Batch.Pieces) };
+        yield return new(Takes)
+        {
+            Waits = of.Bread.OnGriddle
+                ? [new(new(Milestone.Flipped, of.Batch.Index, AtGriddle.Last(of)), Lag: OnGriddle.ASide(of))]
+                : [],
+            Calls = true,
+            About = new(bake.Spec.OvenOf(of.Bread).Name, Count: of.Batch.Pieces),
+        };
     }
 
     /// <summary>From the end of a bake to saying that all is out. Bakers' usage.</summary>

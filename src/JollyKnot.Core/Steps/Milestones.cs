@@ -76,6 +76,12 @@ public enum Milestone
     /// <summary>It bakes.</summary>
     Baking,
 
+    /// <summary>So many of it are on the griddle.</summary>
+    LaidOn,
+
+    /// <summary>They are flipped.</summary>
+    Flipped,
+
     /// <summary>It comes out.</summary>
     Out,
 

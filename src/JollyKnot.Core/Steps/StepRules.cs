@@ -57,6 +57,7 @@ public static class StepRules
         new OvenTo(),
         new Load(),
         new Bake(),
+        new AtGriddle(),
         new Mist(),
         new Turn(),
         new FirstLook(),

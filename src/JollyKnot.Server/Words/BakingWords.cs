@@ -1,6 +1,8 @@
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Shaping;
+using JollyKnot.Core.Steps;
 using static JollyKnot.Server.Words.Sentences;
 
 namespace JollyKnot.Server.Words;
@@ -29,11 +31,12 @@ internal static class BakingWords
                 s.Bread.OnGriddle
                     ? Phrase.Stretch(
                         s.Marked("Griddle"),
-                        $"{Capital(s.The("they"))} are on the griddle: turn each after {Measured.Minutes(s.About.Length!.Value)}."
+                        $"{Capital(s.The("they"))} are on the griddle, {Measured.Minutes(s.About.Length!.Value)} a side."
                     )
                     : Phrase.Stretch(s.Marked("Bake"), $"{Capital(s.The("they"))} are baking."),
             ["mist-#"] = s =>
                 new(s.Marked("Spray again"), "Spray once more, quickly.", "Not on the glass or the lamp.", "Sprayed"),
+            ["griddle-#"] = s => s.Step.Is(Milestone.Flipped) ? Flip(s) : NextOn(s),
             ["turn"] = s => s.Family.Thickness is null ? TurnTray(s) : new("Flip them", "Flip the flatbreads.", "", "Flipped"),
             ["first-look"] = s =>
                 new(
@@ -65,11 +68,27 @@ internal static class BakingWords
         return new(
             s.Marked("The first on the griddle"),
             $"Lay the first {first} on the {Lower(s.Thing)}.",
-            $"{s.Counted}, {s.Bread.AtOnce} at a time; {Measured.Minutes(s.Family.Bake.Length / 2)} a side.",
+            $"{s.Counted}, {s.Bread.AtOnce} at a time; {Measured.Minutes(s.About.Length!.Value)} a side.",
             "They are on",
             s.HeatFigure
         );
     }
+
+    private static Phrase Flip(Said s) =>
+        new(
+            s.Marked("Flip them"),
+            s.Count == 1 ? "Flip it." : $"Flip all {s.Count} on the {Lower(s.Thing)}.",
+            $"{Measured.Minutes(s.About.Length!.Value)} on this side too.",
+            "Flipped"
+        );
+
+    private static Phrase NextOn(Said s) =>
+        new(
+            s.Marked("Off, and the next on"),
+            $"Take them off, and lay the next {(s.Count == 1 ? "one" : s.Count)} on the {Lower(s.Thing)}.",
+            $"{Measured.Minutes(s.About.Length!.Value)} a side.",
+            "They are on"
+        );
 
     private static Phrase IntoOven(Said s) =>
         new(
@@ -128,13 +147,28 @@ internal static class BakingWords
             "They are off"
         );
 
+    // In the bread's own words.
+    private static string Done(Said s) =>
+        s.Family.Form switch
+        {
+            Form.Disc when s.Family.Thickness is not null => "they have puffed and have brown spots",
+            Form.Tray => "it is brown on top, and golden where an edge is lifted",
+            Form.Loaf => "the top is brown, the sides are golden and the base sounds hollow",
+            Form.Swirl => "the top is deep golden and the middle is firm",
+            _ when s.Spec.Formula.IsRich => "they are golden all over",
+            _ => "they are brown and sound hollow",
+        };
+
     private static Phrase OutOfOven(Said s)
     {
         var keeping = Keeping.Of(s.Spec.Formula, s.Family, s.Family.Usual, false, s.Spec.Way.Cooling);
         return new(
             s.Marked("Out of the oven"),
-            $"Take {s.The()} out if they are brown and sound hollow.",
-            $"Off the hot tray at once, or the base goes soggy. {Voice.Of(keeping.Cooling)}",
+            $"Take {s.The()} out if {Done(s)}.",
+            Join(
+                s.Bread.Pan is null or { IsStone: true } ? "" : "Off the hot tin or tray at once, or the base goes soggy.",
+                Voice.Of(keeping.Cooling)
+            ),
             "They are out"
         );
     }
