@@ -146,9 +146,12 @@ public sealed class BakeStory
         story.State.SoFar.DoughOf(story.Plan.Spec).Grams.ShouldBe(905 + 10 * .99, 1);
         story.At(29).Tell(new DoughChecked("check-2", DoughFeel.Right, Mass.Zero, Mass.Zero));
         story.State.Timetable["check-3"].ShouldBeNull();
-        // Doses near the end of their use are the last.
-        var late = Rolls().At(31).Tell(new DoughChecked("check-1", DoughFeel.Stiff, Grams(10), Mass.Zero));
-        late.State.Timetable["check-2"].ShouldBeNull();
+        // However late the second sticky look is told, there is a third; only when it no longer kneads there is none.
+        var late = Rolls().At(34).Tell(new DoughChecked("check-1", DoughFeel.Sticky, Mass.Zero, Grams(10)));
+        late.At(40.9).Tell(new DoughChecked("check-2", DoughFeel.Sticky, Mass.Zero, Grams(10)));
+        late.Minute("check-3").ShouldBe(43.9, .01);
+        late.At(43.9).Tell(new DoughChecked("check-3", DoughFeel.Sticky, Mass.Zero, Grams(10)));
+        late.State.Timetable["check-4"].ShouldBeNull();
     }
 
     [Theory]

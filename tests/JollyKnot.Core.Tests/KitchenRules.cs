@@ -256,6 +256,23 @@ public sealed class KitchenRules
         poured.DoughOf(spec).Grams.ShouldBe(Formula.Yield(Grams(880)).Grams, 1e-9);
         var check = Chain.Of(spec, before).Steps.Single(s => s.Id == "check-1").About!;
         (check.Thing, check.Mass!.Value.Grams).ShouldBe(("whole milk", 100));
+        // Poured in, it is the recipe's own; only what goes beyond it is a dose.
+        (before.HeldLeft(spec).Grams, poured.HeldLeft(spec).Grams).ShouldSatisfyAllConditions(
+            h => h.Item1.ShouldBe(100, 1e-9),
+            h => h.Item2.ShouldBe(40, 1e-9)
+        );
+        poured.AddedOver(spec).ShouldBe(Dose.None);
+        var over = poured with { Checks = poured.Checks.Add(new(DoughFeel.Stiff, new(Grams(55), Grams(8)))) };
+        (
+            over.AddedOver(spec).Water.Grams,
+            over.AddedOver(spec).Flour.Grams,
+            over.HeldLeft(spec).Grams
+        ).ShouldSatisfyAllConditions(a => a.Item1.ShouldBe(15, 1e-9), a => a.Item2.ShouldBe(8), a => a.Item3.ShouldBe(0));
+        // With 40 g of milk still in the jug the dough is so much drier, and nobody suspects a slip.
+        var now = DoughCheck.After(SoftRolls, Dose.None, (Grams(40), .88));
+        var whole = Formula.Of(SoftRolls);
+        now.Hydration.Fraction.ShouldBe(whole.Hydration.Fraction - 40 * .88 / whole.Flour.Grams, 1e-9);
+        (now.Dough.Grams, now.Stop).ShouldBe((880, false));
     }
 
     [Fact]

@@ -2,6 +2,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
@@ -79,7 +80,13 @@ public sealed record BakeState(
     public Station Station => Plan.Spec.Station(SoFar.DoughOf(Plan.Spec), SoFar.Parts);
 
     /// <summary>The dose that suits a feel, for this batch's flour.</summary>
-    public Dose DoseFor(DoughFeel feel) => DoughCheck.For(feel, Plan.Spec.Formula.Flour);
+    public Dose DoseFor(DoughFeel feel)
+    {
+        var dose = DoughCheck.For(feel, Plan.Spec.Formula.Flour);
+        // What was held back goes in before anything is added to the recipe.
+        var held = SoFar.HeldLeft(Plan.Spec);
+        return dose.Water > Mass.Zero && held > Mass.Zero ? dose with { Water = held } : dose;
+    }
 
     /// <summary>Steps that came after the bake was laid out, which it would have had its baker taken them over.</summary>
     public ImmutableArray<Step> NewSteps =>

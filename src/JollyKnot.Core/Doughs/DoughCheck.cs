@@ -94,8 +94,9 @@ public static class DoughCheck
 
     /// <summary>A dough after these doses.</summary>
     /// <param name="dough">The dough as written.</param>
-    /// <param name="added">All doses together.</param>
-    public static Dosed After(Dough dough, Dose added)
+    /// <param name="added">All doses together, over the recipe.</param>
+    /// <param name="heldLeft">Liquid of the recipe that is not in yet, and how much of it is water.</param>
+    public static Dosed After(Dough dough, Dose added, (Mass Liquid, double Water) heldLeft = default)
     {
         ArgumentNullException.ThrowIfNull(dough);
         ArgumentNullException.ThrowIfNull(added);
@@ -103,8 +104,11 @@ public static class DoughCheck
         var stop = Math.Max(added.Water / f.Flour, added.Flour / f.Flour) >= StopAt - 1e-9;
         return new(
             added,
-            Share.FromFraction((f.Hydration.Fraction * f.Flour.Grams + added.Water.Grams) / (f.Flour + added.Flour).Grams),
-            f.Total + added.Water + added.Flour,
+            Share.FromFraction(
+                (f.Hydration.Fraction * f.Flour.Grams + added.Water.Grams - heldLeft.Liquid.Grams * heldLeft.Water)
+                    / (f.Flour + added.Flour).Grams
+            ),
+            f.Total + added.Water + added.Flour - heldLeft.Liquid,
             stop,
             stop ? [.. Likely(dough, added.Flour > added.Water)] : []
         );

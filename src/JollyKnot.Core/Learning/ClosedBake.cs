@@ -115,7 +115,7 @@ public sealed record ClosedBake(
             RuleBook.Version,
             new(spec.Dough.Name, bread, spec.Step),
             EndOf(over),
-            new(soFar.Dough, spec.ExpectedDough, over.Station.Pieces, CutEvenness.Of(spec, over.Station), soFar.Added),
+            new(soFar.Dough, spec.ExpectedDough, over.Station.Pieces, CutEvenness.Of(spec, over.Station), soFar.AddedOver(spec)),
             [.. over.Timetable.Slots.Select(Kept)],
             Lessons.Of(over)
         );

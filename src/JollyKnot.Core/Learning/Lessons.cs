@@ -121,7 +121,7 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
         var checks = standing.Select(e => e.Event).OfType<DoughChecked>().ToList();
         if (checks.Count == 0)
             return null;
-        var added = checks.Aggregate(Doughs.Dose.None, (sum, c) => new(sum.Water + c.Water, sum.Flour + c.Flour));
+        var added = over.SoFar.AddedOver(spec);
         var takenOut = standing.LastOrDefault(e => e.Event is DoughTakenOut);
         return new(
             spec.Made.Source?.Id,

@@ -142,6 +142,12 @@ public sealed record Machine(
     public TimeSpan KneadStart =>
         Phases.TakeWhile(p => p.Kind != PhaseKind.Knead).Aggregate(TimeSpan.Zero, (sum, p) => sum + p.Length);
 
+    /// <summary>How long it kneads, or one kneads by hand.</summary>
+    public TimeSpan Kneading => Phases.First(p => p.Kind == PhaseKind.Knead).Length;
+
+    /// <summary>From pressing start to the end of kneading.</summary>
+    public TimeSpan KneadEnd => KneadStart + Kneading;
+
     /// <summary>What the display shows, so that a wrong program is seen; null by hand, when it does not run, and for a program
     /// that runs on past the dough.</summary>
     /// <param name="started">When start was pressed.</param>

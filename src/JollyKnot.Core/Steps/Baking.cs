@@ -26,9 +26,17 @@ internal sealed record OvenFree(Batch Before, TimeSpan Change)
         return new(before, oven.Change(before.Bread.Heat, batch.Bread.Heat));
     }
 
-    /// <summary>From when hands may take a batch up, so that it goes in as soon as the oven is free.</summary>
-    public static ImmutableArray<Wait> For(BakeSoFar bake, Forecast of) =>
-        Of(bake, of.Batch) is { } free ? [free.Wait.Sooner(of.Finishing)] : [];
+    /// <summary>From when hands may take a batch up, so that it goes in as soon as the oven is hot and free: what is brushed or
+    /// scored does not stand about.</summary>
+    public static ImmutableArray<Wait> For(BakeSoFar bake, Forecast of)
+    {
+        var wait = Of(bake, of.Batch)?.Wait ?? new Wait(Hot(bake, of.Batch));
+        return [wait.Sooner(of.Finishing)];
+    }
+
+    /// <summary>What bakes a batch is hot.</summary>
+    public static Target Hot(BakeSoFar bake, Batch batch) =>
+        new(Milestone.Hot, batch.Bread.OnGriddle ? batch.Index : batch.HeatedFor(bake.Batches).Index);
 }
 
 /// <summary>Through the soda bath.</summary>
@@ -129,11 +137,7 @@ internal sealed class Load() : BatchRule("load")
         var (batch, bread) = (of.Batch, of.Bread);
         yield return new(Minutes(1))
         {
-            Waits =
-            [
-                OvenFree.Of(bake, batch)?.Wait
-                    ?? After(Milestone.Hot, bread.OnGriddle ? batch.Index : batch.HeatedFor(bake.Batches).Index),
-            ],
+            Waits = [OvenFree.Of(bake, batch)?.Wait ?? new Wait(OvenFree.Hot(bake, batch))],
             Calls = true,
             About = new(
                 bread.OnGriddle ? bread.Pan?.Name : bake.Spec.OvenOf(bread).Name,

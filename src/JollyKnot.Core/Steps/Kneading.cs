@@ -1,7 +1,6 @@
 // While it kneads: the machine's time, and what is looked at, felt and added in it.
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
-using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Core.Steps;
@@ -33,15 +32,12 @@ internal sealed class DoughCycle() : DoughRule("cycle")
 
     public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Cycle];
 
-    /// <summary>How long one kneads by hand, or the machine does.</summary>
-    public static TimeSpan Kneading(Machine machine) => machine.Phases.First(p => p.Kind == PhaseKind.Knead).Length;
-
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
         var machine = bake.Spec.Machine;
         // Taken out early, the dough leaves the machine when kneading ends.
         var early = bake.Spec.Handling.After is { Early: true };
-        yield return new(early ? machine.KneadStart + Kneading(machine) : machine.CycleLength)
+        yield return new(early ? machine.KneadEnd : machine.CycleLength)
         {
             EndedBy = new(Milestone.OutOfMachine),
             Occupies = new(ResourceKind.Machine, machine.Id),
@@ -64,7 +60,7 @@ internal sealed class KneadByHand() : DoughRule("knead")
         var machine = bake.Spec.Machine;
         if (!machine.ByHand)
             yield break;
-        yield return new(DoughCycle.Kneading(machine))
+        yield return new(machine.Kneading)
         {
             Waits = [new(new(Milestone.Cycle), Edge.Start)],
             PointlessAfter = new(Milestone.OutOfMachine),
@@ -110,6 +106,9 @@ internal sealed class CheckDough() : DoughRule("check-#")
 {
     public override RecipeStage? ToldAt => RecipeStage.Mixing;
 
+    // The rules from which on a dose is looked at again as long as it kneads.
+    private const int LooksWhileItKneads = 2;
+
     // Bakers' usage.
     private static readonly TimeSpan Takes = TimeSpan.FromMinutes(3);
 
@@ -133,28 +132,28 @@ internal sealed class CheckDough() : DoughRule("check-#")
     {
         if (!IsWatched(bake))
             yield break;
-        var (checks, held) = (bake.SoFar.Checks, bake.Pan.HeldBack);
+        var checks = bake.SoFar.Checks;
+        var held = bake.SoFar.HeldLeft(bake.Spec);
+        var machine = bake.Spec.Machine;
+        var lastDose = machine.KneadStart + DoughCheck.Last;
+        // However late it comes: as long as it kneads, what was dosed is looked at again.
+        var lastLook = bake.SoFar.RulesOf(bake.Spec) < LooksWhileItKneads ? lastDose : machine.KneadEnd;
         for (var number = 1; number <= checks.Length + 1; number++)
         {
             var isFirst = number == 1;
             if (!isFirst && checks[number - 2].Feel == DoughFeel.Right)
                 yield break;
             var due = DueAt(bake, number);
-            var useful = bake.Spec.Machine.KneadStart + DoughCheck.Last - due;
-            if (!isFirst && useful <= TimeSpan.Zero)
+            if (!isFirst && due >= lastLook)
                 yield break;
             yield return new(Takes)
             {
                 Number = number,
                 Waits = [new(new(Milestone.Cycle), Edge.Start, due)],
                 PointlessAfter = new(Milestone.OutOfMachine),
-                UsefulFor = Longer(useful, Takes),
+                UsefulFor = Longer((isFirst ? lastDose : lastLook) - due, Takes),
                 Calls = true,
-                About = new(
-                    isFirst && held is not null ? bake.Spec.Liquid?.Ingredient.Name : null,
-                    isFirst ? held : null,
-                    Count: number
-                ),
+                About = held > Mass.Zero ? new(bake.Spec.Liquid?.Ingredient.Name, held, Count: number) : new(Count: number),
             };
         }
     }

@@ -113,8 +113,26 @@ public sealed record SoFar(DateTimeOffset Now)
         return [.. Looks.Where(l => l.Step.Batch == batch.Index)];
     }
 
-    /// <summary>All flour and water added at checks.</summary>
-    public Dose Added => Checks.Aggregate(Dose.None, (sum, c) => new(sum.Water + c.Dose.Water, sum.Flour + c.Dose.Flour));
+    /// <summary>All that went in at checks: flour, and water or the liquid that was held back.</summary>
+    public Dose Poured => Checks.Aggregate(Dose.None, (sum, c) => new(sum.Water + c.Dose.Water, sum.Flour + c.Dose.Flour));
+
+    /// <summary>What was added over the recipe: liquid that was held back is the recipe's own.</summary>
+    /// <param name="spec">What was decided.</param>
+    public Dose AddedOver(BakeSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        return Poured with { Water = Over(Poured.Water, spec.Pan.HeldBack ?? Mass.Zero) };
+    }
+
+    /// <summary>Liquid held back that was not poured in yet.</summary>
+    /// <param name="spec">What was decided.</param>
+    public Mass HeldLeft(BakeSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        return Over(spec.Pan.HeldBack ?? Mass.Zero, Poured.Water);
+    }
+
+    private static Mass Over(Mass all, Mass part) => all > part ? all - part : Mass.Zero;
 
     /// <summary>The dough: weighed, or expected from what really went in.</summary>
     public Mass DoughOf(BakeSpec spec)
@@ -123,12 +141,12 @@ public sealed record SoFar(DateTimeOffset Now)
         if (Dough is { } weighed)
             return weighed;
         var pan = spec.Pan;
-        // What was held back goes in at the check, as a dose.
+        // What was held back goes in at the check.
         var heldBack = Checks.IsEmpty ? pan.HeldBack ?? Mass.Zero : Mass.Zero;
         var wentIn = pan
             .Steps.Select(step => WeighedIn.GetValueOrDefault(step.Number, step.Mass))
             .Concat(pan.AddIns.Select(r => r.Mass))
             .Aggregate(heldBack, (sum, m) => sum + m);
-        return Formula.Yield(wentIn + Added.Water + Added.Flour);
+        return Formula.Yield(wentIn + Poured.Water + Poured.Flour);
     }
 }

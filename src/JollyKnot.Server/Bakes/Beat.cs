@@ -107,8 +107,10 @@ public sealed record Beat(
 
     private static Answer Dose(DoughFeel feel, BakeState state, Voice words)
     {
-        var dose = state.DoseFor(feel);
-        return new(Name(feel), Voice.Of(feel), words.Of(dose), Rounded(dose.Water), Rounded(dose.Flour));
+        var (dose, held) = (state.DoseFor(feel), state.SoFar.HeldLeft(state.Plan.Spec));
+        var isHeld = held > Mass.Zero && dose.Water > Mass.Zero;
+        var hint = isHeld ? words.AllHeld(held, state.Plan.Spec.Liquid!.Ingredient.Name) : words.Of(dose);
+        return new(Name(feel), Voice.Of(feel), hint, Rounded(dose.Water), Rounded(dose.Flour));
     }
 
     private static ImmutableArray<Answer> LooksAt(Forecast of)

@@ -14,8 +14,12 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="Dough">Everything in the pan now.</param>
 /// <param name="Stop">No more doses.</param>
 /// <param name="Slips">What likely went wrong, in words.</param>
-/// <param name="Wait">Between a dose and the next look.</param>
+/// <param name="Wait">Between a dose and the next look; null when there is none, because it no longer kneads then.</param>
 /// <param name="LastLook">After this no dose helps.</param>
+/// <param name="Held">Liquid held back that was not poured in yet; null when none is.</param>
+/// <param name="Liquid">What that liquid is.</param>
+/// <param name="WaterSpoon">A tablespoon of water.</param>
+/// <param name="FlourSpoon">A level tablespoon of flour.</param>
 /// <param name="Before">What was added and felt before, in words.</param>
 public sealed record CheckView(
     string Added,
@@ -23,23 +27,33 @@ public sealed record CheckView(
     Mass Dough,
     bool Stop,
     ImmutableArray<string> Slips,
-    TimeSpan Wait,
+    TimeSpan? Wait,
     DateTimeOffset? LastLook,
+    Mass? Held,
+    string? Liquid,
+    Mass WaterSpoon,
+    Mass FlourSpoon,
     ImmutableArray<string> Before
 )
 {
     internal static CheckView Of(BakeState state, Voice words, DoseMemory? memory)
     {
         var spec = state.Plan.Spec;
-        var now = DoughCheck.After(spec.Dough, state.SoFar.Added);
+        var (soFar, held) = (state.SoFar, state.SoFar.HeldLeft(spec));
+        var now = DoughCheck.After(spec.Dough, soFar.AddedOver(spec), (held, spec.Liquid?.Ingredient.Water ?? 1));
+        var wait = DoughCheck.WaitFor(spec.Dough);
         return new(
             now.Added == Dose.None ? "" : words.Of(now.Added),
             now.Hydration,
             now.Dough,
             now.Stop,
             [.. now.Slips.Select(Voice.Of)],
-            DoughCheck.WaitFor(spec.Dough),
-            state.SoFar.When(Milestone.Started) + spec.Machine.KneadStart + DoughCheck.Last,
+            soFar.When(Milestone.Started) + spec.Machine.KneadEnd > soFar.Now + wait ? wait : null,
+            soFar.When(Milestone.Started) + spec.Machine.KneadStart + DoughCheck.Last,
+            held > Mass.Zero ? held : null,
+            spec.Liquid?.Ingredient.Name,
+            DoughCheck.WaterSpoon,
+            DoughCheck.FlourSpoon,
             memory is null ? [] : words.Of(memory, spec.Formula.Flour)
         );
     }

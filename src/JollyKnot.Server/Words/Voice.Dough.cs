@@ -33,6 +33,9 @@ public sealed partial class Voice
             _ => "Leave it alone",
         };
 
+    /// <summary>What was held back is poured in first.</summary>
+    public string AllHeld(Mass held, string liquid) => $"All the {liquid} held back, {Grams(held)}, or so much";
+
     /// <summary>What was put right with a change to a dough.</summary>
     public string Of(PutRight note) =>
         note switch

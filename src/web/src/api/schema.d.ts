@@ -1290,9 +1290,25 @@ export interface components {
              * Format: double
              * @description A number of seconds.
              */
-            wait: number;
+            wait: null | number;
             /** Format: date-time */
             lastLook: null | string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            held: null | number;
+            liquid: null | string;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            waterSpoon: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            flourSpoon: number;
             before: string[];
         };
         Choice: {
@@ -2422,6 +2438,16 @@ export interface components {
              * @description A number of seconds.
              */
             kneadStart?: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            kneading?: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            kneadEnd?: number;
         };
         MachineReading: {
             phase: components["schemas"]["PhaseKind"];

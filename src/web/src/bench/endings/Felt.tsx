@@ -71,26 +71,48 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
   const feel = answer.value as Schemas['DoughFeel'];
   return (
     <div className="answers dose">
-      <Grams label="Water added, g" value={water} change={setWater} />
-      <Grams label="Flour added, g" value={flour} change={setFlour} />
+      <Grams
+        label={check?.held ? `${check.liquid ?? 'Liquid'} poured in, g` : 'Water added, g'}
+        value={water}
+        change={setWater}
+        spoon={check?.waterSpoon}
+      />
+      <Grams label="Flour added, g" value={flour} change={setFlour} spoon={check?.flourSpoon} />
       <button className="button do" onClick={() => told({ type: 'dough-checked', step: beat.step, feel, ...dose })}>
         {isAny ? 'Added' : 'Leave it alone'}
       </button>
       {check && isAny && (
         <span className="muted">
-          Then wait {Math.round(check.wait / 60)} min and look again
-          {check.lastLook && `; after ${clockTime(check.lastLook)} no dose helps`}.
+          {check.wait === null
+            ? 'It hardly kneads any more: this is the last.'
+            : `Then wait ${Math.round(check.wait / 60)} min and look again`}
+          {check.wait !== null && check.lastLook && `; a dose helps until about ${clockTime(check.lastLook)}.`}
         </span>
       )}
     </div>
   );
 }
 
-function Grams({ label, value, change }: { label: string; value: string; change: (typed: string) => void }) {
+type GramsField = { label: string; value: string; change: (typed: string) => void; spoon: number | undefined };
+
+// Grams, or counted up by the spoon.
+function Grams({ label, value, change, spoon }: GramsField) {
   return (
-    <label>
-      {label}{' '}
-      <input className="typed" inputMode="decimal" value={value} onChange={(e) => change(e.target.value)} placeholder="0" />
-    </label>
+    <span className="by-spoon">
+      <label>
+        {label}{' '}
+        <input className="typed" inputMode="decimal" value={value} onChange={(e) => change(e.target.value)} placeholder="0" />
+      </label>
+      {spoon !== undefined && (
+        <button
+          type="button"
+          className="button small"
+          aria-label={`A spoon more: ${label}`}
+          onClick={() => change(String(typedOr(value, 0) + spoon))}
+        >
+          + a spoon
+        </button>
+      )}
+    </span>
   );
 }

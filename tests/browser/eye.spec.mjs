@@ -1,0 +1,161 @@
+// The baker's eye has the last word: what is seen of check, proof, tin and griddle decides what comes next.
+import { accessible, bake, call, expect, sharing, tell, test } from './house.mjs';
+
+const now = (page) => page.getByLabel('Now', { exact: true });
+const doStep = async (page, name) => {
+  await page.getByRole('button', { name: 'All steps' }).click();
+  await page.getByRole('button', { name: `Do ${name}` }).click();
+};
+
+test('sweet dough that has doubled after half an hour is believed: the oven is the next sentence', async ({ page, server }) => {
+  const id = await bake(server, { familyId: 'round-bun', pieces: 9 });
+  await tell(
+    server,
+    id,
+    { type: 'dough-weighed', step: 'weigh-dough', mass: 900, at: server.ago(40) },
+    { type: 'step-done', step: 'start-proof', at: server.ago(30) },
+  );
+  await page.visit(`/bench/${id}`);
+  await doStep(page, 'Look at the proof');
+  await page.getByRole('button', { name: /^Doubled/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Turn the wall oven to 190 °C|Switch the wall oven on/);
+  await expect(now(page)).toContainText('Ready as soon as the oven is.');
+  await expect(now(page)).toContainText(/In at \d\d:\d\d; they hold until about \d\d:\d\d/);
+  const { body } = await call(server, `/api/bakes/${id}`);
+  expect(body.proof.riseNow).toBeGreaterThanOrEqual(0.88);
+  // Hardly half an hour, which is what the oven needs, and nothing is looked at again.
+  const load = Date.parse(body.steps.find((s) => s.step === 'load').start);
+  expect(load - server.now).toBeLessThan(30 * 60000);
+  expect(body.steps.filter((s) => s.step.startsWith('look') && s.state !== 'done')).toEqual([]);
+  await accessible(page);
+  // The oven on, the dough waits for it, and it is said so.
+  await page.getByRole('group', { name: 'Controls' }).locator('.do').click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ready to go in: they wait for the oven.');
+});
+
+test('it goes in now, however little it has risen', async ({ page, server }) => {
+  const id = await bake(server, { familyId: 'crusty-roll', pieces: 8 });
+  await tell(
+    server,
+    id,
+    { type: 'dough-weighed', step: 'weigh-dough', mass: 700, at: server.ago(40) },
+    { type: 'step-done', step: 'start-proof', at: server.ago(15) },
+    { type: 'step-done', step: 'oven-on', at: server.ago(35) },
+  );
+  await page.visit(`/bench/${id}`);
+  await doStep(page, 'Look at the proof');
+  await page
+    .getByRole('group', { name: 'Whatever its size' })
+    .getByRole('button', { name: 'It goes in now' })
+    .click();
+  // Scored, and loaded: nothing else is left before the oven, and nobody warns of anything.
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Score them.');
+  await expect(now(page).getByText(/too far|will not get there/)).toHaveCount(0);
+  await page.getByRole('group', { name: 'Controls' }).locator('.do').click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Load the wall oven/);
+});
+
+test('a loaf in its tin is told by the rim', async ({ page, server }) => {
+  const id = await bake(server, { familyId: 'tin-loaf', pieces: 1, cut: { panId: 'loaf' } });
+  await tell(
+    server,
+    id,
+    { type: 'dough-weighed', step: 'weigh-dough', mass: 860, at: server.ago(40) },
+    { type: 'step-done', step: 'start-proof', at: server.ago(28) },
+  );
+  await page.visit(`/bench/${id}`);
+  await doStep(page, 'Look at the proof');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Look at the tin: how high is the dough?');
+  const answers = page.getByRole('group', { name: 'Answers' });
+  await expect(answers.getByRole('button')).toHaveText([
+    'Deep in the tin',
+    'A finger below the rim',
+    'Level with the rimCan go in',
+    'Above the rimCan go in',
+  ]);
+  await answers.getByRole('button', { name: /^Level with the rim/ }).click();
+  await expect(now(page)).toContainText('Ready as soon as the oven is.');
+});
+
+test('at the griddle each side and each round is called', async ({ page, server }) => {
+  const id = await bake(server, { familyId: 'griddle-round', pieces: 14 });
+  const { body } = await call(server, `/api/bakes/${id}`);
+  const beats = body.steps.filter((s) => s.step.startsWith('griddle-') && s.step !== 'griddle-on');
+  expect(beats[0].short).toContain('Flip');
+  expect(beats[1].short).toContain('Off, and the next on');
+  await tell(
+    server,
+    id,
+    { type: 'step-done', step: 'start-proof', at: server.ago(60) },
+    { type: 'step-done', step: 'griddle-on', at: server.ago(20) },
+  );
+  await page.visit(`/bench/${id}`);
+  await doStep(page, 'The first on the griddle');
+  await expect(now(page)).toContainText('6 min a side');
+  await page.getByRole('group', { name: 'Controls' }).locator('.do').click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('They are on the griddle, 6 min a side.');
+  await server.pass(6.1);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Flip all \d+ on the griddle\.$/);
+  await page.getByRole('group', { name: 'Controls' }).locator('.do').click();
+  await server.pass(6.1);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Take them off, and lay the next \d+ on the griddle\.$/);
+});
+
+test('held-back milk is poured in at the check, counts once, and a second sticky look is not lost', async ({ page, server }) => {
+  const id = await bake(server, { school: { holdBack: true } });
+  await tell(server, id, { type: 'step-done', step: 'start-cycle', at: server.ago(27) });
+  await page.visit(`/bench/${id}`);
+  await doStep(page, 'Check the dough');
+  await expect(now(page)).toContainText('100 g whole milk held back');
+  await page.getByRole('button', { name: /^Stiff/ }).click();
+  await expect(page.getByLabel('whole milk poured in, g', { exact: true })).toHaveValue('100');
+  await page.getByRole('button', { name: 'Added', exact: true }).click();
+  const { body } = await call(server, `/api/bakes/${id}`);
+  expect(body.undo.short).toContain('Check');
+  // All of the milk is the recipe's own: nothing was added, and no slip is suspected.
+  await server.pass(4);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Check the dough/);
+  await expect(now(page).getByText(/No more doses/)).toHaveCount(0);
+  // Counted up by the spoon, late, and looked at once more.
+  await page.getByRole('button', { name: /^Sticks to the finger/ }).click();
+  await page.getByLabel('Flour added, g', { exact: true }).fill('0');
+  await page.getByRole('button', { name: 'A spoon more: Flour added, g' }).click();
+  await page.getByRole('button', { name: 'A spoon more: Flour added, g' }).click();
+  await expect(page.getByLabel('Flour added, g', { exact: true })).toHaveValue('16');
+  await page.getByRole('button', { name: 'Added', exact: true }).click();
+  await expect
+    .poll(async () => (await call(server, `/api/bakes/${id}`)).body.steps.some((s) => s.step === 'check-3'))
+    .toBe(true);
+});
+
+sharing("the recipe's minutes stand beside the reckoned ones, and either is taken by touch", async ({ page }) => {
+  await page.visit('/doughs/read');
+  await page
+    .getByLabel(/Paste a recipe/)
+    .fill(
+      [
+        'Slipway buns',
+        'makes 10',
+        '500 g strong white flour',
+        '310 ml milk',
+        '30 g sugar',
+        '8 g salt',
+        '6 g yeast',
+        'Let rise until doubled, 40 to 44 minutes. Brush with milk. Bake at 200 °C for 18 to 20 minutes.',
+      ].join('\n'),
+    );
+  await page.getByRole('button', { name: 'Keep this dough' }).click();
+  await page.getByRole('button', { name: 'Lay out a bake' }).click();
+  const result = page.getByRole('region', { name: 'Result' });
+  await expect(page.getByText('200 °C, milk')).toBeVisible();
+  const proof = result.getByRole('radiogroup', { name: 'Second proof: whose time' });
+  await expect(proof).toContainText('recipe 40 to 44 min');
+  await proof.getByText(/^recipe/).click();
+  await expect(result).toContainText('42 min');
+  await result
+    .getByRole('radiogroup', { name: 'Bake: whose time' })
+    .getByText(/^recipe/)
+    .click();
+  await expect(result).toContainText(/19 min ?bake/);
+  await accessible(page);
+});
