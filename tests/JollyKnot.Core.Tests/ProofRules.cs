@@ -383,6 +383,11 @@ public sealed class ProofRules
         slow.Spread.ShouldBeLessThan(PaceBelief.Prior.Spread);
         var one = PaceMemory.For(Places.Counter, [Past("counter", Seen.Third, 40)]);
         one.Pace.ShouldBeInRange(slow.Pace, 1);
+        // What was long ago says less: half after ten bakes, so the latest eight turn it.
+        var (fast, old) = (Past("counter", Seen.Doubled, 40), Past("counter", Seen.Third, 40));
+        var turned = PaceMemory.For(Places.Counter, [.. Enumerable.Repeat(fast, 8), .. Enumerable.Repeat(old, 8)]);
+        var before = PaceMemory.For(Places.Counter, [.. Enumerable.Repeat(old, 8), .. Enumerable.Repeat(fast, 8)]);
+        turned.Pace.ShouldBeGreaterThan(before.Pace * 1.05);
         // Another place says nothing of this one.
         PaceMemory.For(Places.Counter, [Past("above-oven", Seen.Third, 40)]).Pace.ShouldBe(1);
     }

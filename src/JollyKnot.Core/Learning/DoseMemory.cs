@@ -12,7 +12,8 @@ namespace JollyKnot.Core.Learning;
 /// <param name="SameDough">It was this dough; else one of the same flour.</param>
 /// <param name="Added">What was added.</param>
 /// <param name="Feel">How it felt at take-out; null when nobody said.</param>
-/// <param name="OfFlour">Water over flour added, as a share of the flour: over 0 where the flour wanted more water.</param>
+/// <param name="OfFlour">Water over flour that went in over the recipe as it is now, as a share of the flour: over 0 where the
+/// flour wanted more water.</param>
 public sealed record PastDose(DateTimeOffset At, Season Season, bool SameDough, Dose Added, DoughFeel? Feel, Share OfFlour);
 
 /// <summary>What past checks say of the next one.</summary>
@@ -39,13 +40,26 @@ public sealed record DoseMemory(ImmutableArray<PastDose> Past, Share Lately)
         var doses = past.Select(l => l.Dose)
             .OfType<DoseLesson>()
             .Where(d => d.Flour == flour)
-            .Select(d => new PastDose(d.At, Seasons.Of(d.At), IsSame(spec, d), d.Added, d.Feel, d.OfFlour))
+            .Select(d => new PastDose(d.At, Seasons.Of(d.At), IsSame(spec, d), d.Added, d.Feel, OfFlour(spec, d)))
             .OrderByDescending(p => p.SameDough)
             .ThenByDescending(p => p.At)
             .ToImmutableArray();
         var groups = new[] { doses.Where(p => p.SameDough && p.Season == Seasons.Of(now)), doses.Where(p => p.SameDough), doses };
         var used = groups.Select(g => g.Take(Most).ToList()).FirstOrDefault(g => g.Count > 0);
-        return new([.. doses.Take(Most)], Share.FromFraction(used?.Average(p => p.OfFlour.Fraction) ?? 0));
+        return new([.. doses.Take(Most)], Share.FromFraction(used is null ? 0 : Mean(used)));
+    }
+
+    private static double Mean(List<PastDose> latestFirst)
+    {
+        var fading = latestFirst.Fading().ToList();
+        return fading.Sum(d => d.Weight * d.Lesson.OfFlour.Fraction) / fading.Sum(d => d.Weight);
+    }
+
+    // A recipe that was put right since asks for so much less.
+    private static Share OfFlour(BakeSpec spec, DoseLesson past)
+    {
+        var putRight = IsSame(spec, past) && past.Hydration is { } was ? spec.Formula.Hydration.Fraction - was.Fraction : 0;
+        return Share.FromFraction(past.OfFlour.Fraction - putRight);
     }
 
     private static bool IsSame(BakeSpec spec, DoseLesson past) =>

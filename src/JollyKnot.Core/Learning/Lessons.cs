@@ -28,7 +28,9 @@ public sealed record OvenLesson(string Oven, double LogOff);
 /// <param name="At">When it came out.</param>
 /// <param name="Added">What was added.</param>
 /// <param name="Feel">How it felt at take-out; null when nobody said.</param>
-/// <param name="OfFlour">Water over flour added, as a share of the flour: over 0 where the flour wanted more water.</param>
+/// <param name="OfFlour">Water over flour that went in over the recipe, at loading and at the check, as a share of the flour: over
+/// 0 where the flour wanted more water.</param>
+/// <param name="Hydration">The recipe's hydration then; null where it was not kept.</param>
 public sealed record DoseLesson(
     Guid? Dough,
     string Name,
@@ -36,7 +38,8 @@ public sealed record DoseLesson(
     DateTimeOffset At,
     Dose Added,
     DoughFeel? Feel,
-    Share OfFlour
+    Share OfFlour,
+    Share? Hydration = null
 )
 {
     /// <summary>The dough's main flour; null when it has none.</summary>
@@ -130,7 +133,25 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
             takenOut?.At ?? standing[^1].At,
             added,
             (takenOut?.Event as DoughTakenOut)?.Feel,
-            Share.FromFraction((added.Water - added.Flour) / spec.Formula.Flour)
+            Share.FromFraction((added.Water.Grams - added.Flour.Grams + LoadedOver(over)) / spec.Formula.Flour.Grams),
+            spec.Formula.Hydration
         );
+    }
+
+    // Water over flour that was weighed in over the recipe, in grams: who pours the hint at loading needs no dose.
+    private static double LoadedOver(BakeState over)
+    {
+        var sum = 0d;
+        foreach (var step in over.Plan.Spec.Pan.Steps)
+        {
+            var off = over.SoFar.WeighedIn.GetValueOrDefault(step.Number, step.Mass).Grams - step.Mass.Grams;
+            sum += step.Row.Ingredient.Role switch
+            {
+                Role.Liquid => off * step.Row.Ingredient.Water,
+                Role.Flour => -off,
+                _ => 0,
+            };
+        }
+        return sum;
     }
 }

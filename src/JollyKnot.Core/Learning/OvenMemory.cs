@@ -12,7 +12,7 @@ public static class OvenMemory
         BetweenBakes = .15;
 
     /// <summary>What each oven needs over what is usual, held towards 1 while bakes are few.</summary>
-    /// <param name="past">What past bakes say.</param>
+    /// <param name="past">What past bakes say, the latest first.</param>
     /// <returns>By oven id, over 0; an oven that nothing is known of is not listed.</returns>
     public static ImmutableDictionary<string, double> Of(IEnumerable<Lessons> past)
     {
@@ -22,11 +22,11 @@ public static class OvenMemory
 
     private static double Need(IEnumerable<OvenLesson> lessons)
     {
-        const double weight = 1 / (BetweenBakes * BetweenBakes);
         var precision = 1 / (BetweenOvens * BetweenOvens);
         var sum = 0d;
-        foreach (var lesson in lessons)
+        foreach (var (lesson, fresh) in lessons.Fading())
         {
+            var weight = fresh / (BetweenBakes * BetweenBakes);
             precision += weight;
             sum += weight * lesson.LogOff;
         }

@@ -27,8 +27,9 @@ public static class Kinds
     /// <summary>An event of a bake. 2: as the plan's. 3: more can be seen at a look.</summary>
     public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged, Unchanged);
 
-    /// <summary>A bake that is over, as it was. 2: a step says what it is by its name alone.</summary>
-    public static DocumentKind<ClosedBake> Closed { get; } = new("closed-bake", WithoutKinds, Unchanged);
+    /// <summary>A bake that is over, as it was. 2: a step says what it is by its name alone. 4: what its
+    /// dough wanted is held against the recipe of the time.</summary>
+    public static DocumentKind<ClosedBake> Closed { get; } = new("closed-bake", WithoutKinds, Unchanged, Unchanged);
 
     // What was added since may be missing.
     private static JsonNode Unchanged(JsonNode document) => document;

@@ -75,9 +75,10 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
         label={check?.held ? `${check.liquid ?? 'Liquid'} poured in, g` : 'Water added, g'}
         value={water}
         change={setWater}
+        of={check?.held ? (check.liquid ?? 'liquid') : 'water'}
         spoon={check?.waterSpoon}
       />
-      <Grams label="Flour added, g" value={flour} change={setFlour} spoon={check?.flourSpoon} />
+      <Grams label="Flour added, g" value={flour} change={setFlour} of="flour" spoon={check?.flourSpoon} />
       <button className="button do" onClick={() => told({ type: 'dough-checked', step: beat.step, feel, ...dose })}>
         {isAny ? 'Added' : 'Leave it alone'}
       </button>
@@ -93,10 +94,10 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
   );
 }
 
-type GramsField = { label: string; value: string; change: (typed: string) => void; spoon: number | undefined };
+type GramsField = { label: string; of: string; value: string; change: (typed: string) => void; spoon: number | undefined };
 
 // Grams, or counted up by the spoon.
-function Grams({ label, value, change, spoon }: GramsField) {
+function Grams({ label, of, value, change, spoon }: GramsField) {
   return (
     <span className="by-spoon">
       <label>
@@ -107,7 +108,7 @@ function Grams({ label, value, change, spoon }: GramsField) {
         <button
           type="button"
           className="button small"
-          aria-label={`A spoon more: ${label}`}
+          aria-label={`A spoon of ${of} more`}
           onClick={() => change(String(typedOr(value, 0) + spoon))}
         >
           + a spoon
