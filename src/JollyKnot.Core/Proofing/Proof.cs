@@ -30,11 +30,6 @@ public enum ProofTrouble
 /// <param name="Seen">What was seen.</param>
 public sealed record LookTaken(TimeSpan After, Seen Seen);
 
-/// <summary>Dough was moved, or comes to stand somewhere else.</summary>
-/// <param name="After">Since the start of the proof.</param>
-/// <param name="Place">Where it stands from then on.</param>
-public sealed record Moved(TimeSpan After, Place Place);
-
 /// <summary>All that a proof is predicted from.</summary>
 /// <param name="Conditions">Piece, formula, kitchen.</param>
 /// <param name="Place">Where it stands.</param>
