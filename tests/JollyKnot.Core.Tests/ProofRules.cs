@@ -357,6 +357,49 @@ public sealed class ProofRules
     }
 
     [Fact]
+    public void Moved_dough_keeps_its_rise_and_follows_its_new_place()
+    {
+        var (at, cool) = (Minutes(25), Places.Find("fridge")!);
+        Proof Predicted(params Moved[] moves) => Proof.Predict(new(Piece(57), Places.Counter, 1) { Moves = [.. moves] });
+        var (stays, moved) = (Predicted(), Predicted(new Moved(at, Places.Find("proof-setting")!)));
+        moved.RiseAt(at).ShouldBe(stays.RiseAt(at), 1e-9);
+        moved.Window!.Best.ShouldBeLessThan(stays.Window!.Best - Minutes(5));
+        Predicted(new Moved(at, cool)).Window!.Best.ShouldBeGreaterThan(stays.Window.Best + Minutes(20));
+        // There and back again is there for so long.
+        var back = Predicted(new Moved(at, cool), new Moved(at + Minutes(30), Places.Counter));
+        back.Window!.Best.ShouldBeInRange(stays.Window.Best + Minutes(5), stays.Window.Best + Minutes(50));
+        // Into the oven, it has to come out of it before that heats; out of it again, there is nothing to clear.
+        var story = Story.Proofing(Spec(SoftRolls, "pan-roll"), 100).After(20);
+        story.State.Timetable["clear-oven"].ShouldBeNull();
+        var light = Places.Find("oven-light")!;
+        story.Tell(new ProofMoved("start-proof", light)).State.Timetable["clear-oven"].ShouldNotBeNull();
+        story.Slot("clear-oven").Start.ShouldBeLessThan(story.Slot("oven-on").Start);
+        story.After(5).Tell(new ProofMoved("start-proof", Places.Counter)).State.Timetable["clear-oven"].ShouldBeNull();
+        // A reading is of the place where it was taken.
+        story.Tell(new PlaceMeasured("start-proof", Celsius(31)));
+        story.Tell(new ProofMoved("start-proof", light)).State.SoFar.PlaceReadings.ShouldBeEmpty();
+        foreach (
+            var wrong in new[]
+            {
+                light with
+                {
+                    Id = "",
+                },
+                light with
+                {
+                    Steady = Celsius(500),
+                },
+                light with
+                {
+                    OverRoom = double.NaN,
+                },
+            }
+        )
+            BakeRules.Refuses(story.State, new ProofMoved("start-proof", wrong) { At = story.Now })!.Field.ShouldBe("to");
+        BakeRules.Refuses(story.State, new ProofMoved("shape", light) { At = story.Now })!.Field.ShouldBe("proof");
+    }
+
+    [Fact]
     public void A_probe_moves_the_end_of_the_bake_and_nonsense_does_not()
     {
         var story = Story.Proofing(Spec(PlaitDough, "plait-3", pieces: 2), 100).Tell(new StepDone("load"));

@@ -20,6 +20,19 @@ namespace JollyKnot.Core.Tests;
 public sealed class SmallRules
 {
     [Fact]
+    public void A_time_comes_back_from_text_to_the_tick() =>
+        Gen.Long[0, TimeSpan.TicksPerDay]
+            .ForAll(
+                ticks =>
+                {
+                    var options = new JsonSerializerOptions { Converters = { new SecondsJsonConverter() } };
+                    var text = JsonSerializer.Serialize(new TimeSpan(ticks), options);
+                    JsonSerializer.Deserialize<TimeSpan>(text, options).Ticks.ShouldBe(ticks);
+                },
+                iter: 1000
+            );
+
+    [Fact]
     public void The_pantry_is_made_of_shares_and_knows_each_word_once()
     {
         Ingredients.All.Select(i => i.Name).ShouldBeUnique();

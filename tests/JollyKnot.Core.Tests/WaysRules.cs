@@ -185,7 +185,7 @@ public sealed class WaysRules
         double Pace(params double[] factors) => OvenMemory.Of(factors.Select(f => Learned(f))).GetValueOrDefault("wall", 1);
         Pace().ShouldBe(1);
         Pace(1.2).ShouldBeInRange(1.04, 1.12);
-        Pace([.. Enumerable.Repeat(1.2, 20)]).ShouldBe(1.2, .02);
+        Pace([.. Enumerable.Repeat(1.2, 20)]).ShouldBe(1.2, .03);
         Pace(4).ShouldBe(1);
         var slow = Layout.Of(plan.Spec.Knowing(OvenMemory.Of([Learned(1.2), Learned(1.2)])), Morning);
         slow.Timetable["bake"]!.Step.Length.ShouldBeGreaterThan(likely * 1.05);

@@ -97,6 +97,7 @@ internal static class Golden
             {
                 var bake = await LayOut(stage is "check-1" or "take-out" ? "plait-3" : "pan-roll", number++);
                 await new Player(house, dice, null).Play(bake, stage);
+                await Move(bake);
             }
             await LayOut("round-bun", number, house.Now.AddHours(9));
             await house.Post("/api/day/arrange", new JsonObject());
@@ -220,6 +221,16 @@ internal static class Golden
             };
             await Must(house.Put("/api/kitchen/setup", kitchen.DeepClone()));
             await Must(house.Put("/api/scale/auto", new { on = true }));
+        }
+
+        // What stands to proof comes to stand somewhere else.
+        private async Task Move(Guid bake)
+        {
+            var kitchen = (await house.Get("/api/kitchen")).Body;
+            if ((await house.Get($"/api/bakes/{bake}")).Body["proof"] is not { } proof)
+                return;
+            var to = kitchen["shelves"]!.AsArray()[^1]!;
+            await Tell(bake, Player.Of("proof-moved", ("proof", proof["step"]!.DeepClone()), ("to", to.DeepClone())));
         }
 
         // Told only where there are newer rules than a bake was laid out by.

@@ -74,6 +74,25 @@ test('a loaf in its tin is told by the rim', async ({ page, server }) => {
   await expect(now(page)).toContainText('Ready as soon as the oven is.');
 });
 
+test('dough that proofs is moved: its rise stays, and the oven it stands in is cleared first', async ({ page, server }) => {
+  const id = await bake(server, { familyId: 'round-bun', pieces: 9 });
+  await tell(server, id, { type: 'step-done', step: 'start-proof', at: server.ago(20) });
+  await page.visit(`/bench/${id}`);
+  const proof = page.getByRole('region', { name: 'Proof' });
+  await expect(proof).toContainText('on the counter');
+  const { body: before } = await call(server, `/api/bakes/${id}`);
+  await page.getByRole('combobox', { name: 'It stands somewhere else now' }).click();
+  await page.locator('.ant-select-item-option[title="in the oven, light on"]').click();
+  await expect(proof).toContainText('in the oven, light on');
+  await expect(proof).toContainText('Dough out of the oven');
+  const { body: after } = await call(server, `/api/bakes/${id}`);
+  expect(after.proof.riseNow).toBeCloseTo(before.proof.riseNow, 1);
+  expect(Date.parse(after.proof.best)).toBeLessThan(Date.parse(before.proof.best));
+  await page.getByRole('button', { name: /^Take back Moved: in the oven, light on/ }).click();
+  await expect(proof).toContainText('on the counter');
+  await accessible(page);
+});
+
 test('at the griddle each side and each round is called', async ({ page, server }) => {
   const id = await bake(server, { familyId: 'griddle-round', pieces: 14 });
   const { body } = await call(server, `/api/bakes/${id}`);

@@ -86,6 +86,9 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
         var prior = 1 / (PaceBelief.Prior.Spread * PaceBelief.Prior.Spread);
         foreach (var forecast in state.Chain.Batches)
         {
+            // What was moved tells of no one place.
+            if (!state.SoFar.MovesOf(forecast.Batch).IsEmpty)
+                continue;
             if (state.SoFar.LooksAt(forecast.Batch).IsEmpty || forecast.Proof.Trouble == ProofTrouble.DeadYeast)
                 continue;
             // What the looks alone say: the posterior without its prior.

@@ -38,7 +38,8 @@ public sealed class SecondsJsonConverter : JsonConverter<TimeSpan>
     /// <inheritdoc/>
     public override TimeSpan Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
         reader.TokenType == JsonTokenType.Number && reader.TryGetDouble(out var seconds) && Math.Abs(seconds) < 1e10
-            ? TimeSpan.FromSeconds(seconds)
+            // Rounded: what was written comes back to the tick.
+            ? new TimeSpan((long)Math.Round(seconds * TimeSpan.TicksPerSecond))
             : throw new JsonException("A number of seconds is wanted here.");
 
     /// <inheritdoc/>

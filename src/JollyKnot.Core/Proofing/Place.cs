@@ -33,6 +33,20 @@ public sealed record Place(
     /// <summary>An oven shut and switched off falls towards the room in this time. Bakers' usage.</summary>
     public static TimeSpan OvenFallsIn { get; } = TimeSpan.FromMinutes(35);
 
+    // A place for dough, or an oven cooling down.
+    private static readonly Band<Temperature> Heats = new(Temperature.FromCelsius(-5), Temperature.FromCelsius(120));
+    private const double MostOverRoom = 60;
+
+    /// <summary>Whether there can be such a place: named, and as warm as a kitchen has it.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool IsPossible =>
+        Id is { Length: > 0 and <= PlainText.LongestName }
+        && Name is { Length: > 0 and <= PlainText.LongestName }
+        && Math.Abs(OverRoom) <= MostOverRoom
+        && (Steady is not { } steady || Heats.Holds(steady))
+        && (StartsAt is not { } start || Heats.Holds(start))
+        && (FallsIn is not { } falls || falls > TimeSpan.Zero);
+
     /// <summary>How long after switching off an oven this hot is safe for dough.</summary>
     /// <param name="heat">What it was at.</param>
     /// <param name="room">The kitchen.</param>

@@ -30,6 +30,11 @@ public enum ProofTrouble
 /// <param name="Seen">What was seen.</param>
 public sealed record LookTaken(TimeSpan After, Seen Seen);
 
+/// <summary>Dough was moved.</summary>
+/// <param name="After">Since the start of the proof.</param>
+/// <param name="Place">Where it stands from then on.</param>
+public sealed record Moved(TimeSpan After, Place Place);
+
 /// <summary>All that a proof is predicted from.</summary>
 /// <param name="Conditions">Piece, formula, kitchen.</param>
 /// <param name="Place">Where it stands.</param>
@@ -38,6 +43,12 @@ public sealed record ProofCase(RiseConditions Conditions, Place Place, double Wa
 {
     /// <summary>What was seen so far, in order.</summary>
     public ImmutableArray<LookTaken> Looks { get; init; } = [];
+
+    /// <summary>Where it was moved to, in order.</summary>
+    public ImmutableArray<Moved> Moves { get; init; } = [];
+
+    /// <summary>Where it stands now.</summary>
+    public Place Here => Moves.IsEmpty ? Place : Moves[^1].Place;
 
     /// <summary>The rim of its tin; null for what stands in none.</summary>
     public TinRim? Rim { get; init; }
@@ -183,7 +194,7 @@ internal sealed class ProofReckoning(ProofCase of)
         double Modelled(double rise) => seen is null ? rise / belief.Pace : seen.Modelled + (rise - seen.Rise) / belief.Pace;
 
         var canGoIn = !of.Looks.IsEmpty && Sight.CanGoIn(of.Looks[^1].Seen, wanted, of.Rim);
-        var leaves = of.Place.InOven ? of.MovedOut ?? (canGoIn ? of.Since : HandOver(stay, Modelled(wanted))) : (TimeSpan?)null;
+        var leaves = of.Here.InOven ? of.MovedOut ?? (canGoIn ? of.Since : HandOver(stay, Modelled(wanted))) : (TimeSpan?)null;
         var curve = With(stay, leaves);
         var window = WindowOf(curve, Modelled, canGoIn);
         var proof = new Proof(window, leaves, belief, curve, NextLook(curve, belief, window, seen))
@@ -202,7 +213,13 @@ internal sealed class ProofReckoning(ProofCase of)
     {
         if (of.Cold > TimeSpan.Zero)
             yield return (of.ColdPlace ?? Places.Fridge, of.Cold);
-        yield return (of.Place, RiseModel.Horizon);
+        var (place, since) = (of.Place, of.Cold);
+        foreach (var move in of.Moves.Where(m => m.After > of.Cold))
+        {
+            yield return (place, move.After - since);
+            (place, since) = (move.Place, move.After);
+        }
+        yield return (of.Here, RiseModel.Horizon);
     }
 
     private TimeSpan LastLook => of.Looks.IsEmpty ? TimeSpan.Zero : of.Looks[^1].After;
@@ -282,7 +299,7 @@ internal sealed class ProofReckoning(ProofCase of)
     private ProofTrouble? TroubleOf(Proof proof, RiseCurve looked)
     {
         // What can still be saved comes first.
-        if (Enumerable.Range(0, 3).All(i => of.Place.At(TimeSpan.FromMinutes(5 * i), of.Conditions.Room) > Place.TooWarm))
+        if (Enumerable.Range(0, 3).All(i => of.Here.At(TimeSpan.FromMinutes(5 * i), of.Conditions.Room) > Place.TooWarm))
             return ProofTrouble.TooWarm;
         if (of.Looks.Length > 1 && of.Looks.TakeLast(2).All(l => ShowsNothing(l, looked)))
             return ProofTrouble.DeadYeast;

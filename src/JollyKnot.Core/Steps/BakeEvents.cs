@@ -20,6 +20,7 @@ namespace JollyKnot.Core.Steps;
 [JsonDerivedType(typeof(ProofLooked), "proof-looked")]
 [JsonDerivedType(typeof(ProbeRead), "probe-read")]
 [JsonDerivedType(typeof(PlaceMeasured), "place-measured")]
+[JsonDerivedType(typeof(ProofMoved), "proof-moved")]
 [JsonDerivedType(typeof(Reviewed), "reviewed")]
 [JsonDerivedType(typeof(AlarmsHushed), "alarms-hushed")]
 [JsonDerivedType(typeof(Arranged), "arranged")]
@@ -233,6 +234,27 @@ public sealed record PlaceMeasured(StepId Proof, Temperature Heat) : BakeEvent
         soFar with
         {
             PlaceReadings = soFar.PlaceReadings.SetItem(Proof.Batch, Heat),
+        };
+}
+
+/// <summary>The proofing dough was moved: what it has risen stays, the rest follows the new place.</summary>
+/// <param name="Proof">The step that set the dough to proof.</param>
+/// <param name="To">Where it stands from then on.</param>
+public sealed record ProofMoved(StepId Proof, Place To) : BakeEvent
+{
+    internal override Problem? Refused(ChainOfSteps chain)
+    {
+        if (chain.At(Milestone.SetToProof, Proof.Batch)?.Id != Proof)
+            return new("unknown:proof", "proof");
+        return To is { IsPossible: true } ? null : new("unknown:place", "to");
+    }
+
+    // What was measured was of the place before.
+    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
+        soFar with
+        {
+            Moves = soFar.Moves.Add(new(Proof.Batch, Then, To)),
+            PlaceReadings = soFar.PlaceReadings.Remove(Proof.Batch),
         };
 }
 

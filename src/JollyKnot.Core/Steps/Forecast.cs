@@ -93,7 +93,19 @@ internal sealed class Forecaster(BakeSoFar bake)
         var turn = TurnOf(batch);
         var late = LateBy(batch, turn, rises);
         var cold = ColdOf(bread, late, rises);
-        var forecast = new Forecast(batch, piece, place, cold, null!, window, wanted, probed, finishing, turn, late);
+        var forecast = new Forecast(
+            batch,
+            piece,
+            MovedTo(batch) ?? place,
+            cold,
+            null!,
+            window,
+            wanted,
+            probed,
+            finishing,
+            turn,
+            late
+        );
         return forecast with { Proof = ProofOf(forecast, rises) };
     }
 
@@ -107,11 +119,15 @@ internal sealed class Forecaster(BakeSoFar bake)
         var batch = of.Batch;
         var started = soFar.When(Milestone.SetToProof, batch.Index);
         var since = started is { } at && soFar.Now > at ? soFar.Now - at : TimeSpan.Zero;
-        var place = soFar.PlaceReadings.TryGetValue(batch.Index, out var reading) ? of.Place with { Steady = reading } : of.Place;
+        var moves = started is { } was ? MovesSince(batch, was) : [];
+        var place = moves.IsEmpty ? Measured(rises.Place, batch) : rises.Place;
+        if (!moves.IsEmpty)
+            moves = moves.SetItem(moves.Length - 1, moves[^1] with { Place = Measured(moves[^1].Place, batch) });
         return Proof.Predict(
             rises with
             {
                 Place = place,
+                Moves = moves,
                 Looks = started is { } from ? [.. soFar.LooksAt(batch).Select(l => new LookTaken(l.At - from, l.Seen))] : [],
                 Heating = HeatingFor(of),
                 MovedOut = soFar.When(Milestone.OvenCleared) - started,
@@ -121,6 +137,17 @@ internal sealed class Forecaster(BakeSoFar bake)
             }
         );
     }
+
+    private ImmutableArray<Moved> MovesSince(Batch batch, DateTimeOffset started) =>
+        [.. soFar.MovesOf(batch).Select(m => new Moved(m.At - started, Clear(m.To, batch)))];
+
+    private Place? MovedTo(Batch batch) => soFar.MovesOf(batch) is [.., var last] ? Clear(last.To, batch) : null;
+
+    // Only the first batch's dough is in the way of the oven.
+    private static Place Clear(Place place, Batch batch) => batch.Index > 0 ? place with { InOven = false } : place;
+
+    private Place Measured(Place place, Batch batch) =>
+        soFar.PlaceReadings.TryGetValue(batch.Index, out var reading) ? place with { Steady = reading } : place;
 
     // From taking the dough out of the oven to the oven being hot, less what hands do meanwhile without its rising.
     private TimeSpan HeatingFor(Forecast of)

@@ -17,6 +17,12 @@ public sealed record Happened(DateTimeOffset At, bool Skipped);
 /// <param name="Dose">What was added.</param>
 public sealed record Checked(DoughFeel Feel, Dose Dose);
 
+/// <summary>Proofing dough was moved.</summary>
+/// <param name="Batch">Which batch.</param>
+/// <param name="At">When.</param>
+/// <param name="To">Where to.</param>
+public sealed record MovedTo(int Batch, DateTimeOffset At, Place To);
+
 /// <summary>A look at a proof that was taken.</summary>
 /// <param name="Step">Which look.</param>
 /// <param name="At">When.</param>
@@ -63,6 +69,9 @@ public sealed record SoFar(DateTimeOffset Now)
     /// <summary>Probe readings, in order.</summary>
     public ImmutableArray<Probed> Probes { get; init; } = [];
 
+    /// <summary>Proofing dough that was moved, in order.</summary>
+    public ImmutableArray<MovedTo> Moves { get; init; } = [];
+
     /// <summary>The proofing place as last measured, by batch.</summary>
     public ImmutableDictionary<int, Temperature> PlaceReadings { get; init; } = ImmutableDictionary<int, Temperature>.Empty;
 
@@ -104,6 +113,13 @@ public sealed record SoFar(DateTimeOffset Now)
         if (When(Milestone.In, batch.Index) is not { } loaded)
             return [];
         return [.. Probes.Where(p => p.Batch == batch.Index).Select(p => new Baking.ProbeReading(p.At - loaded, p.Core))];
+    }
+
+    /// <summary>Where one batch was moved to, in order.</summary>
+    public ImmutableArray<MovedTo> MovesOf(Batch batch)
+    {
+        ArgumentNullException.ThrowIfNull(batch);
+        return [.. Moves.Where(m => m.Batch == batch.Index)];
     }
 
     /// <summary>The looks at one batch, in order.</summary>

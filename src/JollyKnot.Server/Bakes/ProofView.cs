@@ -123,7 +123,7 @@ public sealed record ProofView(
     private static Place StandsAt(Forecast of, BakeState state)
     {
         var inTheCold = state.Timetable.At(Milestone.InTheCold, of.Batch.Index) is { IsOpen: true };
-        return inTheCold && of.Cold is { } cold ? cold.Place : state.Plan.Spec.Place;
+        return inTheCold && of.Cold is { } cold ? cold.Place : of.Place;
     }
 
     // Measured, or as it is reckoned since the dough came there.
@@ -131,7 +131,10 @@ public sealed record ProofView(
     {
         if (state.SoFar.PlaceReadings.TryGetValue(of.Batch.Index, out var measured))
             return measured;
-        var since = state.SoFar.Now - (state.Timetable.At(Milestone.Proving, of.Batch.Index)?.Start ?? start);
+        var came = state.SoFar.MovesOf(of.Batch) is [.., var last]
+            ? last.At
+            : state.Timetable.At(Milestone.Proving, of.Batch.Index)?.Start;
+        var since = state.SoFar.Now - (came ?? start);
         return place.At(since > TimeSpan.Zero ? since : TimeSpan.Zero, state.Plan.Spec.Room);
     }
 

@@ -7,6 +7,7 @@ using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
+using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
@@ -87,6 +88,7 @@ public sealed record OvenView(string Id, string Name, ShownIn Dial, double Step)
 public sealed record ScaleStepView(Mass Step, string Name);
 
 /// <summary>What can be chosen when a bake is laid out.</summary>
+/// <param name="Shelves">The places whole, for dough that is moved to one.</param>
 /// <param name="Colds">Nights in the fridge.</param>
 /// <param name="Freshes">How fresh bread could be wanted.</param>
 /// <param name="Timers">For a machine that is loaded before.</param>
@@ -103,6 +105,7 @@ public sealed record KitchenView(
     ImmutableArray<TinView> Tins,
     ImmutableArray<FamilyView> Families,
     ImmutableArray<Choice> Places,
+    ImmutableArray<Place> Shelves,
     ImmutableArray<Choice> Washes,
     UnitsView Units,
     bool NoScale,
@@ -175,6 +178,7 @@ public static class KitchenEndpoints
                 )),
             ],
             [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
+            [.. kitchen.AllPlaces],
             [.. Washes.All.Select(w => new Choice(w.Id, w.Name))],
             UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain),
             kitchen.NoScale,

@@ -20,6 +20,7 @@ public sealed partial class Voice
             DoughChecked e => $"{Short(e.Step)}: {Of(e.Feel)}; {Of(new Dose(e.Water, e.Flour))}",
             DoughTakenOut e => $"{Short(e.Step)}: {Of(e.Feel)}",
             ProbeRead e => $"Probe: {Degree(e.Core)}",
+            ProofMoved e => $"Moved: {e.To.Name}",
             PlaceMeasured e => $"Place: {Degree(e.Heat)}",
             ProofLooked e => $"{Short(e.Step)}: {Of(e.Seen)}",
             StepSkipped e => $"Skipped: {Short(e.Step)}",

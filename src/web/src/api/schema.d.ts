@@ -876,7 +876,7 @@ export interface components {
              */
             timer?: null | number;
         };
-        BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventArranged"] | components["schemas"]["BakeEventRulesTaken"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
+        BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventProofMoved"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventArranged"] | components["schemas"]["BakeEventRulesTaken"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
         BakeEventAlarmsHushed: {
             /** @enum {string} */
             type: "alarms-hushed";
@@ -996,6 +996,14 @@ export interface components {
             type: "proof-looked";
             seen: components["schemas"]["Seen"];
             step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventProofMoved: {
+            /** @enum {string} */
+            type: "proof-moved";
+            proof: string;
+            to: components["schemas"]["Place"];
             /** Format: date-time */
             at?: null | string;
         };
@@ -2027,6 +2035,7 @@ export interface components {
             tins: components["schemas"]["TinView"][];
             families: components["schemas"]["FamilyView"][];
             places: components["schemas"]["Choice"][];
+            shelves: components["schemas"]["Place"][];
             washes: components["schemas"]["Choice"][];
             units: components["schemas"]["UnitsView"];
             noScale: boolean;

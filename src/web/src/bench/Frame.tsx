@@ -9,6 +9,7 @@ import { ProofCurve } from '../proof/ProofCurve';
 import type { AtBeat } from './AtTheBeat';
 import { Controls, type Primary } from './Controls';
 import { Measure } from './Measure';
+import { MoveIt } from './MoveIt';
 import { NewSteps } from './NewSteps';
 import { ScaleHands } from './ScaleHands';
 import { Since } from './Since';
@@ -61,7 +62,12 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
         <Guarded what="This picture" anew={[bake.position]}>
           {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
           {bake.inOven ? <InOven bake={bake} tell={send} /> : bake.proof && <ProofCurve proof={bake.proof} />}
-          {bake.proof && !bake.inOven && <Measure proof={bake.proof} tell={send} />}
+          {bake.proof && !bake.inOven && (
+            <>
+              <MoveIt proof={bake.proof} tell={send} />
+              <Measure proof={bake.proof} tell={send} />
+            </>
+          )}
           {beat.ending === 'review' && <Finish bake={bake} />}
         </Guarded>
         {begun && backdated && <Since {...at} />}

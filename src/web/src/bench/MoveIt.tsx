@@ -1,0 +1,21 @@
+// The dough is moved: what it has risen stays, the rest follows the new place.
+import { Select } from 'antd';
+import { api, type BakeEvent, type Schemas } from '../api/http';
+
+export function MoveIt({ proof, tell }: { proof: Schemas['ProofView']; tell: (event: BakeEvent) => void }) {
+  const { data } = api.useQuery('get', '/api/kitchen');
+  const shelves = data?.shelves.filter((s) => s.name !== proof.place) ?? [];
+  return (
+    <Select
+      aria-label="It stands somewhere else now"
+      placeholder="It stands somewhere else now …"
+      value={null}
+      style={{ maxWidth: 340 }}
+      options={shelves.map((s) => ({ value: s.id, label: s.name }))}
+      onChange={(id: string) => {
+        const to = shelves.find((s) => s.id === id);
+        if (to) tell({ type: 'proof-moved', proof: proof.step, to });
+      }}
+    />
+  );
+}
