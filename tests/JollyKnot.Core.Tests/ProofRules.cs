@@ -356,6 +356,21 @@ public sealed class ProofRules
             .Type.ShouldBe("out-of-range");
     }
 
+    [Theory]
+    [InlineData(49, true), InlineData(54, false)]
+    public void Dough_that_was_over_fifty_degrees_stays_dead(double hot, bool lives)
+    {
+        var oven = new Place("hot", "in a hot oven", true, Celsius(hot), 0, null);
+        var curve = RiseModel.Along(
+            Piece(57),
+            [(oven, TimeSpan.FromHours(3)), (Places.Counter, TimeSpan.FromHours(3))],
+            double.MaxValue
+        );
+        var (left, later) = (curve.At(TimeSpan.FromHours(3)).Rise, curve.Points[^1].Rise);
+        (later > left + .5).ShouldBe(lives);
+        (later > left).ShouldBe(lives);
+    }
+
     [Fact]
     public void Moved_dough_keeps_its_rise_and_follows_its_new_place()
     {

@@ -33,7 +33,8 @@ public sealed record RiseConditions(Mass Piece, Share Leaven, Share Sugar, Share
 /// <summary>One moment of a rise.</summary>
 /// <param name="Rise">0 freshly shaped, 1 doubled.</param>
 /// <param name="Celsius">The dough's own temperature.</param>
-public readonly record struct RisePoint(double Rise, double Celsius);
+/// <param name="IsDead">It was so hot that its yeast is dead.</param>
+public readonly record struct RisePoint(double Rise, double Celsius, bool IsDead = false);
 
 /// <summary>A computed rise, one point each <see cref="RiseModel.Step"/>.</summary>
 /// <param name="Points">The points; the first is the start.</param>
@@ -45,7 +46,7 @@ public sealed record RiseCurve(IReadOnlyList<RisePoint> Points)
         var steps = Math.Clamp(elapsed / RiseModel.Step, 0, Points.Count - 1);
         var (i, part) = ((int)steps, steps - (int)steps);
         var (a, b) = (Points[i], Points[Math.Min(i + 1, Points.Count - 1)]);
-        return new(a.Rise + (b.Rise - a.Rise) * part, a.Celsius + (b.Celsius - a.Celsius) * part);
+        return new(a.Rise + (b.Rise - a.Rise) * part, a.Celsius + (b.Celsius - a.Celsius) * part, a.IsDead);
     }
 
     /// <summary>When the rise reaches this much; null when it does not inside the curve.</summary>
@@ -78,6 +79,9 @@ public static class RiseModel
 
     // 1 % instant yeast at a steady 27 °C doubles in 58 min. Fitted to what bakers time across lean, rich and sweet doughs.
     private static readonly double K = 1 / (58 * TemperatureFactor(27));
+
+    // Dough that was hotter than this stays dead, °C. Bakers' usage: 50 to 55.
+    private const double Kills = 50;
 
     // Apparent dough: density kg/m³, specific heat J/kg·K, heat transfer to still air W/m²·K. Fitted.
     private const double Density = 1000,
@@ -139,16 +143,18 @@ public static class RiseModel
         var points = new List<RisePoint>(Math.Min(steps, 512) + 1) { from };
         double Place(double minutes) => place.At(TimeSpan.FromMinutes(minutes), conditions.Room).Celsius;
 
-        for (var (i, x, t) = (0, from.Rise, from.Celsius); i < steps && (x < until || i < least); i++)
+        for (var (i, x, t, dead) = (0, from.Rise, from.Celsius, from.IsDead); i < steps && (x < until || i < least); i++)
         {
             // Heun for the temperature, Simpson for the rise over the step.
             var (p0, p1) = (Place(i * h), Place((i + 1) * h));
             var slope = (p0 - t) / tau;
             var end = t + h * (slope + (p1 - (t + h * slope)) / tau) / 2;
             var middle = (t + end) / 2;
-            x += pace * h / 6 * (TemperatureFactor(t) + 4 * TemperatureFactor(middle) + TemperatureFactor(end));
+            dead |= end > Kills;
+            if (!dead)
+                x += pace * h / 6 * (TemperatureFactor(t) + 4 * TemperatureFactor(middle) + TemperatureFactor(end));
             t = end;
-            points.Add(new(x, t));
+            points.Add(new(x, t, dead));
         }
         return new(points);
     }
