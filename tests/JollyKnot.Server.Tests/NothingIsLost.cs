@@ -134,6 +134,20 @@ public sealed class NothingIsLost
             },
             new
             {
+                type = "proof-moved",
+                proof = "start-proof",
+                to = new
+                {
+                    id = "oven-light",
+                    name = "in the oven, light on",
+                    inOven = false,
+                    steady = (double?)null,
+                    overRoom = 9,
+                    fallsIn = (double?)null,
+                },
+            },
+            new
+            {
                 type = "proof-looked",
                 step = "look-1",
                 seen = "half",

@@ -102,7 +102,8 @@ public static partial class MethodReading
         (Word("rest|relax|rise|rising|doubled?|ruhen|gehen|reposer|lever|reposar|levar|riposare|lievitare"), RecipeStage.Rising),
         (
             Word(
-                "divide|shape|roll|pull|plait|braid|twist|tie|form|cut|teilen|formen|diviser|façonner|dividir|formar|dividere|formare"
+                "divide|shape|roll|pull|plait|braid|twist|tie|form|cut|teilen|formen|diviser|façonner|dividir|formar|"
+                    + "dividere|formare"
             ),
             RecipeStage.Shaping
         ),
@@ -274,7 +275,8 @@ public static partial class MethodReading
     private const string TimesTold =
         @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
         + @"(?<halfhour>half an hour|halbe stunde|demi-heure|media hora|mezz['’]ora)|"
-        + @"(?<from>\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|twenty|an(?= hour)))"
+        + @"(?<from>\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
+        + @"twenty|an(?= hour)))"
         + @"(?:\s*(?:-|–|to|or|bis|à|a)\s*(?<to>\d+(?:[.,]\d+)?[½¼¾]?))?\s*"
         + @"(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora|minutes?|minuten|minutos|minuti|mins?|"
         + @"seconds?|secs?|sekunden|secondes|segundos|secondi|s)\b";

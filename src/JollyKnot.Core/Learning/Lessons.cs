@@ -28,8 +28,8 @@ public sealed record OvenLesson(string Oven, double LogOff);
 /// <param name="At">When it came out.</param>
 /// <param name="Added">What was added.</param>
 /// <param name="Feel">How it felt at take-out; null when nobody said.</param>
-/// <param name="OfFlour">Water over flour that went in over the recipe, at loading and at the check, as a share of the flour: over
-/// 0 where the flour wanted more water.</param>
+/// <param name="OfFlour">Water over flour that went in over the recipe, at loading and at the check, as a share of the flour:
+/// over 0 where the flour wanted more water.</param>
 /// <param name="Hydration">The recipe's hydration then; null where it was not kept.</param>
 public sealed record DoseLesson(
     Guid? Dough,
