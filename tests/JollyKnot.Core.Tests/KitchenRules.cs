@@ -269,7 +269,7 @@ public sealed class KitchenRules
             over.HeldLeft(spec).Grams
         ).ShouldSatisfyAllConditions(a => a.Item1.ShouldBe(15, 1e-9), a => a.Item2.ShouldBe(8), a => a.Item3.ShouldBe(0));
         // With 40 g of milk still in the jug the dough is so much drier, and nobody suspects a slip.
-        var now = DoughCheck.After(SoftRolls, Dose.None, (Grams(40), .88));
+        var now = DoughCheck.After(SoftRolls, Dose.None, Grams(40), Share.FromFraction(.88));
         var whole = Formula.Of(SoftRolls);
         now.Hydration.Fraction.ShouldBe(whole.Hydration.Fraction - 40 * .88 / whole.Flour.Grams, 1e-9);
         (now.Dough.Grams, now.Stop).ShouldBe((880, false));

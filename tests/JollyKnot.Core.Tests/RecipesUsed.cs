@@ -70,6 +70,16 @@ public sealed class RecipesUsed
     [InlineData("Bake 20 minutes. Leave in the switched-off oven, door ajar, to cool.", CoolingWay.CoolingOven)]
     public void Bread_cools_as_the_recipe_cools_it(string method, CoolingWay way) => First(method).Ways!.Cooling.ShouldBe(way);
 
+    [Theory]
+    [InlineData("Brush with egg yolk. Bake 20 minutes.", "yolk"), InlineData("Brush with milk. Bake 20 minutes.", "milk")]
+    [InlineData("Brush, and cover with foil. Bake 20 minutes. Cool until the crust cracks.", "none")]
+    [InlineData("Bake 20 minutes. Brush the hot bread with butter.", "none")]
+    public void What_the_method_brushes_with_is_found_by_whole_words(string method, string wash)
+    {
+        var choice = First(method);
+        (choice.Cuts[0].WashId, choice.Ways?.Cooling).ShouldBe((wash, null));
+    }
+
     [Fact]
     public void What_says_nothing_is_left_as_usual()
     {

@@ -95,8 +95,9 @@ public static class DoughCheck
     /// <summary>A dough after these doses.</summary>
     /// <param name="dough">The dough as written.</param>
     /// <param name="added">All doses together, over the recipe.</param>
-    /// <param name="heldLeft">Liquid of the recipe that is not in yet, and how much of it is water.</param>
-    public static Dosed After(Dough dough, Dose added, (Mass Liquid, double Water) heldLeft = default)
+    /// <param name="heldLeft">Liquid of the recipe that is not in yet.</param>
+    /// <param name="water">The part of that liquid that is water.</param>
+    public static Dosed After(Dough dough, Dose added, Mass heldLeft = default, Share water = default)
     {
         ArgumentNullException.ThrowIfNull(dough);
         ArgumentNullException.ThrowIfNull(added);
@@ -105,10 +106,10 @@ public static class DoughCheck
         return new(
             added,
             Share.FromFraction(
-                (f.Hydration.Fraction * f.Flour.Grams + added.Water.Grams - heldLeft.Liquid.Grams * heldLeft.Water)
+                (f.Hydration.Fraction * f.Flour.Grams + added.Water.Grams - heldLeft.Grams * water.Fraction)
                     / (f.Flour + added.Flour).Grams
             ),
-            f.Total + added.Water + added.Flour - heldLeft.Liquid,
+            f.Total + added.Water + added.Flour - heldLeft,
             stop,
             stop ? [.. Likely(dough, added.Flour > added.Water)] : []
         );

@@ -1,4 +1,5 @@
 // What a bake opens with before its baker chooses: as the recipe says, else as this dough is good for.
+using System.Text.RegularExpressions;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
@@ -71,9 +72,10 @@ public static class FirstChoice
         // "Brush with milk", before the oven.
         var before = MethodReading
             .Said(dough.Notes, RecipeStage.Finishing)
-            .Where(s => Says(s, "brush", "glaze") && !Says(s, "hot", "warm", "baked", "after baking", "baking:"));
+            .Where(s => Says(s, "brush", "glaze") && !Says(s, "hot", "warm", "baked", "after baking"));
         var brushed = string.Join(' ', before);
-        return Washes.All.FirstOrDefault(w => Says(brushed, w.Id))?.Id ?? Washes.None.Id;
+        // "Egg yolk" is a yolk.
+        return Washes.All.OrderByDescending(w => w.OfYolk).FirstOrDefault(w => Says(brushed, w.Id))?.Id ?? Washes.None.Id;
     }
 
     private static Place PlaceIn(Dough dough, Kitchen kitchen)
@@ -111,12 +113,13 @@ public static class FirstChoice
     private static Steam? SteamOf(Dough dough)
     {
         var said = string.Join(' ', MethodReading.Said(dough.Notes, RecipeStage.Baking));
-        return Says(said, "spray", "mist") ? Steam.Mist
+        return Says(said, "spray", "spraying", "mist", "misting") ? Steam.Mist
             : Says(said, "stones") && Says(said, "steam") ? Steam.Stones
             : Says(said, "steam", "boiling water", "hot water") ? Steam.Tray
             : null;
     }
 
+    // Whole words: foil is no oil, and what cracks stands on no rack.
     private static bool Says(string text, params string[] words) =>
-        words.Any(w => text.Contains(w, StringComparison.OrdinalIgnoreCase));
+        words.Any(w => Regex.IsMatch(text, $@"\b{Regex.Escape(w)}\b", RegexOptions.IgnoreCase));
 }

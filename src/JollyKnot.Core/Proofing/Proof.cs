@@ -137,7 +137,7 @@ public sealed record Proof(ReadyWindow? Window, TimeSpan? OutOfOven, Believed Be
     public static Proof Predict(ProofCase of)
     {
         ArgumentNullException.ThrowIfNull(of);
-        return of.Conditions.OnlyRests ? Rest(of) : new ProofReckoning(of).Proof();
+        return of.Conditions.OnlyRests ? Rest(of) : new ProofReckoning(of).Reckon();
     }
 
     private static Proof Rest(ProofCase of)
@@ -173,10 +173,10 @@ internal sealed class ProofReckoning(ProofCase of)
     // A curve that goes on until so far risen at pace 1.
     private double until;
 
-    public Proof Proof()
+    public Proof Reckon()
     {
         var prior = of.Prior;
-        until = (wanted + Proofing.Proof.LateBy) / prior.Pace * Math.Exp(2 * prior.Spread) + Beyond;
+        until = (wanted + Proof.LateBy) / prior.Pace * Math.Exp(2 * prior.Spread) + Beyond;
         var stay = Stay();
         var reckoned = TimeTo(wanted / prior.Pace, stay);
         var joined = Joined(stay, reckoned);
@@ -184,7 +184,7 @@ internal sealed class ProofReckoning(ProofCase of)
         var looked = With(stay, of.MovedOut);
         var looks = SightsOf(looked);
         var belief = joined.After([.. looks.Select(l => new Look(l.Modelled, l.Sight))]);
-        if ((wanted + Proofing.Proof.LateBy) / belief.FourInFive.Slow is var slowest && slowest > until)
+        if ((wanted + Proof.LateBy) / belief.FourInFive.Slow is var slowest && slowest > until)
         {
             // Looks say it is slower than was thought possible: farther, then.
             until = slowest;
@@ -251,7 +251,7 @@ internal sealed class ProofReckoning(ProofCase of)
     private ReadyWindow? WindowOf(RiseCurve curve, Func<double, double> modelled, bool canGoIn)
     {
         var best = TimeTo(modelled(wanted), curve);
-        var late = TimeTo(modelled(wanted + Proofing.Proof.LateBy), curve) ?? RiseModel.Horizon;
+        var late = TimeTo(modelled(wanted + Proof.LateBy), curve) ?? RiseModel.Horizon;
         if (canGoIn && IsReady(of.Looks[^1].Seen))
         {
             // Seen ready is ready, whatever was reckoned. Told to go in, it is as good as ever until the oven is hot.
@@ -263,21 +263,21 @@ internal sealed class ProofReckoning(ProofCase of)
         var at = Longer(reckoned, LastLook);
         if (canGoIn)
             return new(LastLook, at, Longer(late, at));
-        return new(TimeTo(modelled(wanted - Proofing.Proof.EarlyBy), curve) ?? at, at, Longer(late, at));
+        return new(TimeTo(modelled(wanted - Proof.EarlyBy), curve) ?? at, at, Longer(late, at));
     }
 
     // The first look comes when a fast proof would be nearly there; later ones wait for news.
     private TimeSpan NextLook(RiseCurve curve, Believed belief, ReadyWindow? window, SeenAt? seen)
     {
         var fast = belief.At(FastEdge);
-        var nearly = wanted - Proofing.Proof.EarlyBy;
+        var nearly = wanted - Proof.EarlyBy;
         var modelled = seen is null ? nearly / fast : seen.Modelled + (nearly - seen.Rise) / fast;
         var look = TimeTo(modelled, curve) ?? RiseModel.Horizon;
         if (of.Looks.IsEmpty)
             return look;
         var last = of.Looks[^1].After;
         var remains = (window?.Best ?? last) - last;
-        return Longer(look, last + Longer(Proofing.Proof.BetweenLooks, remains * WaitedForNews));
+        return Longer(look, last + Longer(Proof.BetweenLooks, remains * WaitedForNews));
     }
 
     // One standard deviation up.
@@ -313,9 +313,7 @@ internal sealed class ProofReckoning(ProofCase of)
 
     private bool IsOver(Seen seen) =>
         seen is Seen.Over or Seen.Stays
-        || seen is not Seen.AboveRim
-            && Sight.Of(seen, wanted, of.Rim) is { } sight
-            && sight.Middle >= wanted + Proofing.Proof.OverBy;
+        || seen is not Seen.AboveRim && Sight.Of(seen, wanted, of.Rim) is { } sight && sight.Middle >= wanted + Proof.OverBy;
 
     private bool IsReady(Seen seen) =>
         seen == Seen.GoesIn || Sight.Of(seen, wanted, of.Rim) is { } sight && sight.Middle >= wanted - Nearly;

@@ -40,7 +40,12 @@ public sealed record CheckView(
     {
         var spec = state.Plan.Spec;
         var (soFar, held) = (state.SoFar, state.SoFar.HeldLeft(spec));
-        var now = DoughCheck.After(spec.Dough, soFar.AddedOver(spec), (held, spec.Liquid?.Ingredient.Water ?? 1));
+        var now = DoughCheck.After(
+            spec.Dough,
+            soFar.AddedOver(spec),
+            held,
+            Share.FromFraction(spec.Liquid?.Ingredient.Water ?? 1)
+        );
         var wait = DoughCheck.WaitFor(spec.Dough);
         return new(
             now.Added == Dose.None ? "" : words.Of(now.Added),

@@ -56,9 +56,10 @@ public sealed record PanView(string Id, string Name, PanLayout Layout, int Pans,
 
 /// <summary>What a recipe says beside what is reckoned: either can be taken.</summary>
 /// <param name="Recipe">By the recipe.</param>
+/// <param name="Middle">The middle of that: what is taken of it.</param>
 /// <param name="Reckoned">As reckoned, with this household's past.</param>
 /// <param name="Joined">What follows from both.</param>
-public sealed record TimesBeside(Lasts Recipe, TimeSpan Reckoned, TimeSpan Joined);
+public sealed record TimesBeside(Lasts Recipe, TimeSpan Middle, TimeSpan Reckoned, TimeSpan Joined);
 
 /// <summary>Another way to bake the same.</summary>
 /// <param name="Heat">The oven.</param>
@@ -272,7 +273,7 @@ public static class LayoutEndpoints
     {
         if (spec.RecipeOf(bread)?.Proof is not { } recipe || of.Proof.Reckoned is not { } reckoned || of.Cold is not null)
             return null;
-        return new(recipe, reckoned, (spec.Learned.Pace ?? PaceBelief.Prior).With(reckoned, recipe.Middle).Takes);
+        return new(recipe, recipe.Middle, reckoned, (spec.Learned.Pace ?? PaceBelief.Prior).With(reckoned, recipe.Middle).Takes);
     }
 
     private static TimesBeside? BakeTimes(BakeSpec spec, Bread bread, Mass each)
@@ -280,7 +281,7 @@ public static class LayoutEndpoints
         if (spec.RecipeOf(bread)?.Bake is not { } recipe || bread.OnGriddle)
             return null;
         var free = spec with { Handling = spec.Handling with { Times = null } };
-        return new(recipe, spec.Reckoned(bread, each).Likely, free.Window(bread, each).Likely);
+        return new(recipe, recipe.Middle, spec.Reckoned(bread, each).Likely, free.Window(bread, each).Likely);
     }
 
     // Two schools for the same bread lie about so far to either side. Bakers' usage.

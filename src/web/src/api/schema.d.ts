@@ -3413,6 +3413,11 @@ export interface components {
              * Format: double
              * @description A number of seconds.
              */
+            middle: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
             reckoned: number;
             /**
              * Format: double

@@ -140,7 +140,7 @@ function ProofAndBake({ cut, recipe, times, take }: Pick<Props, 'recipe' | 'time
 // By the recipe, as reckoned, and what follows from both: any of them is taken by touch.
 function WhoseTime({
   what,
-  times: { recipe, reckoned, joined },
+  times: { recipe, middle, reckoned, joined },
   taken,
   take,
 }: {
@@ -150,7 +150,7 @@ function WhoseTime({
   take: (time: number | null) => void;
 }) {
   const times = [
-    { value: (recipe.from + recipe.to) / 2, label: `recipe ${lasting(recipe)}` },
+    { value: middle, label: `recipe ${lasting(recipe)}` },
     { value: reckoned, label: `reckoned ${span(reckoned * 1000)}` },
     { value: both, label: `both ${span(joined * 1000)}` },
   ];
