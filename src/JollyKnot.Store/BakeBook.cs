@@ -94,18 +94,24 @@ public sealed class BakeBook : IDisposable
     public async Task<IReadOnlyList<PastBake>> Closed(int most)
     {
         await using var db = await dbs.CreateDbContextAsync();
-        var closed = await db
+        var ids = await db
             .Bakes.AsNoTracking()
             .Where(b => b.ClosedAt != null && b.Closed != null)
             .OrderByDescending(b => b.ClosedAt)
             .Take(most)
-            .Select(b => new { b.Id, b.Closed })
+            .Select(b => b.Id)
             .ToListAsync();
-        var bakes = new List<PastBake>(closed.Count);
-        foreach (var row in closed)
-            if (past.TryGetValue(row.Id, out var known) || AsPast(row.Id, row.Closed!, out known))
-                bakes.Add(known!);
-        return bakes;
+        await Remember(db, [.. ids.Where(id => !past.ContainsKey(id))]);
+        return [.. ids.Select(id => past.GetValueOrDefault(id)).OfType<PastBake>()];
+    }
+
+    // Each is read from the disk once.
+    private async Task Remember(JollyDb db, List<Guid> unread)
+    {
+        if (unread.Count == 0)
+            return;
+        foreach (var row in await db.Bakes.AsNoTracking().Where(b => unread.Contains(b.Id)).ToListAsync())
+            AsPast(row.Id, row.Closed!, out _);
     }
 
     private bool AsPast(Guid id, string document, out PastBake? bake)

@@ -397,7 +397,7 @@ public sealed class DoughBookRules
         {
             Prices = ImmutableDictionary<string, Price>.Empty.Add("strong white flour", new(Grams(1000), Money.Of(1.5))),
         };
-        var cost = Cost.Of(Pretzels, 10, TimeSpan.FromHours(1), true, priced, Money.Of(.3), Money.Of(1.2), Money.Of(100));
+        var cost = Cost.Of(Pretzels, 10, TimeSpan.FromHours(1), false, true, priced, Money.Of(.3), Money.Of(1.2), Money.Of(100));
         cost.Ingredients.Amount.ShouldBe(.75, 1e-9);
         cost.Energy.KilowattHours.ShouldBe(1.52, 1e-9);
         cost.Each.Amount.ShouldBe((.75 + .456) / 10, 1e-9);

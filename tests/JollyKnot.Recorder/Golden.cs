@@ -98,6 +98,7 @@ internal static class Golden
                 var bake = await LayOut(stage is "check-1" or "take-out" ? "plait-3" : "pan-roll", number++);
                 await new Player(house, dice, null).Play(bake, stage);
                 await Move(bake);
+                await KneadIn(bake);
             }
             await LayOut("round-bun", number, house.Now.AddHours(9));
             await house.Post("/api/day/arrange", new JsonObject());
@@ -112,7 +113,13 @@ internal static class Golden
             {
                 ["machineId"] = number % 5 == 4 ? "hand" : "blue",
                 ["ovenId"] = "wall",
-                ["placeId"] = number % 3 == 0 ? "oven-light" : "counter",
+                ["placeId"] = (number % 3) switch
+                {
+                    0 => "oven-light",
+                    1 => "heated-off",
+                    _ => "counter",
+                },
+                ["bowlPlaceId"] = "oven-light",
                 ["cuts"] = number % 6 == 5 ? new JsonArray(cut, new JsonObject { ["each"] = 200 }) : new JsonArray(cut),
             };
             if (number % 4 == 1)
@@ -221,6 +228,13 @@ internal static class Golden
             };
             await Must(house.Put("/api/kitchen/setup", kitchen.DeepClone()));
             await Must(house.Put("/api/scale/auto", new { on = true }));
+        }
+
+        // What lies on the table gets a spoon more.
+        private async Task KneadIn(Guid bake)
+        {
+            if ((await house.Get($"/api/bakes/{bake}")).Body["onTable"] is { } table)
+                await Tell(bake, Player.Of("kneaded-in", ("water", 0), ("flour", table["flourSpoon"]!.DeepClone())));
         }
 
         // What stands to proof comes to stand somewhere else.

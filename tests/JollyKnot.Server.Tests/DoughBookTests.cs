@@ -340,7 +340,7 @@ public sealed class DoughBookTests(House house) : IClassFixture<House>
             ).Body;
             layout["room"]!.GetValue<double>().ShouldBe(24);
             var texts = string.Join(' ', layout["steps"]!.AsArray().Select(s => (string)s!["short"]!));
-            texts.ShouldContain("Oven on, 428 °F");
+            texts.ShouldContain("Oven on, 430 °F");
             var bake = Guid.NewGuid();
             await house.Post(
                 "/api/bakes",

@@ -124,6 +124,12 @@ public sealed class NothingIsLost
                 notBefore = new { load = house.Now.AddHours(3) },
                 hotFrom = new { wall = 150 },
             },
+            new
+            {
+                type = "kneaded-in",
+                water = 0,
+                flour = 8,
+            },
             new { type = "step-done", step = "start-proof" },
             new { type = "alarms-hushed" },
             new

@@ -44,8 +44,8 @@ public sealed record Oven(
     /// <summary>How much lower the dial stands with the fan for the same minutes, °C. Bakers' usage.</summary>
     public const double FanLowers = 15;
 
-    // Until a stone is as hot as the air. Bakers' usage.
-    private static readonly TimeSpan StoneHeats = TimeSpan.FromMinutes(15);
+    /// <summary>Until a stone is as hot as the air. Bakers' usage.</summary>
+    public static TimeSpan StoneHeats { get; } = TimeSpan.FromMinutes(15);
 
     /// <summary>The dial's step, in its own degrees.</summary>
     public double DialStep => Marks == DialMarks.Fahrenheit25 ? 25 : 5;
@@ -69,6 +69,10 @@ public sealed record Oven(
         bool Goes(Length a, Length b) => !(a.Millimetres > Wide?.Millimetres) && !(b.Millimetres > Deep?.Millimetres);
         return Goes(tin.Length, tin.Width) || Goes(tin.Width, tin.Length);
     }
+
+    /// <summary>Racks left for bread: what makes steam takes one, where there are several.</summary>
+    /// <param name="steamed">A steam tray or stones stand in it.</param>
+    public int RacksBeside(bool steamed) => steamed ? Math.Max(1, Racks - 1) : Racks;
 
     /// <summary>From one temperature to another with the oven empty: heating and settling, or cooling with the door
     /// ajar.</summary>

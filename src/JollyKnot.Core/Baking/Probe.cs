@@ -15,6 +15,15 @@ public sealed record ProbeReading(TimeSpan After, Temperature Core);
 /// <param name="Fan">With the fan.</param>
 public sealed record PieceInOven(HeatBody Body, Temperature Air, bool Fan);
 
+/// <summary>When a middle is done, counted from going in, by two ways of reckoning.</summary>
+/// <param name="From">By the sooner.</param>
+/// <param name="To">By the later.</param>
+public sealed record DoneBetween(TimeSpan From, TimeSpan To)
+{
+    /// <summary>In the middle between them.</summary>
+    public TimeSpan Likely => (From + To) / 2;
+}
+
 /// <summary>What probe readings say.</summary>
 public static class Probe
 {
@@ -38,18 +47,22 @@ public static class Probe
     // A gap that closes no faster than this, in its logarithm a minute, does not close.
     private const double Standstill = -1e-4;
 
+    /// <summary>Bread that is in for no longer has no middle to wait for: it is done by its look. Ours.</summary>
+    public static TimeSpan UsefulFrom { get; } = TimeSpan.FromMinutes(10);
+
+    // With so many readings both ways of reckoning weigh alike; with each one more, the readings' own weighs more. Ours.
+    private const double WeighAlike = 2;
+
     /// <summary>
-    /// When the middle will have reached a temperature, counted from going in. A piece that is known follows its own curve,
-    /// faster or slower
-    /// as the readings say; of one that is not, the gap to the boiling point is taken to close exponentially. Null while there
-    /// are no two
-    /// readings over <see cref="From"/>, <see cref="Apart"/>, with the later one warmer.
+    /// When the middle will have reached a temperature, counted from going in: by the gap to the boiling point, taken to close
+    /// exponentially, and by the piece's own curve, faster or slower as the readings say. The more readings, the nearer the
+    /// two. Null while there are no two readings over <see cref="From"/>, <see cref="Apart"/>, with the later one warmer.
     /// </summary>
     /// <param name="readings">In order.</param>
     /// <param name="wanted">What it should reach.</param>
     /// <param name="boils">Where water boils here.</param>
     /// <param name="known">The piece and its oven; null when nobody knows.</param>
-    public static TimeSpan? Done(
+    public static DoneBetween? Done(
         IReadOnlyList<ProbeReading> readings,
         Temperature wanted,
         Temperature boils,
@@ -58,7 +71,10 @@ public static class Probe
     {
         ArgumentNullException.ThrowIfNull(readings);
         if (readings.Count > 0 && readings[^1].Core >= wanted)
-            return readings.First(r => r.Core >= wanted).After;
+        {
+            var reached = readings.First(r => r.Core >= wanted).After;
+            return new(reached, reached);
+        }
 
         var top = boils.Celsius + 1;
         var used = readings.Where(r => r.Core >= From && r.Core.Celsius < top).ToList();
@@ -66,7 +82,12 @@ public static class Probe
             return null;
 
         var reckoned = known is null ? null : CoreHeat.TimeTo(known.Body, known.Air, known.Fan, wanted, boils);
-        return reckoned is { } time ? time / PaceOf(used, known!, boils) : WhenTheGapCloses(used, wanted, top);
+        var byGap = WhenTheGapCloses(used, wanted, top);
+        var byCurve = reckoned is { } time ? time / PaceOf(used, known!, boils) : byGap;
+        if ((byGap ?? byCurve) is not { } first || byCurve is not { } whole)
+            return null;
+        var second = first + (whole - first) * (WeighAlike / used.Count);
+        return first < second ? new(first, second) : new(second, first);
     }
 
     // How much faster than reckoned it warms: where the readings lie neither over nor under its curve.

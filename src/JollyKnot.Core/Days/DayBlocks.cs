@@ -10,7 +10,8 @@ namespace JollyKnot.Core.Days;
 /// <summary>A block waits for another.</summary>
 /// <param name="Block">The other block.</param>
 /// <param name="Least">Minutes from its start to the start of this one, at least.</param>
-internal sealed record BlockWait(int Block, int Least);
+/// <param name="Beside">It is for what is made beside the dough: the dough's patience does not wait for that.</param>
+internal sealed record BlockWait(int Block, int Least, bool Beside = false);
 
 /// <summary>Beats that follow one another without a wait.</summary>
 /// <param name="Bake">Which bake of the day.</param>
@@ -46,6 +47,7 @@ internal sealed record Block(
 /// <param name="Racks">Racks it takes.</param>
 /// <param name="FromCold">Minutes from switching the oven on to going in; 0 for dough that proofs.</param>
 /// <param name="Room">The kitchen.</param>
+/// <param name="Lead">Minutes it is made warm before dough goes in; 0 where it is not.</param>
 internal sealed record OvenStay(
     int Bake,
     Oven Oven,
@@ -55,8 +57,13 @@ internal sealed record OvenStay(
     Temperature? Heat,
     int Racks,
     int FromCold,
-    Temperature Room
-);
+    Temperature Room,
+    int Lead = 0
+)
+{
+    /// <summary>Minutes from another bread's heat to its own.</summary>
+    public Func<Temperature, int> Turns { get; init; } = _ => 0;
+}
 
 /// <summary>A proof between two blocks.</summary>
 /// <param name="Batch">Which batch.</param>
@@ -68,8 +75,8 @@ internal sealed record OvenStay(
 /// <param name="Late">The same when it begins to be over.</param>
 internal sealed record ProofSpan(int Bake, int Batch, int From, int To, int Early, int Best, int Late);
 
-/// <summary>Trays stand at a place that holds only so many.</summary>
-/// <param name="Place">Which.</param>
+/// <summary>Trays stand at a place that holds only so many; or pans are in use, of which there are only so many.</summary>
+/// <param name="Place">Which place, or which kind of pan.</param>
 /// <param name="Holds">Trays at once.</param>
 /// <param name="From">The block that sets them there.</param>
 /// <param name="In">Minutes from its start.</param>

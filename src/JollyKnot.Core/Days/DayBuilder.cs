@@ -265,15 +265,20 @@ internal sealed class DayBuilder
     private int Broken(int bake) =>
         own[bake]
             .Sum(b =>
-                day.Blocks[b] is { Patience: { } patience, Pin: null } ? Math.Max(0, starts[b] - Earliest(b) - patience) : 0
+                day.Blocks[b] is { Patience: { } patience, Pin: null } ? Math.Max(0, starts[b] - Soonest(b) - patience) : 0
             );
 
     private int Off(int bake) =>
         own[bake].Concat(inTime[bake]).Sum(b => day.Blocks[b].Pin is { } pin ? Math.Abs(starts[b] - pin) : 0);
 
-    private int Earliest(int block)
+    private int Earliest(int block) => After(block, day.Blocks[block].Waits);
+
+    // When the dough is there for it, whatever else it waits for: its patience counts from then.
+    private int Soonest(int block) => After(block, day.Blocks[block].Waits.Where(w => !w.Beside));
+
+    private int After(int block, IEnumerable<BlockWait> waits)
     {
-        var (earliest, waits) = (day.Blocks[block].From, day.Blocks[block].Waits);
+        var earliest = day.Blocks[block].From;
         foreach (var wait in waits)
             if (starts[wait.Block] != Nowhere)
                 earliest = Math.Max(earliest, starts[wait.Block] + wait.Least);
@@ -295,10 +300,11 @@ internal sealed class DayBuilder
         {
             var block = day.Blocks[b];
             var earliest = Math.Max(Earliest(b), block.Waits.All(w => starts[w.Block] == Nowhere) ? begin : 0);
+            var patient = Math.Max(Soonest(b), block.Waits.All(w => starts[w.Block] == Nowhere) ? begin : 0);
             var t = Math.Max(earliest, block.Pin ?? int.MinValue);
             while (t < busy.Length)
             {
-                if (!force && block.Pin is null && block.Patience is { } patience && t > earliest + patience)
+                if (!force && block.Pin is null && block.Patience is { } patience && t > patient + patience)
                     return false;
                 var next = Next(b, t);
                 if (next == t)
@@ -400,11 +406,15 @@ internal sealed class DayBuilder
     public static int Between(OvenStay before, OvenStay after) =>
         (before.Heat, after.Heat) switch
         {
-            ({ } from, { } to) => (int)Math.Ceiling(after.Oven.Change(from, to).TotalMinutes),
-            ({ } from, null) => (int)Math.Ceiling(Proofing.Place.SafeAfter(from, after.Room).TotalMinutes),
+            ({ } from, { }) => after.Turns(from),
+            ({ } from, null) => UntilSafe(from, after),
             (null, { }) => after.FromCold,
             _ => 0,
         };
+
+    // It may fall while it is about to be made warm.
+    private static int UntilSafe(Measures.Temperature from, OvenStay proof) =>
+        Math.Max(0, (int)Math.Ceiling(Proofing.Place.SafeAfter(from, proof.Room).TotalMinutes) - proof.Lead);
 
     private bool Machines(int bake) =>
         day.Machines.All(m =>

@@ -180,7 +180,7 @@ public sealed record DayChange(
 
     private Outcome<BakeSpec> InOven(BakeSpec spec, Kitchen kitchen)
     {
-        if (kitchen.Ovens.FirstOrDefault(o => o.Id == Id) is not { } oven)
+        if (kitchen.Dials.FirstOrDefault(o => o.Id == Id) is not { } oven)
             return new Problem("unknown:oven", "id");
         var its = spec.Cuts.Select(c => c.Bread).OfType<Bread>().Where(b => b is { OnGriddle: false, Oven: null });
         if (!its.All(b => Takes(oven, b)))
@@ -307,7 +307,7 @@ public sealed record DayChange(
             var spec = bakes[i].Spec;
             foreach (var machine in kitchen.Machines.Where(m => m.Id != spec.Machine.Id))
                 yield return new(i, ChangeKind.Machine, machine.Id);
-            foreach (var oven in kitchen.Ovens.Where(o => o.Id != spec.Oven.Id))
+            foreach (var oven in kitchen.Dials.Where(o => o.Id != spec.Oven.Id))
                 yield return new(i, ChangeKind.Oven, oven.Id);
             foreach (var place in kitchen.AllPlaces.Where(p => p.Id != spec.Place.Id))
                 yield return new(i, ChangeKind.Place, place.Id);

@@ -1,5 +1,6 @@
 // An independent look at a day: every rule derived again from the steps in time, whoever put them there.
 using System.Collections.Immutable;
+using JollyKnot.Core.Baking;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
@@ -30,6 +31,9 @@ public enum DayTrouble
     /// <summary>A place holds too few trays.</summary>
     Place,
 
+    /// <summary>A tin or tray is wanted in two places.</summary>
+    Pans,
+
     /// <summary>Dough proofs in an oven that heats or is hot.</summary>
     DoughInOven,
 
@@ -38,6 +42,12 @@ public enum DayTrouble
 
     /// <summary>Dough is past its window.</summary>
     Over,
+
+    /// <summary>Dough rises far past double before it is taken out.</summary>
+    OverRisen,
+
+    /// <summary>Dough waits in its machine for longer than it has patience.</summary>
+    LeftInMachine,
 
     /// <summary>Later than wanted.</summary>
     Late,
@@ -56,7 +66,7 @@ public enum DayTrouble
 public sealed record DayFinding(DayTrouble Trouble, int Bake, StepId Step, int Other, StepId OtherStep, TimeSpan By)
 {
     /// <summary>It cannot be done at all, rather than not as well as wanted.</summary>
-    public bool Impossible => Trouble is not (DayTrouble.Pinned or DayTrouble.Over or DayTrouble.Late or DayTrouble.Stale);
+    public bool Impossible => Trouble <= DayTrouble.DoughInOven;
 }
 
 /// <summary>Checks days.</summary>
@@ -72,9 +82,11 @@ public static class DayCheck
         new OneHeatInAnOven(),
         new RacksEnough(),
         new RoomEnough(),
+        new OnePanInOnePlace(),
         new NoDoughInAHotOven(),
         new AtItsPin(),
         new NotOverProofed(),
+        new TakenOutInTime(),
         new InTime(),
         new FreshEnough(),
     ];
@@ -102,14 +114,17 @@ internal sealed record Span(int Bake, Slot Slot, DateTimeOffset From, DateTimeOf
     public TimeSpan Shares(DateTimeOffset from, DateTimeOffset to) => (To < to ? To : to) - (From > from ? From : from);
 }
 
-/// <summary>A batch in its oven.</summary>
-internal sealed record Baked(Baking.Oven Oven, Bread Bread, Span Span);
+/// <summary>A batch in its oven, with what makes its steam.</summary>
+internal sealed record Baked(Baking.Oven Oven, Bread Bread, bool Steamed, Span Span);
 
-/// <summary>Dough that proofs in an oven.</summary>
-internal sealed record ProofedInOven(string Oven, Span Span);
+/// <summary>Dough that rises in an oven: taken from when it is made warm, in it from then on.</summary>
+internal sealed record ProofedInOven(string Oven, DateTimeOffset InFrom, Span Span);
 
 /// <summary>Trays at their place.</summary>
 internal sealed record Standing(Proofing.Place Place, int Trays, Span Span);
+
+/// <summary>Pans of a kind, in use.</summary>
+internal sealed record InUse(Shaping.Tin Pan, PansTaken Pans, Span Span);
 
 /// <summary>A dough in its machine, until that is washed out.</summary>
 internal sealed record InMachine(string Machine, Span Span);
@@ -132,8 +147,9 @@ internal sealed class DaySeen
         ];
         Machines = [.. bakes.Select(MachineOf).OfType<InMachine>()];
         Ovens = [.. Batches().Select(BakedOf).OfType<Baked>()];
-        Proofs = [.. Batches().Select(ProofedOf).OfType<ProofedInOven>()];
+        Proofs = [.. Batches().Select(ProofedOf).Concat(bakes.Select(BowlOf)).OfType<ProofedInOven>()];
         Rooms = [.. Batches().Select(StandingOf).OfType<Standing>()];
+        Pans = [.. Batches().Select(InUseOf).OfType<InUse>()];
     }
 
     public ImmutableArray<DayBake> Bakes { get; }
@@ -153,6 +169,8 @@ internal sealed class DaySeen
     public ImmutableArray<ProofedInOven> Proofs { get; }
 
     public ImmutableArray<Standing> Rooms { get; }
+
+    public ImmutableArray<InUse> Pans { get; }
 
     /// <summary>Ovens that are switched on and heat.</summary>
     public IEnumerable<Span> Heats =>
@@ -179,7 +197,8 @@ internal sealed class DaySeen
             return null;
         if (Tables[bake].At(Milestone.Out, of.Batch.Index) is not { IsOpen: true } unload)
             return null;
-        return new(Bakes[bake].Spec.OvenOf(of.Bread), of.Bread, new(bake, bakes, bakes.Start, unload.Start));
+        var steamed = Bakes[bake].Spec.SteamFor(of.Bread).Stands();
+        return new(Bakes[bake].Spec.OvenOf(of.Bread), of.Bread, steamed, new(bake, bakes, bakes.Start, unload.Start));
     }
 
     private ProofedInOven? ProofedOf((int Bake, Forecast Of) batch)
@@ -189,7 +208,31 @@ internal sealed class DaySeen
             return null;
         if (Tables[bake].At(Milestone.OvenCleared) is not { IsOpen: true } cleared)
             return null;
-        return new(Bakes[bake].Spec.Oven.Id, new(bake, proof, proof.Start, cleared.Start));
+        // It is taken from when it is made warm.
+        var warmed = Tables[bake].At(Milestone.WarmingOn) is { IsOpen: true } on ? on.Start : proof.Start;
+        return new(Bakes[bake].Spec.Oven.Id, proof.Start, new(bake, proof, warmed, cleared.Start));
+    }
+
+    private ProofedInOven? BowlOf(DayBake bake, int index)
+    {
+        if (bake.Spec.Handling.Bowl is not { InOven: true } || Tables[index].At(Milestone.InBowl) is not { } rises)
+            return null;
+        if (Tables[index].At(Milestone.Weighed) is not { IsOpen: true } weighed)
+            return null;
+        return new(bake.Spec.Oven.Id, rises.Start, new(index, rises, rises.Start, weighed.Start));
+    }
+
+    private InUse? InUseOf((int Bake, Forecast Of) batch)
+    {
+        var (bake, of) = batch;
+        var used = of.Batch.PansFrom(Bakes[bake].Chain.Bake.Batches);
+        if (used == 0 || of.Bread is not { Pan: { } pan, Pans: { } pans })
+            return null;
+        if (Tables[bake].At(Milestone.Shaped, of.Batch.Index) is not { } shaped)
+            return null;
+        return Tables[bake].At(Milestone.Out, of.Batch.Index) is { IsOpen: true } unload
+            ? new(pan, pans with { Used = used }, new(bake, shaped, shaped.Start, unload.Start))
+            : null;
     }
 
     private Standing? StandingOf((int Bake, Forecast Of) batch)

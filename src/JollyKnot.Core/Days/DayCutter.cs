@@ -13,6 +13,9 @@ internal sealed class DayCutter(DateTimeOffset zero)
     // A machine is washed out after the dough, min. Bakers' usage.
     private const int Emptying = 10;
 
+    private static readonly ImmutableArray<Milestone> Warming =
+    [Milestone.WarmingOn, Milestone.Warming, Milestone.WarmingOff, Milestone.WarmAndSafe];
+
     private readonly DateTimeOffset zero = zero;
     private readonly List<Block> blocks = [];
     private readonly List<OvenStay> stays = [];
@@ -50,7 +53,9 @@ internal sealed class DayCutter(DateTimeOffset zero)
         foreach (var group in cut.Groups())
             blocks.Add(cut.BlockOf(group));
         cut.HoldBackForSideJobs();
+        cut.WaitForSharedHeat();
         cut.Machine();
+        cut.BowlInOven();
         foreach (var forecast in of.Chain.Batches)
             cut.Batch(forecast);
         ready.Add(cut.CoolAt());
@@ -225,8 +230,24 @@ internal sealed class DayCutter(DateTimeOffset zero)
                     .Append(TimeSpan.Zero)
                     .Max();
                 var block = day.blocks[target.Block];
-                var wait = new BlockWait(made.Block, Ceiling(made.End + cools - target.Start));
+                var wait = new BlockWait(made.Block, Ceiling(made.End + cools - target.Start), Beside: true);
                 day.blocks[target.Block] = block with { Waits = block.Waits.Add(wait) };
+            }
+        }
+
+        /// <summary>An oven is hot when the batch it is heated for goes in: what goes in with that goes in no sooner.</summary>
+        public void WaitForSharedHeat()
+        {
+            var batches = of.Chain.Bake.Batches;
+            foreach (var batch in batches.Where(b => !b.Bread.OnGriddle && !IsBehind(Milestone.In, b.Index)))
+            {
+                var leads = batch.HeatedFor(batches);
+                if (leads == batch || IsBehind(Milestone.In, leads.Index))
+                    continue;
+                var (first, own) = (BeatAt(Milestone.In, leads.Index)!, BeatAt(Milestone.In, batch.Index)!);
+                var block = day.blocks[own.Block];
+                var wait = new BlockWait(first.Block, Ceiling(first.Start - own.Start), Beside: true);
+                day.blocks[own.Block] = block with { Waits = block.Waits.Add(wait) };
             }
         }
 
@@ -266,30 +287,98 @@ internal sealed class DayCutter(DateTimeOffset zero)
             var proof = BeatAt(Milestone.SetToProof, batch)!;
             var (load, unload) = (BeatAt(Milestone.In, batch)!, BeatAt(Milestone.Out, batch)!);
             if (!forecast.Bread.OnGriddle)
-                Bakes(forecast.Bread, load, unload);
+                Bakes(forecast, load, unload);
             if (forecast.Proof.OutOfOven is not null && !IsBehind(Milestone.OvenCleared, 0) && batch == 0)
                 ProofsInOven(proof);
+            StandsInPan(forecast, unload);
             if (IsBehind(Milestone.In, batch))
                 return;
             StandsAtPlace(forecast, load);
             Proofs(forecast, proof, load);
         }
 
-        private void Bakes(Bread bread, Beat load, Beat unload)
+        private void Bakes(Forecast forecast, Beat load, Beat unload)
         {
+            var (bread, batches) = (forecast.Bread, of.Chain.Bake.Batches);
             var oven = Spec.OvenOf(bread);
-            var fromCold = Ceiling(oven.Preheat(bread.Heat, Spec.Room, bread.Pan?.IsStone == true)) + 1;
+            var fromCold = Ceiling(Spec.Preheat(bread)) + 1;
+            // What dough rises above is on by then.
+            if (WarmsPlace(forecast.Batch) is { } set)
+                fromCold = Math.Max(fromCold, Between(set.Block, load.Block));
+            // What goes in with others shares their steam.
+            var shares =
+                forecast.Batch.HeatedFor(batches) != forecast.Batch
+                && forecast.Batch.WaitsFor(batches, Spec.RacksFor(bread)) is null;
+            var racks = shares ? bread.Racks : Spec.RacksTaken(bread);
             day.stays.Add(
-                new(bake, oven, load.Block, Floor(load.Start), unload.Block, bread.Heat, bread.Racks, fromCold, Spec.Room)
+                new(bake, oven, load.Block, Floor(load.Start), unload.Block, bread.Heat, racks, fromCold, Spec.Room)
+                {
+                    Turns = heat => Ceiling(Spec.ChangeTo(heat, bread)),
+                }
             );
         }
+
+        // When the dough is set to proof above this batch's oven; null where it is not.
+        private Beat? WarmsPlace(Batch batch) =>
+            of.Chain.At(Milestone.SwitchedOn, batch.Index) is { InTimeFor: { } by } && steps[by].Is(Milestone.SetToProof)
+                ? at.GetValueOrDefault(by)
+                : null;
+
+        private int Between(int before, int after) =>
+            day.blocks[after].Waits.Where(w => w.Block == before).Select(w => w.Least).Append(0).Max();
 
         private void ProofsInOven(Beat proof)
         {
             var cleared = BeatAt(Milestone.OvenCleared, 0)!;
+            var lead = Ceiling(of.Chain.Steps.Where(Warms).Aggregate(TimeSpan.Zero, (sum, s) => sum + s.Length));
             day.stays.Add(
-                new(bake, Spec.Oven, proof.Block, Floor(proof.Start), cleared.Block, null, Spec.Oven.Racks, 0, Spec.Room)
+                new(
+                    bake,
+                    Spec.Oven,
+                    proof.Block,
+                    Floor(proof.Start) - lead,
+                    cleared.Block,
+                    null,
+                    Spec.Oven.Racks,
+                    0,
+                    Spec.Room,
+                    lead
+                )
             );
+        }
+
+        // It makes the oven warm for dough, and is not behind.
+        private bool Warms(Step step) => table[step.Id] is { IsOpen: true } && step.Marks.Any(Warming.Contains);
+
+        /// <summary>Dough that rises in its bowl, where the bowl stands in the oven.</summary>
+        public void BowlInOven()
+        {
+            if (of.Chain.At(Milestone.InBowl) is not { Occupies.IsEmpty: false } || IsBehind(Milestone.Weighed, 0))
+                return;
+            var (takeOut, weighed) = (BeatAt(Milestone.OutOfMachine, 0)!, BeatAt(Milestone.Weighed, 0)!);
+            day.stays.Add(
+                new(
+                    bake,
+                    Spec.Oven,
+                    takeOut.Block,
+                    Ceiling(takeOut.End),
+                    weighed.Block,
+                    null,
+                    Spec.Oven.Racks,
+                    0,
+                    Spec.Room
+                )
+            );
+        }
+
+        // A tin or tray is in one place at a time, from shaping until its bread is out.
+        private void StandsInPan(Forecast forecast, Beat unload)
+        {
+            var used = forecast.Batch.PansFrom(of.Chain.Bake.Batches);
+            if (used == 0 || forecast.Bread is not { Pan: { } pan, Pans: { } pans })
+                return;
+            var shape = BeatAt(Milestone.Shaped, forecast.Batch.Index)!;
+            day.rooms.Add(new(pan.Kind, pans.Owned, shape.Block, Floor(shape.Start), unload.Block, used));
         }
 
         private void StandsAtPlace(Forecast forecast, Beat load)
@@ -306,7 +395,7 @@ internal sealed class DayCutter(DateTimeOffset zero)
         {
             if (forecast.Proof.Window is not { } window)
                 return;
-            var best = day.blocks[load.Block].Waits.Where(w => w.Block == proof.Block).Select(w => w.Least).Append(0).Max();
+            var best = Between(proof.Block, load.Block);
             // What stands in the oven or the cold has its own end.
             var proves = of.Chain.At(Milestone.Proving, forecast.Batch.Index)!;
             var sooner = proves.Least is { } least ? Floor(proves.Length - least) : 0;

@@ -168,14 +168,15 @@ internal sealed class DayModel
         foreach (var wait in block.Waits)
             if (free[b] is not null || free[wait.Block] is not null)
                 model.Add(at[b] >= at[wait.Block] + Least(b, wait));
-        if (free[b] is null || block.Pin is not null || block.Patience is not { } patience || block.Waits.IsEmpty)
+        var own = block.Waits.Where(w => !w.Beside).ToList();
+        if (free[b] is null || block.Pin is not null || block.Patience is not { } patience || own.Count == 0)
             return;
-        if (block.Waits.Length == 1 && block.From == 0)
-            model.Add(at[b] <= at[block.Waits[0].Block] + block.Waits[0].Least + patience);
+        if (own.Count == 1 && block.From == 0)
+            model.Add(at[b] <= at[own[0].Block] + own[0].Least + patience);
         else
         {
             var soonest = Var(-10_000, horizon, $"e{b}");
-            model.AddMaxEquality(soonest, block.Waits.Select(w => at[w.Block] + w.Least).Append(LinearExpr.Constant(block.From)));
+            model.AddMaxEquality(soonest, own.Select(w => at[w.Block] + w.Least).Append(LinearExpr.Constant(block.From)));
             model.Add(at[b] <= soonest + patience);
         }
     }

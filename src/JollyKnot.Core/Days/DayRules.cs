@@ -1,4 +1,5 @@
 // What must hold of a day, a rule each.
+using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Days;
@@ -78,7 +79,7 @@ internal sealed class OneHeatInAnOven : DayRule
         {
             if (one.Oven.Id != next.Oven.Id || one.Bread.Heat == next.Bread.Heat)
                 continue;
-            var missing = one.Span.To + one.Oven.Change(one.Bread.Heat, next.Bread.Heat) - next.Span.From;
+            var missing = one.Span.To + day.Bakes[next.Span.Bake].Spec.ChangeTo(one.Bread.Heat, next.Bread) - next.Span.From;
             if (Both(DayTrouble.OvenHeat, one.Span, next.Span, missing) is { } found)
                 yield return found;
         }
@@ -108,7 +109,7 @@ internal sealed class RacksEnough : DayRule
                     && o.Span.To > one.Span.From + Grain
                 )
                 .ToList();
-            if (with.Count < 2 || with.Sum(o => o.Bread.Racks) <= one.Oven.Racks)
+            if (with.Count < 2 || with.Sum(o => o.Bread.Racks) <= one.Oven.RacksBeside(with.Any(o => o.Steamed)))
                 continue;
             var first = with[0].Span;
             yield return new(DayTrouble.Racks, one.Span.Bake, one.Span.Step, first.Bake, first.Step, one.Span.To - one.Span.From);
@@ -134,6 +135,49 @@ internal sealed class RoomEnough : DayRule
     }
 }
 
+/// <summary>A tin or tray is in one place at a time.</summary>
+internal sealed class OnePanInOnePlace : DayRule
+{
+    public override IEnumerable<DayFinding> Find(DaySeen day)
+    {
+        foreach (var one in day.Pans)
+        {
+            var with = day
+                .Pans.Where(p =>
+                    p.Pan.Kind == one.Pan.Kind && p.Span.From <= one.Span.From && p.Span.To > one.Span.From + Grain
+                )
+                .ToList();
+            if (with.Count < 2 || with.Sum(p => p.Pans.Used) <= one.Pans.Owned)
+                continue;
+            var first = with.First(p => p.Span != one.Span).Span;
+            yield return new(DayTrouble.Pans, one.Span.Bake, one.Span.Step, first.Bake, first.Step, one.Span.To - one.Span.From);
+        }
+    }
+}
+
+/// <summary>Dough is taken out of its machine before it is over, and before it has waited too long.</summary>
+internal sealed class TakenOutInTime : DayRule
+{
+    public override IEnumerable<DayFinding> Find(DaySeen day)
+    {
+        for (var bake = 0; bake < day.Bakes.Length; bake++)
+        {
+            var (spec, table) = (day.Bakes[bake].Spec, day.Tables[bake]);
+            if (spec.Machine.ByHand || table.At(Milestone.OutOfMachine) is not { IsOpen: true } takeOut)
+                continue;
+            var cycle = table.At(Milestone.Cycle)!;
+            var waits = takeOut.Start - cycle.Start - cycle.Step.Length;
+            if (waits <= takeOut.Step.Rule.Patience + Grain)
+                continue;
+            var dough = day.Bakes[bake].SoFar.DoughOf(spec);
+            var rise = FirstRise.Of(spec.Machine, spec.Formula, dough, spec.Room, takeOut.Start - cycle.Start);
+            var trouble = rise.IsOver ? DayTrouble.OverRisen : DayTrouble.LeftInMachine;
+            if (Alone(trouble, bake, takeOut.Step.Id, waits) is { } found)
+                yield return found;
+        }
+    }
+}
+
 /// <summary>Dough proofs in an oven that is off, alone.</summary>
 internal sealed class NoDoughInAHotOven : DayRule
 {
@@ -146,10 +190,21 @@ internal sealed class NoDoughInAHotOven : DayRule
                 .Concat(day.Ovens.Where(o => o.Oven.Id == proof.Oven).Select(o => o.Span));
             foreach (var found in hot.Select(h => Overlap(DayTrouble.DoughInOven, proof.Span, h)).OfType<DayFinding>())
                 yield return found;
+            foreach (var found in day.Ovens.Select(o => NotSafeYet(day, proof, o)).OfType<DayFinding>())
+                yield return found;
         }
         foreach (var (one, other) in Pairs(day.Proofs).Where(p => p.Item1.Oven == p.Item2.Oven))
             if (Overlap(DayTrouble.DoughInOven, one.Span, other.Span) is { } found)
                 yield return found;
+    }
+
+    // What was baked in it before has to fall first.
+    private static DayFinding? NotSafeYet(DaySeen day, ProofedInOven proof, Baked baked)
+    {
+        if (baked.Oven.Id != proof.Oven || baked.Span.To > proof.InFrom)
+            return null;
+        var falls = Place.SafeAfter(baked.Bread.Heat, day.Bakes[proof.Span.Bake].Spec.Room);
+        return Both(DayTrouble.DoughInOven, proof.Span, baked.Span, baked.Span.To + falls - proof.InFrom);
     }
 }
 

@@ -127,6 +127,9 @@ public static class DoughCheck
         yield return Slip.OtherFlour;
     }
 
+    /// <summary>From one spoon to the next: it has to be kneaded in. Bakers' usage.</summary>
+    public static TimeSpan BetweenSpoons { get; } = TimeSpan.FromMinutes(1);
+
     /// <summary>A level tablespoon of flour. Bakers' usage.</summary>
     public static Mass FlourSpoon { get; } = Mass.FromGrams(8);
 

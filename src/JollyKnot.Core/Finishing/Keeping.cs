@@ -101,7 +101,7 @@ public sealed record Keeping(Mass Baked, TimeSpan CutAfter, CoolingWay Cooling, 
         return new(
             piece * (1 - Lost(family)),
             family.Cooling,
-            cooling ?? (family.Steamed ? CoolingWay.Rack : CoolingWay.Cloth),
+            cooling ?? (IsCrisp(family) ? CoolingWay.Rack : CoolingWay.Cloth),
             TimeSpan.FromDays(perishable || formula.IsRich ? 3 : 1),
             perishable
         );
@@ -125,6 +125,10 @@ public sealed record Keeping(Mass Baked, TimeSpan CutAfter, CoolingWay Cooling, 
         : wash <= YolkWash ? EggNeed.Yolk
         : wash <= EggWash * .5 ? EggNeed.Half
         : EggNeed.Whole;
+
+    // What has a crust of its own keeps it on the rack; rolls, buns and flatbreads are wanted soft. Bakers' usage.
+    private static bool IsCrisp(Family family) =>
+        family.Steamed || family.Bathed || family.Form is Form.Plait or Form.Coil or Form.Loaf or Form.Swirl or Form.Tray;
 
     // Water lost in the oven, share of the dough. Bakers' usage.
     private static double Lost(Family family) =>

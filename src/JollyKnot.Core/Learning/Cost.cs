@@ -38,13 +38,15 @@ public sealed record Cost(
     /// <summary>Heating an oven. The same.</summary>
     public static Energy Preheat { get; } = Energy.FromKilowattHours(.5);
 
-    // An oven kept hot, kWh an hour. The same.
-    private const double HotOven = .9;
+    // An oven kept hot, and a griddle, kWh an hour. The same.
+    private const double HotOven = .9,
+        HotGriddle = 1.0;
 
     /// <summary>Reckons a batch.</summary>
     /// <param name="dough">The dough.</param>
     /// <param name="pieces">How many it makes; at least 1.</param>
     /// <param name="baking">How long the oven is hot.</param>
+    /// <param name="onGriddle">It is baked on a griddle, and no oven is heated.</param>
     /// <param name="byMachine">A machine makes the dough.</param>
     /// <param name="pantry">With the prices of packs.</param>
     /// <param name="perKilowattHour">Electricity.</param>
@@ -54,6 +56,7 @@ public sealed record Cost(
         Dough dough,
         int pieces,
         TimeSpan baking,
+        bool onGriddle,
         bool byMachine,
         HouseholdPantry pantry,
         Money perKilowattHour,
@@ -74,7 +77,10 @@ public sealed record Cost(
             )),
         ];
         var ingredients = rows.Aggregate(Money.Zero, (sum, r) => sum + (r.Cost ?? Money.Zero));
-        var energy = Preheat + Energy.FromKilowattHours(HotOven * baking.TotalHours) + (byMachine ? Cycle : default);
+        var heating = onGriddle
+            ? Energy.FromKilowattHours(HotGriddle * baking.TotalHours)
+            : Preheat + Energy.FromKilowattHours(HotOven * baking.TotalHours);
+        var energy = heating + (byMachine ? Cycle : default);
         var forEnergy = perKilowattHour * energy.KilowattHours;
         var batch = ingredients + forEnergy;
         var saved = shop is { } s ? s * pieces - batch : (Money?)null;

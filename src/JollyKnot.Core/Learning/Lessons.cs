@@ -125,7 +125,7 @@ public sealed record Lessons(ImmutableArray<PaceLesson> Paces, ImmutableArray<Ov
     {
         var (spec, standing) = (over.Plan.Spec, over.Log.Standing());
         var checks = standing.Select(e => e.Event).OfType<DoughChecked>().ToList();
-        if (checks.Count == 0)
+        if (checks.Count == 0 && over.SoFar.OnTable == Doughs.Dose.None)
             return null;
         var added = over.SoFar.AddedOver(spec);
         var takenOut = standing.LastOrDefault(e => e.Event is DoughTakenOut);

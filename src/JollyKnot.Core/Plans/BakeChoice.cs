@@ -39,6 +39,9 @@ public sealed record BakeChoice(
     /// <summary>From the machine's beep to the divide: nothing, a short rest, or a rise in a bowl.</summary>
     public AfterCycle? After { get; init; }
 
+    /// <summary>Where it rises in the bowl; on the counter when null.</summary>
+    public string? BowlPlaceId { get; init; }
+
     /// <summary>How this baker does it; as most do when null.</summary>
     public Ways? Ways { get; init; }
 

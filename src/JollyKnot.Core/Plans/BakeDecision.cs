@@ -24,7 +24,7 @@ public static class BakeDecision
         var found = new ProblemList();
         var room = choice.Room ?? kitchen.RoomAt(choice.ReadyBy ?? now);
         var machine = MachineOf(choice, kitchen, found);
-        var oven = found.Found(kitchen.Ovens.FirstOrDefault(o => o.Id == choice.OvenId), "unknown:oven", "ovenId");
+        var oven = found.Found(kitchen.Dials.FirstOrDefault(o => o.Id == choice.OvenId), "unknown:oven", "ovenId");
         var place = found.Found(kitchen.AllPlaces.FirstOrDefault(p => p.Id == choice.PlaceId), "unknown:place", "placeId");
 
         found.If(!Kitchen.Rooms.Holds(room), "room", "room", room, Kitchen.Rooms.From, Kitchen.Rooms.To);
@@ -38,14 +38,22 @@ public static class BakeDecision
         found.Add(choice.Times?.Wrong("times"));
         found.Add(AfterCycle.Problem(choice.After?.Bulk, "after.bulk"));
         found.If(choice.Ways is { } ways && !IsKnown(ways), "unknown:ways", "ways");
-        var cuts = new CutDecision(kitchen, oven, found).Of(Formula.Yield(dough.Total), choice.Cuts);
+        var bowl = choice.BowlPlaceId is { } bowlId
+            ? found.Found(kitchen.AllPlaces.FirstOrDefault(p => p.Id == bowlId && p.Made is null), "unknown:place", "bowlPlaceId")
+            : null;
+        bool Steamed(Shaping.Family family) =>
+            BakeSpec.SteamOf(family, choice.Ways ?? Ways.Usual, () => Formula.Of(dough)).Stands();
+        var cuts = new CutDecision(kitchen, oven, Steamed, found).Of(Formula.Yield(dough.Total), choice.Cuts);
         if (found.Count > 0)
             return found.All;
 
         return new BakeSpec(
             new Made(dough, cuts),
             new Tools(machine!, oven!, place!, kitchen.Pot),
-            HandlingOf(choice),
+            HandlingOf(choice) with
+            {
+                Bowl = bowl,
+            },
             AroundOf(kitchen, room),
             new Wish(choice.ReadyBy, choice.Fresh),
             Learned.Nothing,

@@ -8,6 +8,7 @@ using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Proofing;
+using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Plans;
 
@@ -74,6 +75,9 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     /// <summary>The oven.</summary>
     public Oven Oven => Tools.Oven;
 
+    /// <summary>The machine goes on by itself after the dough, to rise again or to bake, unless it is stopped.</summary>
+    public bool RunsOn => !Machine.ByHand && (Machine.Pulled || Handling.After is { Early: true });
+
     /// <summary>Where the second proof stands.</summary>
     public Place Place => Tools.Place;
 
@@ -131,9 +135,61 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     public Steam SteamFor(Bread bread)
     {
         ArgumentNullException.ThrowIfNull(bread);
-        if (!bread.Family.Steamed)
+        return SteamOf(bread.Family, Way, () => Formula);
+    }
+
+    // Whether it is rich is only reckoned where it matters.
+    internal static Steam SteamOf(Family family, Ways way, Func<Formula> formula)
+    {
+        if (!family.Steamed)
             return Steam.None;
-        return Way.Steam ?? (Formula.IsRich ? Steam.None : Steam.Tray);
+        return way.Steam ?? (formula().IsRich ? Steam.None : Steam.Tray);
+    }
+
+    // What has waited too long is started so much hotter. Bakers' usage.
+    private const double Hotter = 20;
+
+    /// <summary>A hotter start, on the dial; null where there is none, or on a griddle.</summary>
+    public Temperature? HotterStart(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        if (bread.OnGriddle)
+            return null;
+        var heat = OvenOf(bread).Nearest(Temperature.FromCelsius(bread.Heat.Celsius + Hotter));
+        return heat > bread.Heat ? heat : null;
+    }
+
+    /// <summary>From switching a bread's oven on to loading it: what is of stone takes longer.</summary>
+    public TimeSpan Preheat(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        return OvenOf(bread).Preheat(bread.Heat, Room, HeatsStone(bread));
+    }
+
+    /// <summary>From another bake's heat to a bread's own: a stone wants its time in the heat then too.</summary>
+    /// <param name="from">What the oven stands at.</param>
+    /// <param name="bread">The bread.</param>
+    public TimeSpan ChangeTo(Temperature from, Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        var change = OvenOf(bread).Change(from, bread.Heat);
+        return HeatsStone(bread) && change < Oven.StoneHeats ? Oven.StoneHeats : change;
+    }
+
+    private bool HeatsStone(Bread bread) => bread.Pan?.IsStone == true || SteamFor(bread) == Steam.Stones;
+
+    /// <summary>Racks one load takes, with what makes its steam; no more than the oven has.</summary>
+    public int RacksTaken(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        return Math.Min(OvenOf(bread).Racks, bread.Racks + (SteamFor(bread).Stands() ? 1 : 0));
+    }
+
+    /// <summary>Racks left for bread where this one bakes: a steam tray or stones take one, where there are several.</summary>
+    public int RacksFor(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        return OvenOf(bread).RacksBeside(Cuts.Any(c => c.Bread?.SameTurn(bread) == true && SteamFor(c.Bread).Stands()));
     }
 
     /// <summary>One side of a piece in the boiling pot: as the recipe says, else as bakers do.</summary>

@@ -37,6 +37,36 @@ public sealed record Batch(int Index, int Cut, Bread Bread, int Pieces, int Load
     /// <param name="batches">All batches, in order.</param>
     public Batch HeatedFor(ImmutableArray<Batch> batches) => batches.First(b => !b.Bread.OnGriddle && b.Bread.SameTurn(Bread));
 
+    /// <summary>How many of its pans are in use for it from shaping on. What shares flat pans with others of its bake lies on
+    /// paper or cloth until it is its turn; what needs walls waits for them.</summary>
+    /// <param name="batches">All batches, in order.</param>
+    public int PansFrom(ImmutableArray<Batch> batches)
+    {
+        // Flatbreads lie on a cloth, and are slid onto what is hot.
+        if (Bread is not { Pan: { IsStone: false } pan, Pans: { } pans } || Bread.Family.Form == Shaping.Form.Disc)
+            return 0;
+        if (!pan.IsFlat)
+            return pans.Used;
+        var before = batches.Take(Index).Where(b => b.Bread.Pan?.Kind == pan.Kind).Sum(b => b.Bread.Pans?.Used ?? 0);
+        return Math.Clamp(pans.Owned - before, 0, pans.Used);
+    }
+
+    /// <summary>The batch whose tins it needs: shaped once that is out; null when there are tins for both.</summary>
+    /// <param name="batches">All batches, in order.</param>
+    public Batch? TinsOf(ImmutableArray<Batch> batches)
+    {
+        if (Bread is not { Pan: { IsFlat: false } tin, Pans: { } pans })
+            return null;
+        var taken = pans.Used;
+        foreach (var before in batches.Take(Index).Reverse().Where(b => b.Bread.Pan?.Kind == tin.Kind))
+        {
+            taken += before.Bread.Pans?.Used ?? 0;
+            if (taken > pans.Owned)
+                return before;
+        }
+        return null;
+    }
+
     /// <summary>The batches of a cut list, in the order of the list.</summary>
     public static ImmutableArray<Batch> Of(ImmutableArray<Cut> cuts)
     {

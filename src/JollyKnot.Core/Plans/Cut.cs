@@ -8,6 +8,11 @@ using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Plans;
 
+/// <summary>Pans of one kind that one load takes.</summary>
+/// <param name="Used">So many at once; at least 1.</param>
+/// <param name="Owned">So many the household has; at least as many.</param>
+public sealed record PansTaken(int Used, int Owned);
+
 /// <summary>How a cut is baked.</summary>
 /// <param name="Family">What it becomes.</param>
 /// <param name="Heat">Oven temperature.</param>
@@ -32,6 +37,9 @@ public sealed record Bread(
     TimeSpan? Cold = null
 )
 {
+    /// <summary>How many of its pan one load takes; null where it lies in none, or nobody counted.</summary>
+    public PansTaken? Pans { get; init; }
+
     /// <summary>Whether the oven heated for one serves the other.</summary>
     public bool SameTurn(Bread other)
     {

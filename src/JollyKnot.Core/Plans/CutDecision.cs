@@ -11,8 +11,9 @@ namespace JollyKnot.Core.Plans;
 /// <summary>Decides the cuts of one bake.</summary>
 /// <param name="kitchen">The kitchen it is made in.</param>
 /// <param name="oven">The bake's oven; null when there is no such oven.</param>
+/// <param name="steamed">Whether a family's steam comes from something that stands in the oven.</param>
 /// <param name="found">Collects what is wrong.</param>
-internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found)
+internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool> steamed, ProblemList found)
 {
     // A line with everything it names looked up.
     private sealed record Line(CutChoice Choice, int Index, Family? Family, Wash? Wash, Tin? Pan, Oven? OwnOven, Temperature Heat)
@@ -74,7 +75,7 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found
             : null;
         var own =
             choice.OvenId is { } ovenId && ovenId != oven?.Id
-                ? found.Found(kitchen.Ovens.FirstOrDefault(o => o.Id == ovenId), "unknown:oven", At("ovenId"))
+                ? found.Found(kitchen.Dials.FirstOrDefault(o => o.Id == ovenId), "unknown:oven", At("ovenId"))
                 : null;
         var heat = choice.Heat ?? UsualHeat(family, own ?? oven);
         if (family?.HeatedBy != HeatedBy.Griddle)
@@ -128,9 +129,10 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found
     {
         var its = line.OwnOven ?? oven;
         var tins = line.Pan is { } one
-            ? kitchen.Tins.Where(t => IsSameKind(t, one))
-            : kitchen.Tins.Where(t => its?.Holds(t) != false);
-        var pan = PanChoice.Of(family, share.Each, share.Pieces, tins, its?.Racks ?? 1, line.Choice.Touching).FirstOrDefault();
+            ? kitchen.Tins.Where(t => IsSameKind(t, one)).ToList()
+            : [.. kitchen.Tins.Where(t => its?.Holds(t) != false)];
+        var racks = its?.RacksBeside(steamed(family)) ?? 1;
+        var pan = PanChoice.Of(family, share.Each, share.Pieces, tins, racks, line.Choice.Touching).FirstOrDefault();
         found.If(line.Pan is not null && pan is null, "does-not-fit:pan", line.At("panId"), line.Pan?.Name ?? "");
         int? perLoad = pan is { Loads: > 1 } ? (share.Pieces + pan.Loads - 1) / pan.Loads : null;
         return new(
@@ -143,7 +145,10 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, ProblemList found
             pan?.Racks ?? 1,
             Oven: line.OwnOven,
             Cold: line.Choice.Cold
-        );
+        )
+        {
+            Pans = pan is null ? null : new(pan.AtOnce, tins.Count(t => IsSameKind(t, pan.Layout.Tin))),
+        };
     }
 
     // Two trays alike are one kind, whatever they are called.

@@ -20,7 +20,7 @@ public static class FirstChoice
         ArgumentNullException.ThrowIfNull(dough);
         ArgumentNullException.ThrowIfNull(kitchen);
         var plan = dough.Plan ?? RecipePlan.Nothing;
-        var oven = kitchen.Ovens[0];
+        var oven = kitchen.Dials[0];
         var mixer = kitchen.Mixers.FirstOrDefault(m => m.ByHand == dough.ByHand) ?? kitchen.Mixers.First();
         return new(mixer.Id, oven.Id, PlaceIn(dough, kitchen).Id)
         {

@@ -3,6 +3,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Proofing;
 
 namespace JollyKnot.Core.Plans;
 
@@ -24,6 +25,9 @@ public sealed record Handling(
     Times? Times = null
 )
 {
+    /// <summary>Where it rises in its bowl; on the counter when null.</summary>
+    public Place? Bowl { get; init; }
+
     /// <summary>As most bakers do, with nothing special.</summary>
     public static Handling Usual { get; } = new(LoadSchool.Plain, null, null, null, PotSchool.InThePot, Ways.Usual);
 

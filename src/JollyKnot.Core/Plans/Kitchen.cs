@@ -107,6 +107,14 @@ public sealed record Kitchen(
     /// <summary>The griddle, as a tray is described; null when there is none.</summary>
     public Tin? Griddle { get; init; }
 
+    /// <summary>Its ovens with the dials as the household reads them: who reads Fahrenheit has it on the dial, where nothing else
+    /// was said.</summary>
+    [JsonIgnore]
+    public ImmutableArray<Oven> Dials =>
+        Units is { Temperature: TemperatureUnit.Fahrenheit }
+            ? [.. Ovens.Select(o => o.Marks == DialMarks.Celsius5 ? o with { Marks = DialMarks.Fahrenheit5 } : o)]
+            : Ovens;
+
     /// <summary>Every proofing place: those every kitchen has, and its own.</summary>
     [JsonIgnore]
     public IEnumerable<Place> AllPlaces => Proofing.Places.All.Concat(Places);

@@ -6,6 +6,6 @@ public static class RuleBook
 {
     /// <summary>Raised when a bake's figures, steps or cautions come out otherwise than before: closed bakes say by which they
     /// were reckoned. 2: proofs by what is seen of their size, recipes' own minutes, bakes a little shorter; each side on a
-    /// griddle.</summary>
-    public const int Version = 2;
+    /// griddle. 3: warm places are made, dough in its bowl is looked at, what makes steam takes a rack.</summary>
+    public const int Version = 3;
 }

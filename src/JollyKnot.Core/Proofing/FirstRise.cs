@@ -11,6 +11,12 @@ namespace JollyKnot.Core.Proofing;
 /// when it does not within the day.</param>
 public sealed record FirstRise(double Rise, TimeSpan? ToDoubled)
 {
+    /// <summary>Risen so far it is over: sour, slack, and not for a long second proof. Fitted.</summary>
+    public const double OverFrom = 3;
+
+    /// <summary>It is over.</summary>
+    public bool IsOver => Rise > OverFrom;
+
     // A machine's rise phase; dough as kneading leaves it; what the knock-back leaves of a rise. Fitted.
     private static readonly Temperature RisesAt = Temperature.FromCelsius(30),
         Kneaded = Temperature.FromCelsius(27);

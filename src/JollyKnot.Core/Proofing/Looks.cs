@@ -182,6 +182,10 @@ public static class Looks
     /// <param name="rim">Of its tin; null for what stands in none.</param>
     public static ImmutableArray<Seen> Answers(TinRim? rim) => rim is null ? BySize : AtTheRim;
 
+    /// <summary>What can be told of the whole dough in its bowl.</summary>
+    public static ImmutableArray<Seen> InBowl { get; } =
+    [Seen.Nothing, Seen.Third, Seen.Half, Seen.ThreeQuarters, Seen.Doubled, Seen.Over];
+
     private static readonly ImmutableArray<Seen> BySize =
     [
         Seen.Nothing,

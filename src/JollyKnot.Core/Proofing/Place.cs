@@ -4,6 +4,19 @@ using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Core.Proofing;
 
+/// <summary>How a place gets warm, where somebody has to see to it.</summary>
+public enum MadeWarm
+{
+    /// <summary>An oven is heated low, switched off and left to fall.</summary>
+    HeatedAndOff,
+
+    /// <summary>An oven is switched on for a minute.</summary>
+    Briefly,
+
+    /// <summary>The oven the bread is for stands below it, heating.</summary>
+    ByTheHeatingOven,
+}
+
 /// <summary>A place for the second proof.</summary>
 /// <param name="Id">Stable name.</param>
 /// <param name="Name">As shown, to follow "the dough is".</param>
@@ -13,6 +26,7 @@ namespace JollyKnot.Core.Proofing;
 /// <param name="FallsIn">Time in which what it is over the room falls to 1/e; null when it stays.</param>
 /// <param name="StartsAt">How warm it is at the start, instead of so much over the room.</param>
 /// <param name="Trays">It holds so many at once, 1 or more; any number when null. The oven has its racks instead.</param>
+/// <param name="Made">What has to be done for it to be warm; null where nothing has.</param>
 public sealed record Place(
     string Id,
     string Name,
@@ -21,7 +35,8 @@ public sealed record Place(
     double OverRoom,
     TimeSpan? FallsIn,
     Temperature? StartsAt = null,
-    int? Trays = null
+    int? Trays = null,
+    MadeWarm? Made = null
 )
 {
     /// <summary>Over this for longer than ten minutes the dough suffers. Cardinal temperatures of baker's yeast.</summary>
@@ -33,6 +48,12 @@ public sealed record Place(
     /// <summary>An oven shut and switched off falls towards the room in this time. Bakers' usage.</summary>
     public static TimeSpan OvenFallsIn { get; } = TimeSpan.FromMinutes(35);
 
+    /// <summary>An oven that proofs is heated to about this before it is switched off. Bakers' usage.</summary>
+    public static Temperature LowHeat { get; } = Temperature.FromCelsius(60);
+
+    /// <summary>An oven that is warmed briefly is on for so long. Bakers' usage.</summary>
+    public static TimeSpan Briefly { get; } = TimeSpan.FromMinutes(1);
+
     // A place for dough, or an oven cooling down.
     private static readonly Band<Temperature> Heats = new(Temperature.FromCelsius(-5), Temperature.FromCelsius(120));
     private const double MostOverRoom = 60;
@@ -42,6 +63,7 @@ public sealed record Place(
     public bool IsPossible =>
         Id is { Length: > 0 and <= PlainText.LongestName }
         && Name is { Length: > 0 and <= PlainText.LongestName }
+        && (Made is not { } made || Enum.IsDefined(made))
         && Math.Abs(OverRoom) <= MostOverRoom
         && (Steady is not { } steady || Heats.Holds(steady))
         && (StartsAt is not { } start || Heats.Holds(start))
@@ -84,10 +106,19 @@ public static class Places
     [
         Counter,
         new("oven-light", "in the oven, light on", true, null, 9, null),
-        new("brief-warm", "in the oven, warmed for a minute", true, null, 16, TimeSpan.FromMinutes(40)),
+        new("brief-warm", "in the oven, warmed for a minute", true, null, 16, TimeSpan.FromMinutes(40), Made: MadeWarm.Briefly),
         new("proof-setting", "in the oven, proof setting", true, Temperature.FromCelsius(35), 0, null),
-        new("heated-off", "in the oven, heated and off", true, null, 0, Place.OvenFallsIn, Place.Safe),
-        new("above-oven", "above the heating oven", false, null, 5, null),
+        new(
+            "heated-off",
+            "in the oven, heated and off",
+            true,
+            null,
+            0,
+            Place.OvenFallsIn,
+            Place.Safe,
+            Made: MadeWarm.HeatedAndOff
+        ),
+        new("above-oven", "above the heating oven", false, null, 5, null, Made: MadeWarm.ByTheHeatingOven),
         Cool,
         Fridge,
     ];

@@ -96,8 +96,26 @@ public static class Chain
             }
         }
 
-        /// <summary>All of them, with what they wait for: only now every step is there that one may be counted from.</summary>
-        public ImmutableArray<Step> Made() => [.. parts.Select(p => Linked(p.Step, p.Draft))];
+        /// <summary>All of them, with what they wait for: only now every step is there that one may be counted from. Each comes
+        /// after what it waits for; else in the order they were added.</summary>
+        public ImmutableArray<Step> Made()
+        {
+            var linked = parts.Select(p => Linked(p.Step, p.Draft)).ToList();
+            var byId = linked.ToDictionary(s => s.Id);
+            var (ordered, seen) = (ImmutableArray.CreateBuilder<Step>(linked.Count), new HashSet<StepId>());
+            foreach (var step in linked)
+                PutInOrder(step);
+            return ordered.ToImmutable();
+
+            void PutInOrder(Step step)
+            {
+                if (!seen.Add(step.Id))
+                    return;
+                foreach (var link in step.After)
+                    PutInOrder(byId[link.Step]);
+                ordered.Add(step);
+            }
+        }
 
         private Step Linked(Step step, Draft draft) =>
             step with

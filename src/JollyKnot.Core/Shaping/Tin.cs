@@ -57,6 +57,16 @@ public sealed record Tin(
     /// <summary>Dough on a tray pressed to its corners, g/cm². Bakers' usage.</summary>
     public const double PressedOut = 1.0;
 
+    /// <summary>It has no walls: what lies on it can be slid off.</summary>
+    public bool IsFlat => Shape is TinShape.Tray or TinShape.Stone;
+
+    /// <summary>Alike for pans that are alike, whatever they are called.</summary>
+    public string Kind =>
+        string.Create(
+            System.Globalization.CultureInfo.InvariantCulture,
+            $"pan {Shape} {Length.Millimetres}x{Width.Millimetres}x{Depth?.Millimetres} {Count} {HollowVolume?.Millilitres}"
+        );
+
     /// <summary>It is heated first, and bread is laid on it.</summary>
     public bool IsStone => Shape == TinShape.Stone;
 

@@ -16,6 +16,7 @@ namespace JollyKnot.Core.Steps;
 [JsonDerivedType(typeof(DoughChecked), "dough-checked")]
 [JsonDerivedType(typeof(DoughTakenOut), "dough-taken-out")]
 [JsonDerivedType(typeof(DoughWeighed), "dough-weighed")]
+[JsonDerivedType(typeof(KneadedIn), "kneaded-in")]
 [JsonDerivedType(typeof(PartWeighed), "part-weighed")]
 [JsonDerivedType(typeof(ProofLooked), "proof-looked")]
 [JsonDerivedType(typeof(ProbeRead), "probe-read")]
@@ -120,7 +121,7 @@ public sealed record DoughChecked(StepId Step, DoughFeel Feel, Mass Water, Mass 
 {
     internal override Problem? Wrong() => Known(Feel, "feel") ?? Dosed(Water, "water") ?? Dosed(Flour, "flour");
 
-    private static Problem? Dosed(Mass mass, string field)
+    internal static Problem? Dosed(Mass mass, string field)
     {
         if (mass < Mass.Zero)
             return new("negative", field);
@@ -153,6 +154,39 @@ public sealed record DoughWeighed(StepId Step, Mass Mass) : StepEvent(Step)
     internal override Problem? Wrong() => Weight(Mass, "mass");
 
     internal override SoFar AddTo(SoFar soFar, BakeSpec spec) => base.AddTo(soFar, spec) with { Dough = Mass };
+}
+
+/// <summary>Something was kneaded in on the table.</summary>
+/// <param name="Water">Water, 0 or more.</param>
+/// <param name="Flour">Flour, 0 or more.</param>
+public sealed record KneadedIn(Mass Water, Mass Flour) : BakeEvent
+{
+    /// <summary>Whether dough lies on the table: out of its machine, and not all of it set to proof.</summary>
+    /// <param name="chain">The bake's steps as they stand.</param>
+    public static bool CanBe(ChainOfSteps chain)
+    {
+        ArgumentNullException.ThrowIfNull(chain);
+        var soFar = chain.Bake.SoFar;
+        return soFar.When(Milestone.OutOfMachine) is not null
+            && chain.Batches.Any(b => soFar.When(Milestone.SetToProof, b.Batch.Index) is null);
+    }
+
+    internal override Problem? Refused(ChainOfSteps chain)
+    {
+        if (!CanBe(chain))
+            return new("not-on-the-table", "type");
+        return DoughChecked.Dosed(Water, "water")
+            ?? DoughChecked.Dosed(Flour, "flour")
+            ?? (Water + Flour > Mass.Zero ? null : new("not-positive", "flour"));
+    }
+
+    // What was weighed before is so much heavier now.
+    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
+        soFar with
+        {
+            OnTable = new(soFar.OnTable.Water + Water, soFar.OnTable.Flour + Flour),
+            Dough = soFar.Dough + Water + Flour,
+        };
 }
 
 /// <summary>A piece or strand was weighed off, or weighed again. The last one divides the dough.</summary>

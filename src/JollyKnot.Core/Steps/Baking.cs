@@ -21,7 +21,7 @@ internal sealed record OvenFree(Batch Before, TimeSpan Change)
     public static OvenFree? Of(BakeSoFar bake, Batch batch)
     {
         var oven = bake.Spec.OvenOf(batch.Bread);
-        if (batch.WaitsFor(bake.Batches, oven.Racks) is not { } before)
+        if (batch.WaitsFor(bake.Batches, bake.Spec.RacksFor(batch.Bread)) is not { } before)
             return null;
         return new(before, oven.Change(before.Bread.Heat, batch.Bread.Heat));
     }
@@ -179,7 +179,7 @@ internal sealed class Bake() : BatchRule("bake")
     private static Draft InOven(BakeSoFar bake, Forecast of)
     {
         var oven = bake.Spec.OvenOf(of.Bread);
-        return new(of.Probed is { } done ? Longer(done, of.Window.FirstLook) : of.Window.Likely)
+        return new(of.Probed is { } done ? Longer(done.Likely, of.Window.FirstLook) : of.Window.Likely)
         {
             EndedBy = new(Milestone.Out),
             Occupies = new(ResourceKind.Oven, oven.Id),

@@ -19,6 +19,9 @@ public enum Caution
     /// <summary>Boiling soda water.</summary>
     BoilingBath,
 
+    /// <summary>A program that goes on to bake.</summary>
+    RunsOn,
+
     /// <summary>Steam in the oven.</summary>
     Steam,
 
@@ -54,6 +57,9 @@ public enum Caution
 
     /// <summary>Too warm for the yeast.</summary>
     TooWarm,
+
+    /// <summary>The first rise went far past double.</summary>
+    OverRisen,
 }
 
 /// <summary>A caution at a step.</summary>

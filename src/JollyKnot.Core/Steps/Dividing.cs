@@ -2,6 +2,8 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Steps;
@@ -30,6 +32,26 @@ internal sealed class TakeOut() : DoughRule("take-out")
 
     public override StepEvent Usual(Step step) => new DoughTakenOut(step.Id, DoughFeel.Right);
 
+    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake)
+    {
+        if (bake.Spec.RunsOn)
+            yield return Caution.RunsOn;
+        if (RiseBy(bake) is { IsOver: true })
+            yield return Caution.OverRisen;
+    }
+
+    // How far it has risen by now; null while it is not left in the pan.
+    private static FirstRise? RiseBy(BakeSoFar bake)
+    {
+        var (spec, soFar) = (bake.Spec, bake.SoFar);
+        if (soFar.When(Milestone.Started) + (spec.Handling.Timer ?? TimeSpan.Zero) is not { } began)
+            return null;
+        var since = (soFar.When(Milestone.OutOfMachine) ?? soFar.Now) - began;
+        return since <= spec.Machine.CycleLength
+            ? null
+            : FirstRise.Of(spec.Machine, spec.Formula, bake.Dough, spec.Room, since);
+    }
+
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
         var machine = bake.Spec.Machine;
@@ -48,14 +70,125 @@ internal sealed class Bulk() : DoughRule("bulk")
 
     public override Lane? Holds => Lane.Proof;
 
-    /// <summary>So long, as told or as planned; zero for not at all.</summary>
-    public static TimeSpan Of(BakeSoFar bake) => bake.SoFar.Bulk ?? bake.Spec.Handling.After?.Bulk ?? TimeSpan.Zero;
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.InBowl];
+
+    /// <summary>So long as told, as planned, or as it was seen to need; zero for not at all.</summary>
+    public static TimeSpan Of(BakeSoFar bake)
+    {
+        var planned = Planned(bake);
+        return planned > TimeSpan.Zero && SeenAt(bake) is [.., var last] ? BowlRise.Of(bake, last) : planned;
+    }
+
+    /// <summary>So long as told or as planned, whatever was seen.</summary>
+    public static TimeSpan Planned(BakeSoFar bake) =>
+        bake.SoFar.Bulk ?? bake.Spec.Handling.After?.Bulk ?? TimeSpan.Zero;
+
+    /// <summary>How it was looked at, in order, from when it came into the bowl.</summary>
+    public static ImmutableArray<LookTaken> SeenAt(BakeSoFar bake)
+    {
+        if (bake.SoFar.When(Milestone.OutOfMachine) is not { } began)
+            return [];
+        return [.. bake.SoFar.BowlLooks.Select(l => new LookTaken(l.At - began, l.Seen))];
+    }
+
+    /// <summary>Where the bowl stands.</summary>
+    public static Place PlaceOf(BakeSoFar bake) => bake.Spec.Handling.Bowl ?? Places.Counter;
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (Of(bake) <= TimeSpan.Zero)
+        var length = Of(bake);
+        if (length <= TimeSpan.Zero)
             yield break;
-        yield return new(Of(bake)) { EndedBy = new(Milestone.Weighed), About = new("in a bowl") };
+        var place = PlaceOf(bake);
+        yield return new(length)
+        {
+            EndedBy = new(Milestone.Weighed),
+            Occupies = place.InOven ? new(ResourceKind.Oven, bake.Spec.Oven.Id) : null,
+            About = new(place.Name),
+        };
+    }
+}
+
+/// <summary>Dough that rises in its bowl until it has doubled.</summary>
+public static class BowlRise
+{
+    // Rise wanted before it is divided: doubled. Bakers' usage.
+    private const double Wanted = 1;
+
+    /// <summary>Whether dough seen like this has risen enough to be divided.</summary>
+    public static bool Has(Seen seen) => Sight.CanGoIn(seen, Wanted);
+
+    /// <summary>How long it is in its bowl altogether, by its last look: until then when it has risen, else as long as it is
+    /// believed to need.</summary>
+    internal static TimeSpan Of(BakeSoFar bake, LookTaken last)
+    {
+        if (Has(last.Seen))
+            return last.After;
+        var proof = Reckoned(bake);
+        return proof.Window is { } window && window.Best > proof.NextLook ? window.Best : proof.NextLook;
+    }
+
+    /// <summary>When to look again, from when it came into the bowl; null once it has risen.</summary>
+    internal static TimeSpan? Next(BakeSoFar bake, ImmutableArray<LookTaken> taken)
+    {
+        if (taken is not [.., var last])
+            return Bulk.Planned(bake);
+        return Has(last.Seen) ? null : Reckoned(bake).NextLook;
+    }
+
+    /// <summary>Nothing lifts it here.</summary>
+    internal static bool OnlyRests(BakeSoFar bake) => Conditions(bake).OnlyRests;
+
+    // The dough as it came out, pressed down, in its bowl.
+    private static Proof Reckoned(BakeSoFar bake)
+    {
+        var place = Bulk.PlaceOf(bake) with { InOven = false };
+        return Proof.Predict(new(Conditions(bake), place, Wanted) { Looks = Bulk.SeenAt(bake) });
+    }
+
+    private static RiseConditions Conditions(BakeSoFar bake) =>
+        RiseConditions.Of(bake.Spec.Formula, bake.Dough, bake.Spec.Room);
+}
+
+/// <summary>Look at the dough in its bowl, until it has risen.</summary>
+internal sealed class LookAtBowl() : DoughRule("bowl-look-#")
+{
+    public override int Since => 3;
+
+    public override RecipeStage? ToldAt => RecipeStage.Rising;
+
+    public override Ending? Ending => Steps.Ending.Look;
+
+    public override bool IsGlance => true;
+
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.BowlSeen];
+
+    public override Problem? Refuses(StepEvent told) => told is ProofLooked ? told.Wrong() : base.Refuses(told);
+
+    public override StepEvent Usual(Step step) => new ProofLooked(step.Id, Seen.Doubled);
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
+    {
+        // What only rests is not waited for to grow.
+        var planned = Bulk.Planned(bake);
+        if (planned <= TimeSpan.Zero || new AfterCycle(false, planned).IsRest || BowlRise.OnlyRests(bake))
+            yield break;
+        var taken = Bulk.SeenAt(bake);
+        var place = Bulk.PlaceOf(bake).Name;
+        for (var number = 1; number <= taken.Length + 1; number++)
+        {
+            var isNext = number > taken.Length;
+            if (isNext && BowlRise.Next(bake, taken) is null)
+                yield break;
+            yield return new(Minutes(1))
+            {
+                Number = number,
+                Waits = [new(new(Milestone.InBowl), Edge.Start, isNext ? BowlRise.Next(bake, taken)!.Value : TimeSpan.Zero)],
+                PointlessAfter = new(Milestone.Weighed),
+                Calls = true,
+                About = new(place, Count: number),
+            };
+        }
     }
 }
 

@@ -33,7 +33,7 @@ public sealed record Forecast(
     Proof Proof,
     BakeWindow Window,
     Temperature Wanted,
-    TimeSpan? Probed,
+    DoneBetween? Probed,
     TimeSpan Finishing,
     TimeSpan Turn,
     TimeSpan Late
@@ -44,6 +44,9 @@ public sealed record Forecast(
 
     /// <summary>The bread.</summary>
     public Bread Bread => Batch.Bread;
+
+    /// <summary>A probe in its middle says when it is done; what is thin and quick is done by its look.</summary>
+    public bool ProbeHelps => !Bread.OnGriddle && Window.Likely >= Probe.UsefulFrom;
 
     /// <summary>How long it rises on while hands finish it: brushed dough does, bathed dough does not.</summary>
     public TimeSpan RisesMeanwhile => Bread.Family.Bathed ? TimeSpan.Zero : Finishing;
@@ -152,7 +155,7 @@ internal sealed class Forecaster(BakeSoFar bake)
     // From taking the dough out of the oven to the oven being hot, less what hands do meanwhile without its rising.
     private TimeSpan HeatingFor(Forecast of)
     {
-        var preheat = spec.OvenOf(of.Bread).Preheat(of.Bread.Heat, spec.Room, of.Bread.Pan?.IsStone == true);
+        var preheat = spec.Preheat(of.Bread);
         return preheat + Moment * 2 - (of.Finishing - of.RisesMeanwhile);
     }
 
@@ -196,7 +199,7 @@ internal sealed class Forecaster(BakeSoFar bake)
     private TimeSpan TurnOf(Batch batch)
     {
         var oven = spec.OvenOf(batch.Bread);
-        if (batch.WaitsFor(bake.Batches, oven.Racks) is not { } before)
+        if (batch.WaitsFor(bake.Batches, spec.RacksFor(batch.Bread)) is not { } before)
             return TimeSpan.Zero;
         var first = made[before.Index];
         return first.Turn + first.Window.Likely + Moment * 2 + oven.Change(before.Bread.Heat, batch.Bread.Heat);

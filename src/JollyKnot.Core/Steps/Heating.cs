@@ -4,6 +4,7 @@ using JollyKnot.Core.Baking;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
+using JollyKnot.Core.Proofing;
 
 namespace JollyKnot.Core.Steps;
 
@@ -63,6 +64,9 @@ internal sealed class GriddleHeats() : BatchRule("griddle-heats")
 /// <param name="Named">The batch its steps are named after: the first oven's are named after none.</param>
 internal sealed record Heating(Oven Oven, Temperature Heat, Temperature? From, TimeSpan Takes, int Named)
 {
+    /// <summary>The dough rises above it: it is on by then.</summary>
+    public bool WarmsPlace { get; init; }
+
     /// <summary>It stands at that heat already.</summary>
     public bool IsThere => From is not null && Takes == TimeSpan.Zero;
 
@@ -81,9 +85,23 @@ internal sealed record Heating(Oven Oven, Temperature Heat, Temperature? From, T
         // Another bake may have heated it before the first of this one.
         var isFirst = inOvens.First(b => b.Bread.Oven == bread.Oven) == batch;
         if (isFirst && bake.SoFar.Arranged.HotFrom.TryGetValue(oven.Id, out var hot))
-            return new(oven, bread.Heat, hot, oven.Change(hot, bread.Heat), named);
-        return new(oven, bread.Heat, null, oven.Preheat(bread.Heat, spec.Room, bread.Pan?.IsStone == true), named);
+            return new(oven, bread.Heat, hot, spec.ChangeTo(hot, bread), named);
+        var takes = spec.Preheat(bread);
+        return new(oven, bread.Heat, null, takes, named) { WarmsPlace = isFirst && WarmsPlaceOf(bake, batch, takes) };
     }
+
+    // What is hot later than the dough is ready is on sooner anyway.
+    private static bool WarmsPlaceOf(BakeSoFar bake, Batch batch, TimeSpan takes)
+    {
+        var of = bake.Forecasts[batch.Index];
+        return bake.Spec.Place.Made == MadeWarm.ByTheHeatingOven
+            && bake.SoFar.RulesOf(bake.Spec) >= WarmOn.FromRules
+            && of.Cold is null
+            && of.Proof.Window?.Early > takes + Moment;
+    }
+
+    // Switching it on.
+    private static readonly TimeSpan Moment = TimeSpan.FromMinutes(2);
 }
 
 /// <summary>Switch the oven on.</summary>
@@ -108,7 +126,7 @@ internal sealed class OvenOn() : BatchRule("oven-on")
         {
             Named = heating.Named,
             Waits = dough ? [After(Milestone.OvenCleared)] : [],
-            InTimeFor = new(Milestone.In),
+            InTimeFor = new(heating.WarmsPlace ? Milestone.SetToProof : Milestone.In),
             PointlessAfter = new(Milestone.In),
             Occupies = new(ResourceKind.Oven, heating.Oven.Id),
             Calls = true,
@@ -130,7 +148,7 @@ internal sealed class Preheat() : BatchRule("preheat")
         {
             Named = heating.Named,
             Waits = heating.IsThere ? [] : [After(Milestone.SwitchedOn, of.Batch.Index)],
-            InTimeFor = new(Milestone.In),
+            InTimeFor = heating.WarmsPlace ? null : new(Milestone.In),
             EndedBy = new(Milestone.In),
             Occupies = new(ResourceKind.Oven, heating.Oven.Id),
             About = heating.About,

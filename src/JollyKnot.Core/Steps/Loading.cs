@@ -23,7 +23,10 @@ internal sealed class Bloom() : DoughRule("bloom")
             yield break;
         yield return new(Minutes(2))
         {
-            About = new(bake.Spec.Liquid?.Ingredient.Name, liquid, Heat: LiquidTemperature.Bloom.From),
+            About = new(bake.Spec.Liquid?.Ingredient.Name, liquid, Heat: LiquidTemperature.Bloom.From)
+            {
+                With = bake.Spec.Dough.Rows.FirstOrDefault(r => r.Ingredient.Role == Role.Sugar)?.Ingredient.Name,
+            },
         };
     }
 }
@@ -89,7 +92,12 @@ internal sealed class WeighIn() : DoughRule("weigh-in-#")
             {
                 Number = step.Number,
                 Waits = step == pan.Steps[0] && pan.BloomIn is not null ? [After(Milestone.Bloomed)] : [],
-                About = new(step.Row.Ingredient.Name, step.Mass, step.Running, Spot: step.Spot),
+                About = new(step.Row.Ingredient.Name, step.Mass, step.Running, Spot: step.Spot)
+                {
+                    With = pan.BloomIn is not null && step.Row.Ingredient.Role == Role.Yeast
+                        ? bake.Spec.Liquid?.Ingredient.Name
+                        : null,
+                },
             };
     }
 }

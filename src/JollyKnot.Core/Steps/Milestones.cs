@@ -28,6 +28,12 @@ public enum Milestone
     /// <summary>The dough comes out of the machine, or of its first bowl.</summary>
     OutOfMachine,
 
+    /// <summary>It rises in a bowl.</summary>
+    InBowl,
+
+    /// <summary>It was looked at there.</summary>
+    BowlSeen,
+
     /// <summary>The whole dough is weighed.</summary>
     Weighed,
 
@@ -36,6 +42,18 @@ public enum Milestone
 
     /// <summary>A batch is shaped.</summary>
     Shaped,
+
+    /// <summary>The oven is switched on for dough to rise in.</summary>
+    WarmingOn,
+
+    /// <summary>It gets warm.</summary>
+    Warming,
+
+    /// <summary>It is switched off again.</summary>
+    WarmingOff,
+
+    /// <summary>It is warm, and safe for dough.</summary>
+    WarmAndSafe,
 
     /// <summary>A batch is set to proof.</summary>
     SetToProof,

@@ -36,10 +36,15 @@ internal sealed class Shape() : BatchRule("shape")
         var (batch, family, piece) = (of.Batch, of.Bread.Family, bake.Eaches[of.Batch.Cut]);
         var later = ShapedLater(bake, batch);
         var before = batch.Index == 0 ? new Target(Milestone.Divided) : new Target(Milestone.SetToProof, batch.Index - 1);
+        var tins = batch.TinsOf(bake.Batches);
         yield return new(LengthOf(batch))
         {
-            Calls = later > TimeSpan.Zero,
-            Waits = later > TimeSpan.Zero ? [new(before, Edge.End, later)] : [],
+            Calls = later > TimeSpan.Zero || tins is not null,
+            Waits =
+            [
+                .. later > TimeSpan.Zero ? [new Wait(before, Edge.End, later)] : Array.Empty<Wait>(),
+                .. tins is null ? [] : new[] { After(Milestone.Out, tins.Index) },
+            ],
             About = new(family.Name, piece, Count: batch.Pieces, Aim: Sizes.For(family, piece, batch.Bread.Pan)),
         };
     }
@@ -138,6 +143,13 @@ internal sealed class StartProof() : BatchRule("start-proof")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        yield return new(Minutes(1)) { About = new((of.Cold?.Place ?? of.Place).Name) };
+        // What is not warm yet, or not safe, is waited for.
+        var warms = WarmedOven.For(bake, of) is not null;
+        yield return new(Minutes(1))
+        {
+            Waits = warms ? [After(Milestone.WarmAndSafe)] : [],
+            Calls = warms,
+            About = new((of.Cold?.Place ?? of.Place).Name),
+        };
     }
 }

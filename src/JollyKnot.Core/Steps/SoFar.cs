@@ -48,6 +48,9 @@ public sealed record SoFar(DateTimeOffset Now)
     /// <summary>Dough checks, in order.</summary>
     public ImmutableArray<Checked> Checks { get; init; } = [];
 
+    /// <summary>What was kneaded in on the table.</summary>
+    public Dose OnTable { get; init; } = Dose.None;
+
     /// <summary>The whole dough as weighed; null before.</summary>
     public Mass? Dough { get; init; }
 
@@ -126,18 +129,25 @@ public sealed record SoFar(DateTimeOffset Now)
     public ImmutableArray<LookedAt> LooksAt(Batch batch)
     {
         ArgumentNullException.ThrowIfNull(batch);
-        return [.. Looks.Where(l => l.Step.Batch == batch.Index)];
+        return [.. Looks.Where(l => l.Step.Batch == batch.Index && !IsOfBowl(l))];
     }
+
+    /// <summary>The looks at the dough in its bowl, in order.</summary>
+    public IEnumerable<LookedAt> BowlLooks => Looks.Where(IsOfBowl);
+
+    private static bool IsOfBowl(LookedAt look) => StepRules.At(Milestone.BowlSeen).Contains(look.Step.Kind);
 
     /// <summary>All that went in at checks: flour, and water or the liquid that was held back.</summary>
     public Dose Poured => Checks.Aggregate(Dose.None, (sum, c) => new(sum.Water + c.Dose.Water, sum.Flour + c.Dose.Flour));
 
-    /// <summary>What was added over the recipe: liquid that was held back is the recipe's own.</summary>
+    /// <summary>What was added over the recipe, at checks and on the table: liquid that was held back is the recipe's
+    /// own.</summary>
     /// <param name="spec">What was decided.</param>
     public Dose AddedOver(BakeSpec spec)
     {
         ArgumentNullException.ThrowIfNull(spec);
-        return Poured with { Water = Over(Poured.Water, spec.Pan.HeldBack ?? Mass.Zero) };
+        var over = Over(Poured.Water, spec.Pan.HeldBack ?? Mass.Zero);
+        return new(over + OnTable.Water, Poured.Flour + OnTable.Flour);
     }
 
     /// <summary>Liquid held back that was not poured in yet.</summary>
@@ -163,6 +173,6 @@ public sealed record SoFar(DateTimeOffset Now)
             .Steps.Select(step => WeighedIn.GetValueOrDefault(step.Number, step.Mass))
             .Concat(pan.AddIns.Select(r => r.Mass))
             .Aggregate(heldBack, (sum, m) => sum + m);
-        return Formula.Yield(wentIn + Poured.Water + Poured.Flour);
+        return Formula.Yield(wentIn + Poured.Water + Poured.Flour) + OnTable.Water + OnTable.Flour;
     }
 }

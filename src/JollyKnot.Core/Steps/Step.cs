@@ -121,6 +121,9 @@ public sealed record About(
     Temperature? From = null
 )
 {
+    /// <summary>What goes with it, or what it is taken from; null where nothing does.</summary>
+    public string? With { get; init; }
+
     /// <summary>So little that fingers measure it, and no kitchen scale. Ours.</summary>
     public bool IsPinch => Mass < MostOfAPinch;
 

@@ -27,6 +27,7 @@ public static class StepRules
         new AddIns(),
         new TakeOut(),
         new Bulk(),
+        new LookAtBowl(),
         new WeighDough(),
         new Divide(),
         new KeepCold(),
@@ -34,7 +35,16 @@ public static class StepRules
 
     /// <summary>What hands do with one batch after the other.</summary>
     public static ImmutableArray<BatchRule> Shaping { get; } =
-    [new Shape(), new Brush(beforeProof: true), new Score(beforeProof: true), new StartProof()];
+    [
+        new Shape(),
+        new Brush(beforeProof: true),
+        new Score(beforeProof: true),
+        new WarmOn(),
+        new GetsWarm(),
+        new WarmOff(),
+        new FallsToSafe(),
+        new StartProof(),
+    ];
 
     /// <summary>What each batch then goes through by itself.</summary>
     public static ImmutableArray<BatchRule> Oven { get; } =

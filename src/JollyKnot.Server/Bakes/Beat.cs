@@ -101,7 +101,7 @@ public sealed record Beat(
             Ending.YesNo => [new("no", "It does not", Voice.DoesNotTurn)],
             Ending.Feel => [.. Enum.GetValues<DoughFeel>().Select(f => Dose(f, state, words))],
             Ending.TakeOut => [.. DoughCheck.AtTakeOut.Select(f => new Answer(Name(f), Voice.Felt(f)))],
-            Ending.Look => LooksAt(state.Chain.Of(step)),
+            Ending.Look => step.Batch is null ? LooksInBowl() : LooksAt(state.Chain.Of(step)),
             _ => [],
         };
 
@@ -118,6 +118,9 @@ public sealed record Beat(
         var (wanted, rim) = (of.Bread.WantedRise(of.Piece), of.Bread.RimFor(of.Piece));
         return [.. Looks.Answers(rim).Select(seen => Look(seen, Sight.CanGoIn(seen, wanted, rim)))];
     }
+
+    private static ImmutableArray<Answer> LooksInBowl() =>
+        [.. Looks.InBowl.Select(seen => new Answer(Name(seen), Voice.Of(seen), BowlRise.Has(seen) ? "Divide it" : ""))];
 
     private static Answer Look(Seen seen, bool canGoIn) =>
         new(Name(seen), Voice.Of(seen), canGoIn && seen != Seen.GoesIn ? "Can go in" : "", Poked: Looks.PokeOf(seen));

@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Machines;
+using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
@@ -31,6 +33,11 @@ public sealed record Taken(int Position, string Short);
 /// <param name="Steps">What they are, in words.</param>
 public sealed record NewSteps(int Rules, ImmutableArray<string> Steps);
 
+/// <summary>Dough on the table, where more can be kneaded into it.</summary>
+/// <param name="FlourSpoon">A level tablespoon of flour.</param>
+/// <param name="Kneaded">What was, in words; empty when nothing was.</param>
+public sealed record TableView(Mass FlourSpoon, string Kneaded);
+
 /// <summary>A bake at the bench.</summary>
 public sealed record BenchView(
     Guid Id,
@@ -55,6 +62,7 @@ public sealed record BenchView(
     ImmutableArray<FinishView> Finish,
     FirstRise? FirstRise,
     DisplayShows? Display,
+    TableView? OnTable,
     NewSteps? NewSteps,
     string Method
 )
@@ -116,6 +124,12 @@ public sealed record BenchView(
             panel == Panel.FirstRise && state.CycleBegan is { } began ? RiseSince(began, state) : null,
             state.SoFar.When(Milestone.OutOfMachine) is null && state.CycleBegan is { } started
                 ? spec.Machine.Shows(started, state.SoFar.Now)
+                : null,
+            KneadedIn.CanBe(state.Chain)
+                ? new(
+                    DoughCheck.FlourSpoon,
+                    state.SoFar.OnTable == Dose.None ? "" : words.Of(state.SoFar.OnTable)
+                )
                 : null,
             state.NewSteps is { IsEmpty: false } later
                 ? new(RuleBook.Version, [.. later.Select(s => words.Of(s, spec).Short)])

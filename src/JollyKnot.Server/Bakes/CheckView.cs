@@ -18,6 +18,7 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="LastLook">After this no dose helps.</param>
 /// <param name="Held">Liquid held back that was not poured in yet; null when none is.</param>
 /// <param name="Liquid">What that liquid is.</param>
+/// <param name="BetweenSpoons">From one spoon to the next: it has to be kneaded in.</param>
 /// <param name="WaterSpoon">A tablespoon of water.</param>
 /// <param name="FlourSpoon">A level tablespoon of flour.</param>
 /// <param name="Before">What was added and felt before, in words.</param>
@@ -31,6 +32,7 @@ public sealed record CheckView(
     DateTimeOffset? LastLook,
     Mass? Held,
     string? Liquid,
+    TimeSpan BetweenSpoons,
     Mass WaterSpoon,
     Mass FlourSpoon,
     ImmutableArray<string> Before
@@ -57,6 +59,7 @@ public sealed record CheckView(
             soFar.When(Milestone.Started) + spec.Machine.KneadStart + DoughCheck.Last,
             held > Mass.Zero ? held : null,
             spec.Liquid?.Ingredient.Name,
+            DoughCheck.BetweenSpoons,
             DoughCheck.WaterSpoon,
             DoughCheck.FlourSpoon,
             memory is null ? [] : words.Of(memory, spec.Formula.Flour)

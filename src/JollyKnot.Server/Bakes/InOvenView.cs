@@ -13,7 +13,10 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="Wanted">What the middle should reach.</param>
 /// <param name="Curve">The middle as reckoned, minute by minute.</param>
 /// <param name="Readings">What the probe said.</param>
-/// <param name="Done">When it is done by the probe; null while the probe cannot say.</param>
+/// <param name="Done">When it is likely done by the probe; null while the probe cannot say.</param>
+/// <param name="DoneFrom">At the soonest.</param>
+/// <param name="DoneTo">At the latest.</param>
+/// <param name="ProbeHelps">A probe says when it is done; else its look does.</param>
 public sealed record InOvenView(
     StepId Load,
     DateTimeOffset Loaded,
@@ -24,7 +27,10 @@ public sealed record InOvenView(
     DateTimeOffset Latest,
     ImmutableArray<Temperature> Curve,
     ImmutableArray<ProbePoint> Readings,
-    DateTimeOffset? Done
+    DateTimeOffset? Done,
+    DateTimeOffset? DoneFrom,
+    DateTimeOffset? DoneTo,
+    bool ProbeHelps
 )
 {
     internal static InOvenView? Of(BakeState state)
@@ -45,7 +51,10 @@ public sealed record InOvenView(
             loaded + window.Latest,
             [.. minutes.Select(after => CoreHeat.At(body, heat, fan, after, spec.BoilsAt))],
             [.. state.SoFar.Probes.Where(p => p.Batch == batch).Select(p => new ProbePoint(p.At, p.Core))],
-            loaded + of.Probed
+            loaded + of.Probed?.Likely,
+            loaded + of.Probed?.From,
+            loaded + of.Probed?.To,
+            of.ProbeHelps
         );
     }
 }

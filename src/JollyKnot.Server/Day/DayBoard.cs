@@ -247,6 +247,21 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         }
     }
 
+    /// <summary>What open bakes heat, and when.</summary>
+    public async Task<ImmutableArray<HotOven>> HotOvens() =>
+        [.. (await Stand()).SelectMany(s => s.Day.Chain.Batches.Select(f => HotFor(s.Day, f))).OfType<HotOven>()];
+
+    private static HotOven? HotFor(DayBake bake, Forecast of)
+    {
+        var (load, unload) = (
+            bake.Timetable.At(Milestone.In, of.Batch.Index),
+            bake.Timetable.At(Milestone.Out, of.Batch.Index)
+        );
+        return of.Bread.OnGriddle || load is null || unload is null
+            ? null
+            : new(bake.Spec.OvenOf(of.Bread).Id, of.Bread.Heat, load.Start, unload.End);
+    }
+
     /// <summary>Changes the day so and holds every bake to it.</summary>
     /// <param name="changes">What the baker changes; none for the better day as it is.</param>
     /// <param name="quick">The quick plan does.</param>

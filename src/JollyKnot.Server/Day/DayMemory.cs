@@ -28,6 +28,7 @@ public sealed class DayMemory(Settings settings)
         _ => Nothing(),
         InGroups,
         unchanged => unchanged,
+        unchanged => unchanged,
         unchanged => unchanged
     );
     private DayWas? was;

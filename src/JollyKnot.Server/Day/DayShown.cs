@@ -63,7 +63,7 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
     private FindingLine Line(DayFinding found)
     {
         var (one, other) = (At(found.Bake, found.Step), At(found.Other, found.OtherStep));
-        var ofOne = found.Trouble is DayTrouble.Late or DayTrouble.Over or DayTrouble.Stale || one > other;
+        var ofOne = !found.Impossible || one > other;
         var text = Voice.Of(
             found,
             Said(found.Bake, found.Step),

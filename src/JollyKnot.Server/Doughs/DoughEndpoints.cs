@@ -205,6 +205,7 @@ public static class DoughEndpoints
                     dough,
                     pieces,
                     BakeWindow.For(family, yield / pieces, family.Bake.Heat).Likely,
+                    family.HeatedBy == HeatedBy.Griddle,
                     !machine.ByHand,
                     await pantries.Get(),
                     prices.PerKilowattHour,

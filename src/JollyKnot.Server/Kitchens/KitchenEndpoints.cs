@@ -89,6 +89,7 @@ public sealed record ScaleStepView(Mass Step, string Name);
 
 /// <summary>What can be chosen when a bake is laid out.</summary>
 /// <param name="Shelves">The places whole, for dough that is moved to one.</param>
+/// <param name="BowlPlaces">Where dough may rise in its bowl.</param>
 /// <param name="Colds">Nights in the fridge.</param>
 /// <param name="Freshes">How fresh bread could be wanted.</param>
 /// <param name="Timers">For a machine that is loaded before.</param>
@@ -110,6 +111,7 @@ public sealed record KitchenView(
     UnitsView Units,
     bool NoScale,
     ImmutableArray<AfterView> Afters,
+    ImmutableArray<Choice> BowlPlaces,
     ImmutableArray<TimeSpan> Colds,
     ImmutableArray<TimeSpan> Freshes,
     ImmutableArray<TimeSpan> Timers,
@@ -164,7 +166,7 @@ public static class KitchenEndpoints
                     [.. m.Programs.Select(p => new ProgramView(p.Name, m.SetTo(p.Name)!.CycleLength, p.Phases, p.Pulled))]
                 )),
             ],
-            [.. kitchen.Ovens.Select(o => OvenView.Of(o, kitchen.Units ?? HouseholdUnits.Plain))],
+            [.. kitchen.Dials.Select(o => OvenView.Of(o, kitchen.Units ?? HouseholdUnits.Plain))],
             [.. kitchen.Tins.Select(t => new TinView(t.Id, t.Name, t.Dough))],
             [
                 .. kitchen.Families.Select(f => new FamilyView(
@@ -183,6 +185,7 @@ public static class KitchenEndpoints
             UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain),
             kitchen.NoScale,
             [.. AfterCycle.Usual.Select(a => new AfterView(a, Voice.Of(a)))],
+            [.. kitchen.AllPlaces.Where(p => p.Made is null).Select(p => new Choice(p.Id, p.Name))],
             Handling.UsualCold,
             Wish.UsualFresh,
             Handling.UsualTimers,

@@ -124,6 +124,7 @@ public sealed record CautionLine(StepId Step, string Text);
 /// <param name="RoundReady">A round time it could be wanted at.</param>
 /// <param name="LateBy">How much later than wanted; 0 when in time.</param>
 /// <param name="Before">What was added at the check before, and how the dough felt.</param>
+/// <param name="PlaceNote">Why the place for the proof does not do, and what would; null where it does.</param>
 /// <param name="Beside">How it goes with what is planned already; null when nothing is.</param>
 public sealed record LayoutView(
     Mass Dough,
@@ -141,6 +142,7 @@ public sealed record LayoutView(
     ImmutableArray<string> Before,
     ImmutableArray<StepLine> Steps,
     ImmutableArray<CautionLine> Cautions,
+    string? PlaceNote,
     BesideView? Beside,
     Picture? Picture
 );
@@ -176,6 +178,7 @@ public static class LayoutEndpoints
                                 await pantries.Get(),
                                 await keeper.Get(),
                                 await memories.For(layout!.Plan.Spec),
+                                PlaceFit.Of(layout!, (await keeper.Get()).AllPlaces, await board.HotOvens()),
                                 await board.Beside(layout!.Plan),
                                 request.Frame?.ToFrame()
                             )
@@ -218,6 +221,7 @@ public static class LayoutEndpoints
         HouseholdPantry pantry,
         Kitchen kitchen,
         DoseMemory memory,
+        PlaceFit? fit,
         BesideView? beside,
         Frame? frame
     )
@@ -264,6 +268,7 @@ public static class LayoutEndpoints
                     .Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec)))
                     .DistinctBy(c => c.Text),
             ],
+            fit is null ? null : words.Of(fit, spec),
             beside,
             frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame)
         );
@@ -355,7 +360,7 @@ public static class LayoutEndpoints
                 : null,
             [
                 .. PanChoice
-                    .Of(bread.Family, each, cut.Pieces, kitchen.Tins.Where(oven.Holds), oven.Racks, bread.Touching)
+                    .Of(bread.Family, each, cut.Pieces, kitchen.Tins.Where(oven.Holds), spec.RacksFor(bread), bread.Touching)
                     .OrderByDescending(p => p.Layout.Tin == bread.Pan)
                     .Select(PanView.Of),
             ]

@@ -17,16 +17,24 @@ internal static class DividingWords
                         "It is out"
                     )
                     : new(
-                        "Take the dough out",
-                        "Take the dough out and press the gas out gently.",
+                        s.RunsOn ? "Stop the machine, dough out" : "Take the dough out",
+                        s.RunsOn
+                            ? "Stop the machine, then take the dough out and press the gas out gently."
+                            : "Take the dough out and press the gas out gently.",
                         Join(
-                            s.Spec.Handling.After is { Early: true } ? "Stop the machine first: the dough rises in a bowl." : "",
                             s.Count > 1 ? $"Find all {s.Count} paddles in it." : "Find the paddle in it.",
                             "Soak the pan at once."
                         ),
                         "It is out"
                     ),
-            ["bulk"] = _ => Phrase.Stretch("Rises in a bowl", "The dough is rising in its bowl."),
+            ["bulk"] = s => Phrase.Stretch("Rises in a bowl", "The dough is rising in its bowl."),
+            ["bowl-look-#"] = s =>
+                new(
+                    s.Count > 1 ? "Look at the bowl again" : "Look at the bowl",
+                    "Look at the bowl: how much has the dough grown?",
+                    "Doubled, it is divided; short of that it stays.",
+                    "Seen"
+                ),
             ["weigh-dough"] = s =>
                 new(
                     "Weigh the whole dough",

@@ -30,7 +30,7 @@ internal static class LoadingWords
                     "Bloom the yeast",
                     $"Stir the yeast into warm {s.Thing}.",
                     $"At {s.Degree(LiquidTemperature.Bloom.From)} to {s.Degree(LiquidTemperature.Bloom.To)}, with a "
-                        + $"pinch of sugar. It foams within {Measured.Span(LoadSchool.Blooming)} if it is alive.",
+                        + $"pinch of {s.About.With ?? "sugar"}. It foams within {Measured.Span(LoadSchool.Blooming)} if it is alive.",
                     "Stirred in",
                     s.MassFigure
                 ),
@@ -51,11 +51,14 @@ internal static class LoadingWords
     private static Phrase WeighIn(Said s) =>
         new(
             $"Weigh in {s.Thing}",
-            $"Weigh in the {s.Thing}.",
+            $"Weigh in the {Together(s)}.",
             Join($"{s.Grams(s.About.Running)} in the pan after this.", Where(s)),
             "It is in",
             s.MassFigure
         );
+
+    // Yeast that bloomed goes in with what it bloomed in.
+    private static string Together(Said s) => s.About.With is { } liquid ? $"{s.Thing} with its {liquid}" : s.Thing;
 
     private static string Where(Said s) =>
         s.About.Spot switch

@@ -1,3 +1,4 @@
+using JollyKnot.Core.Proofing;
 using static JollyKnot.Server.Words.Sentences;
 
 namespace JollyKnot.Server.Words;
@@ -8,6 +9,20 @@ internal static class ProofingWords
     public static Dictionary<string, Func<Said, Phrase>> Steps { get; } =
         new()
         {
+            ["warm-on"] = WarmOn,
+            ["gets-warm"] = s => Phrase.Stretch("The oven gets warm", $"The {Lower(s.Thing)} gets warm for the dough."),
+            ["warm-off"] = s =>
+                new(
+                    "Oven off again",
+                    $"Switch the {Lower(s.Thing)} off.",
+                    s.About.Heat is null
+                        ? "The dough goes in now, and the door stays shut."
+                        : $"Door shut. It falls to {s.Degree(Place.Safe)} in {Measured.Span(s.About.Length!.Value)}; a "
+                            + "thermometer knows better.",
+                    "It is off"
+                ),
+            ["falls-to-safe"] = s =>
+                Phrase.Stretch("The oven falls", $"The {Lower(s.Thing)} falls until dough can go in."),
             ["cold"] = s => Phrase.Stretch(s.Marked("In the fridge"), $"{Capital(s.The("they"))} are rising slowly {s.Thing}."),
             ["warm-up"] = s =>
                 new(
@@ -35,6 +50,25 @@ internal static class ProofingWords
                     "It is out"
                 ),
         };
+
+    private static Phrase WarmOn(Said s)
+    {
+        var minutes = Measured.Span(s.About.Length!.Value);
+        if (s.About.Heat is not { } heat)
+            return new(
+                "Oven on for a moment",
+                $"Switch the {Lower(s.Thing)} on for {minutes}, at its lowest.",
+                "So it is warm for the dough, not hot. See that it is empty.",
+                "It is on"
+            );
+        return new(
+            $"Oven on for the proof, {s.Degree(heat)}",
+            $"Switch the {Lower(s.Thing)} on: {s.Degree(heat)}, for the dough to rise in.",
+            $"See that it is empty. It goes off again in {minutes}, before any dough goes in.",
+            "It is on",
+            s.HeatFigure
+        );
+    }
 
     private static Phrase Rising(Said s) =>
         Phrase.Stretch(s.Marked("Second proof"), $"{Capital(s.The("they"))} are rising {s.Thing}.");

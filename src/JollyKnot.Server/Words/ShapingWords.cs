@@ -80,11 +80,13 @@ internal static class ShapingWords
 
     private static string Covered(Said s)
     {
-        var (spec, heat) = (s.Spec, s.Bread.Heat);
-        if (spec.Place.StartsAt is not { } safe || spec.ColdOf(s.Bread) is not null)
-            return Voice.Of(spec.Way.Cover);
-        var falls = Measured.Span(Place.SafeAfter(heat, spec.Room));
-        return $"First let the oven fall to {s.Degree(safe)} or below: after {s.Degree(heat)} that takes {falls}; its dial "
-            + $"begins at {s.Degree(spec.Oven.Dial.From)}. No cloth or film in it.";
+        var spec = s.Spec;
+        var cover = Voice.Of(spec.Way.Cover);
+        if (spec.Place is not { Made: MadeWarm.HeatedAndOff, StartsAt: { } safe } || spec.ColdOf(s.Bread) is not null)
+            return cover;
+        // What another bake left hot takes longer.
+        var falls = Measured.Span(Place.SafeAfter(s.Bread.Heat, spec.Room));
+        return $"The oven is off, at {s.Degree(safe)} or below. Still hot from {s.Degree(s.Bread.Heat)}, it takes {falls} to get "
+            + $"there. {cover}";
     }
 }

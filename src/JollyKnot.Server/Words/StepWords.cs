@@ -77,6 +77,9 @@ internal sealed record Said(Step Step, BakeSpec Spec, Measured Measured, Station
 
     public bool ByHand => Spec.Machine.ByHand;
 
+    /// <summary>The machine goes on by itself unless it is stopped.</summary>
+    public bool RunsOn => Spec.RunsOn;
+
     public string Grams(Mass? mass) => Measured.Grams(mass);
 
     public string Degree(Temperature? heat) => heat is { } h ? Measured.Degree(h) : "";

@@ -1,5 +1,6 @@
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Plans;
+using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Server.Words;
@@ -16,8 +17,8 @@ public sealed partial class Voice
                     + "for the paddle.",
             Caution.RawDough => "Raw flour and raw egg can carry germs. Do not taste; wash hands and tools.",
             Caution.WarmOvenProof =>
-                "No heating while dough is inside; a light or a proof setting is fine. Leave a note on the knob. No "
-                    + "cloth or film in a warm oven.",
+                $"No heating while dough is inside. Leave a note on the knob. Cloth and film stay only while it is off and at "
+                    + $"{Celsius(Place.Safe)} or below.",
             Caution.TooWarm =>
                 $"The dough gets warmer than {Celsius(Cautions.DoughTooWarm)} here: the skin dries and the yeast slows. "
                     + "A cooler place is safer.",
@@ -37,6 +38,10 @@ public sealed partial class Voice
                 $"Over {Celsius(LiquidTemperature.OnYeast)} kills bare yeast, over {Celsius(LiquidTemperature.Refused)} "
                     + "scalds. Measure again before it touches the yeast.",
             Caution.Steam => "Steam burns. Gloves, face away, open the door slowly; no water on the glass or the lamp.",
+            Caution.RunsOn => "The program runs on by itself. Stop it, and see that it is off, before the dough is out.",
+            Caution.OverRisen =>
+                "It has risen far past double. Smell it: sour and slack, press it down at once and bake something flat; no long "
+                    + "second proof.",
             Caution.Blade => "Cut away from the hand that holds.",
             Caution.ColdGlass => "A cold glass or ceramic dish can shatter in a hot oven: let it warm first, or use metal.",
             Caution.LeftoverWash => "Egg wash left over goes in the fridge now, and into something cooked within 2 days.",

@@ -23,6 +23,10 @@ public sealed partial class Voice
             DayTrouble.OvenHeat => $"One oven, two heats: {one} and {other}.",
             DayTrouble.Racks => $"Too few racks: {one} and {other}.",
             DayTrouble.Place => $"Not room enough {spec.Place.Name}: {one} and {other}.",
+            DayTrouble.Pans => $"One pan, two places: {one} and {other}.",
+            DayTrouble.OverRisen =>
+                $"{spec.Dough.Name} stays {Span(found.By)} too long in the machine, and rises far past double: {one}.",
+            DayTrouble.LeftInMachine => $"{spec.Dough.Name} waits {Span(found.By)} in the machine: {one}.",
             DayTrouble.DoughInOven => $"Dough rises in an oven that is wanted: {one} and {other}.",
             DayTrouble.Stale => $"Cool {Span(found.By)} longer than wanted: {spec.Dough.Name}.",
             DayTrouble.Over => $"Over-proofed by {Span(found.By)}: {one}.",

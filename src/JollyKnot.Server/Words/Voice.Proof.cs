@@ -1,5 +1,7 @@
+using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
+using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Server.Words;
@@ -29,11 +31,12 @@ public sealed partial class Voice
 
     /// <summary>What follows when it was seen ready, and what waiting costs.</summary>
     /// <param name="now">Nothing stands before loading it.</param>
-    public static string SeenReady(bool now) =>
+    /// <param name="hotter">A hotter start, on the oven's dial; null where it goes no further.</param>
+    public string SeenReady(bool now, Temperature? hotter) =>
         now
             ? "Ready: load it now."
-            : "Ready as soon as the oven is. If it has to wait longer: somewhere cooler, or press it down and shape it again, or "
-                + "give it a hotter start.";
+            : "Ready as soon as the oven is. If it has to wait longer: somewhere cooler, or press it down and shape it again"
+                + (hotter is { } heat ? $", or {Celsius(heat)} for its first 5 minutes." : ".");
 
     /// <summary>Seen ready, it waits for what bakes it.</summary>
     public static string WaitsForOven(Bread bread)
@@ -67,6 +70,21 @@ public sealed partial class Voice
                     + "them somewhere cooler now.",
             _ => "They will not get there where they stand. Somewhere warmer, or an evening in the fridge on purpose.",
         };
+    }
+
+    /// <summary>A place that does not do, and what would.</summary>
+    public string Of(PlaceFit fit, BakeSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(fit);
+        ArgumentNullException.ThrowIfNull(spec);
+        var oven = Sentences.Lower(spec.Oven.Name);
+        var why = fit.Trouble switch
+        {
+            PlaceTrouble.NotReady => $"The {oven} is not ready for dough when it is shaped.",
+            _ => $"The dough stands there {Span(fit.Stands)} of {Span(fit.Wanted)}: then the {oven} has to heat.",
+        };
+        var instead = fit.Instead is { } does ? $"{Sentences.Capital(does.Place.Name)} it takes {Span(does.Takes)}." : "";
+        return Sentences.Join(why, instead);
     }
 
     /// <summary>What lies over the second proof.</summary>

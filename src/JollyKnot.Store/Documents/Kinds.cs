@@ -12,20 +12,22 @@ public static class Kinds
     /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none. 3: its
     /// ingredients say what to watch. 4: what they are reckoned like, and what its recipe plans. 5: its first rise too.</summary>
     public static DocumentKind<Dough> Dough { get; } =
-        new("dough", WholeDough.Of, WatchedIngredients.InDough, Unchanged, Unchanged) { Holds = CanBeReckoned };
+        new("dough", WholeDough.Of, WatchedIngredients.InDough, Unchanged, Unchanged, Unchanged) { Holds = CanBeReckoned };
 
     /// <summary>
     /// A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan; its dough as version 2 has it.
-    /// 3: its spec in groups, its families with their bodies, its ingredients saying what to watch.
+    /// 3: its spec in groups, its families with their bodies, its ingredients saying what to watch. 6: how a place is made warm,
+    /// where the bowl stands, how many pans there are.
     /// </summary>
     public static DocumentKind<BakePlan> Plan { get; } =
-        new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan)), SpecInGroups.InPlan, Unchanged, Unchanged)
+        new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan)), SpecInGroups.InPlan, Unchanged, Unchanged, Unchanged)
         {
             Holds = plan => !plan.Steps.IsEmpty && !plan.Spec.Cuts.IsEmpty && CanBeReckoned(plan.Spec.Dough),
         };
 
-    /// <summary>An event of a bake. 2: as the plan's. 3: more can be seen at a look.</summary>
-    public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged, Unchanged);
+    /// <summary>An event of a bake. 2: as the plan's. 3: more can be seen at a look. 4: places say how they are made
+    /// warm, and dough may be kneaded on.</summary>
+    public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged, Unchanged, Unchanged);
 
     /// <summary>A bake that is over, as it was. 2: a step says what it is by its name alone. 4: what its
     /// dough wanted is held against the recipe of the time.</summary>

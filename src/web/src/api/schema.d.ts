@@ -867,6 +867,7 @@ export interface components {
             fresh?: null | number;
             bath?: null | components["schemas"]["PotSchool"];
             after?: null | components["schemas"]["AfterCycle"];
+            bowlPlaceId?: null | string;
             ways?: null | components["schemas"]["Ways"];
             times?: null | components["schemas"]["Times"];
             meant?: boolean;
@@ -876,7 +877,7 @@ export interface components {
              */
             timer?: null | number;
         };
-        BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventProofMoved"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventArranged"] | components["schemas"]["BakeEventRulesTaken"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
+        BakeEvent: components["schemas"]["BakeEventStepDone"] | components["schemas"]["BakeEventStepSkipped"] | components["schemas"]["BakeEventIngredientWeighed"] | components["schemas"]["BakeEventDoughChecked"] | components["schemas"]["BakeEventDoughTakenOut"] | components["schemas"]["BakeEventDoughWeighed"] | components["schemas"]["BakeEventKneadedIn"] | components["schemas"]["BakeEventPartWeighed"] | components["schemas"]["BakeEventProofLooked"] | components["schemas"]["BakeEventProbeRead"] | components["schemas"]["BakeEventPlaceMeasured"] | components["schemas"]["BakeEventProofMoved"] | components["schemas"]["BakeEventReviewed"] | components["schemas"]["BakeEventAlarmsHushed"] | components["schemas"]["BakeEventArranged"] | components["schemas"]["BakeEventRulesTaken"] | components["schemas"]["BakeEventStopped"] | components["schemas"]["BakeEventUndone"];
         BakeEventAlarmsHushed: {
             /** @enum {string} */
             type: "alarms-hushed";
@@ -951,6 +952,22 @@ export interface components {
              */
             mass: number;
             step: string;
+            /** Format: date-time */
+            at?: null | string;
+        };
+        BakeEventKneadedIn: {
+            /** @enum {string} */
+            type: "kneaded-in";
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            water: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            flour: number;
             /** Format: date-time */
             at?: null | string;
         };
@@ -1147,6 +1164,7 @@ export interface components {
             finish: components["schemas"]["FinishView"][];
             firstRise: null | components["schemas"]["FirstRise"];
             display: null | components["schemas"]["DisplayShows"];
+            onTable: null | components["schemas"]["TableView"];
             newSteps: null | components["schemas"]["NewSteps"];
             method: string;
         };
@@ -1307,6 +1325,11 @@ export interface components {
              */
             held: null | number;
             liquid: null | string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            betweenSpoons: number;
             /**
              * Format: double
              * @description A number of grams.
@@ -1540,7 +1563,7 @@ export interface components {
             changes?: null | components["schemas"]["ChangeLine"][];
         };
         /** @enum {unknown} */
-        DayTrouble: "hands" | "away" | "machine" | "quiet" | "oven-heat" | "racks" | "place" | "dough-in-oven" | "pinned" | "over" | "late" | "stale";
+        DayTrouble: "hands" | "away" | "machine" | "quiet" | "oven-heat" | "racks" | "place" | "pans" | "dough-in-oven" | "pinned" | "over" | "over-risen" | "left-in-machine" | "late" | "stale";
         DayView: {
             bakes: components["schemas"]["DayBakeView"][];
             findings: components["schemas"]["FindingLine"][];
@@ -1730,6 +1753,7 @@ export interface components {
              * @description A number of seconds.
              */
             toDoubled: null | number;
+            isOver?: boolean;
         };
         FixLine: {
             change: components["schemas"]["ChangeLine"];
@@ -1903,6 +1927,11 @@ export interface components {
             readings: components["schemas"]["ProbePoint"][];
             /** Format: date-time */
             done: null | string;
+            /** Format: date-time */
+            doneFrom: null | string;
+            /** Format: date-time */
+            doneTo: null | string;
+            probeHelps: boolean;
         };
         Ingredient: {
             name: string;
@@ -2040,6 +2069,7 @@ export interface components {
             units: components["schemas"]["UnitsView"];
             noScale: boolean;
             afters: components["schemas"]["AfterView"][];
+            bowlPlaces: components["schemas"]["Choice"][];
             colds: number[];
             freshes: number[];
             timers: number[];
@@ -2169,6 +2199,7 @@ export interface components {
             before: string[];
             steps: components["schemas"]["StepLine"][];
             cautions: components["schemas"]["CautionLine"][];
+            placeNote: null | string;
             beside: null | components["schemas"]["BesideView"];
             picture: null | components["schemas"]["Picture"];
         };
@@ -2484,6 +2515,8 @@ export interface components {
             byHand: boolean;
             programs: components["schemas"]["ProgramView"][];
         };
+        /** @enum {unknown} */
+        MadeWarm: "heated-and-off" | "briefly" | "by-the-heating-oven" | null;
         MakingView: {
             machines: components["schemas"]["Choosable"][];
             machine: string;
@@ -2846,6 +2879,7 @@ export interface components {
             startsAt?: null | number;
             /** Format: int32 */
             trays?: null | number;
+            made?: null | components["schemas"]["MadeWarm"];
         };
         PlaitView: {
             word: string;
@@ -3360,6 +3394,14 @@ export interface components {
              */
             water: number;
         };
+        TableView: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            flourSpoon: number;
+            kneaded: string;
+        };
         Taken: {
             /** Format: int32 */
             position: number;
@@ -3454,6 +3496,8 @@ export interface components {
              * @description A number of millilitres.
              */
             hollowVolume?: null | number;
+            isFlat?: boolean;
+            kind?: null | string;
             isStone?: boolean;
             /**
              * Format: double

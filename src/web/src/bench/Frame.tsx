@@ -8,6 +8,7 @@ import { Guarded } from '../parts/Broken';
 import { ProofCurve } from '../proof/ProofCurve';
 import type { AtBeat } from './AtTheBeat';
 import { Controls, type Primary } from './Controls';
+import { KneadIn } from './KneadIn';
 import { Measure } from './Measure';
 import { MoveIt } from './MoveIt';
 import { NewSteps } from './NewSteps';
@@ -70,6 +71,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
           )}
           {beat.ending === 'review' && <Finish bake={bake} />}
         </Guarded>
+        {begun && bake.onTable && <KneadIn table={bake.onTable} tell={send} />}
         {begun && backdated && <Since {...at} />}
         {begun &&
           beat.cautions.map((c) => (

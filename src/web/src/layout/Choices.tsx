@@ -159,7 +159,7 @@ function WhichMachine({ kitchen, chosen, laidOut: { layout, problem, is } }: Pro
   );
 }
 
-function WhereToProof({ kitchen, chosen: { choice, set }, laidOut: { problem } }: Props) {
+function WhereToProof({ kitchen, chosen: { choice, set }, laidOut: { layout, problem } }: Props) {
   return (
     <Field id="place" label="Second proof" wide problem={problem('placeId')}>
       <Select id="place" value={choice.placeId} onChange={(placeId) => set({ placeId })} options={named(kitchen.places)} />
@@ -169,6 +169,11 @@ function WhereToProof({ kitchen, chosen: { choice, set }, laidOut: { problem } }
         onChange={(cold) => set({ cold: spanOrNull(cold) })}
         options={spans(kitchen.colds, 'not in the fridge first', (h) => `${h} h in the fridge first`)}
       />
+      {layout?.placeNote && (
+        <span className="late" role="status">
+          {layout.placeNote}
+        </span>
+      )}
     </Field>
   );
 }
@@ -213,9 +218,26 @@ function AfterTheCycle({ kitchen, chosen: { choice, set }, laidOut: { problem } 
         onChange={(i) => i !== at && set({ after: kitchen.afters[i]?.after ?? null })}
         options={[
           ...kitchen.afters.map((a, value) => ({ value, label: a.name })),
-          ...(at < 0 ? [{ value: at, label: `${bulk / 60} min, as the recipe says` }] : []),
+          ...(at < 0 ? [{ value: at, label: `${bulk / 60} min in a bowl` }] : []),
         ]}
       />
+      {bulk > 0 && (
+        <>
+          <InputNumber
+            aria-label="Minutes in the bowl"
+            value={bulk / 60}
+            min={1}
+            suffix="min"
+            onChange={(minutes) => minutes && set({ after: { early, bulk: minutes * 60 } })}
+          />
+          <Select
+            aria-label="Where the bowl stands"
+            value={choice.bowlPlaceId ?? kitchen.bowlPlaces[0]?.id ?? null}
+            onChange={(bowlPlaceId) => set({ bowlPlaceId })}
+            options={named(kitchen.bowlPlaces)}
+          />
+        </>
+      )}
     </Field>
   );
 }

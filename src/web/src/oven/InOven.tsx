@@ -30,6 +30,16 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
     latest.current = () => void take();
   });
   if (!oven) return null;
+  if (!oven.probeHelps)
+    return (
+      <section aria-label="In the oven" className="in-oven">
+        <p className="detail">
+          Likely done at {clockTime(oven.likely)}, out by {clockTime(oven.latest)}. They are done by their look: a probe is no use
+          in bread so thin.
+        </p>
+        <ColourCard />
+      </section>
+    );
   return (
     <section aria-label="In the oven" className="in-oven">
       <CoreCurve oven={oven} />
@@ -54,17 +64,21 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
         <label>
           <input type="checkbox" checked={follows} onChange={(e) => setFollows(e.target.checked)} /> every minute
         </label>
-        <span className="muted">
-          {oven.done
-            ? `Done inside at ${clockTime(oven.done)}${Date.parse(oven.done) < Date.parse(oven.firstLook) ? `; the crust is looked at from ${clockTime(oven.firstLook)}` : ''}.`
-            : oven.readings.length > 0
-              ? 'One more reading, two minutes on, says when it is done.'
-              : `Likely done at ${clockTime(oven.likely)}, out by ${clockTime(oven.latest)}.`}
-        </span>
+        <span className="muted">{whenDone(oven)}</span>
       </div>
       <ColourCard />
     </section>
   );
+}
+
+function whenDone(oven: Schemas['InOvenView']) {
+  if (oven.done && oven.doneFrom && oven.doneTo) {
+    const [from, to] = [clockTime(oven.doneFrom), clockTime(oven.doneTo)];
+    const crust = Date.parse(oven.done) < Date.parse(oven.firstLook);
+    return `Done inside ${from === to ? `at ${from}` : `between ${from} and ${to}`}${crust ? `; the crust is looked at from ${clockTime(oven.firstLook)}` : ''}.`;
+  }
+  if (oven.readings.length > 0) return 'One more reading, two minutes on, says when it is done.';
+  return `Likely done at ${clockTime(oven.likely)}, out by ${clockTime(oven.latest)}.`;
 }
 
 function CoreCurve({ oven }: { oven: Schemas['InOvenView'] }) {
@@ -119,6 +133,16 @@ function CoreCurve({ oven }: { oven: Schemas['InOvenView'] }) {
           {oven.readings.map((r) => (
             <circle key={r.at} cx={at(r.at)} cy={y(r.core)} r={7} fill="var(--card)" stroke="var(--ink)" strokeWidth={3} />
           ))}
+          {oven.doneFrom && oven.doneTo && (
+            <rect
+              x={at(oven.doneFrom)}
+              y={14}
+              width={Math.max(3, at(oven.doneTo) - at(oven.doneFrom))}
+              height={156}
+              fill="var(--good)"
+              opacity={0.35}
+            />
+          )}
           {oven.done && (
             <g>
               <line x1={at(oven.done)} x2={at(oven.done)} y1={14} y2={170} stroke="var(--good)" strokeWidth={3} />

@@ -77,8 +77,16 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
         change={setWater}
         of={check?.held ? (check.liquid ?? 'liquid') : 'water'}
         spoon={check?.waterSpoon}
+        wait={check?.betweenSpoons}
       />
-      <Grams label="Flour added, g" value={flour} change={setFlour} of="flour" spoon={check?.flourSpoon} />
+      <Grams
+        label="Flour added, g"
+        value={flour}
+        change={setFlour}
+        of="flour"
+        spoon={check?.flourSpoon}
+        wait={check?.betweenSpoons}
+      />
       <button className="button do" onClick={() => told({ type: 'dough-checked', step: beat.step, feel, ...dose })}>
         {isAny ? 'Added' : 'Leave it alone'}
       </button>
@@ -94,10 +102,23 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
   );
 }
 
-type GramsField = { label: string; of: string; value: string; change: (typed: string) => void; spoon: number | undefined };
+type GramsField = {
+  label: string;
+  of: string;
+  value: string;
+  change: (typed: string) => void;
+  spoon: number | undefined;
+  /** From one spoon to the next, seconds. */
+  wait: number | undefined;
+};
 
 // Grams, or counted up by the spoon.
-function Grams({ label, of, value, change, spoon }: GramsField) {
+function Grams({ label, of, value, change, spoon, wait }: GramsField) {
+  const [spoons, setSpoons] = useState(0);
+  const more = (by: number) => {
+    setSpoons(spoons + 1);
+    change(String(typedOr(value, 0) + by));
+  };
   return (
     <span className="by-spoon">
       <label>
@@ -105,14 +126,14 @@ function Grams({ label, of, value, change, spoon }: GramsField) {
         <input className="typed" inputMode="decimal" value={value} onChange={(e) => change(e.target.value)} placeholder="0" />
       </label>
       {spoon !== undefined && (
-        <button
-          type="button"
-          className="button small"
-          aria-label={`A spoon of ${of} more`}
-          onClick={() => change(String(typedOr(value, 0) + spoon))}
-        >
+        <button type="button" className="button small" aria-label={`A spoon of ${of} more`} onClick={() => more(spoon)}>
           + a spoon
         </button>
+      )}
+      {spoons > 0 && wait !== undefined && (
+        <small className="muted" role="status">
+          {spoons === 1 ? '1 spoon' : `${spoons} spoons`}: {Math.round(wait / 60)} min before the next
+        </small>
       )}
     </span>
   );
