@@ -48,10 +48,20 @@ public sealed class DayRules
         ("instant yeast", 4)
     );
 
-    private static readonly string[] Places = ["counter", "oven-light", "counter", "above-oven"];
+    private static readonly string[] Places = ["counter", "oven-light", "heated-off", "above-oven"];
+
+    private static BakeChoice InBowl(BakeChoice choice) =>
+        choice with
+        {
+            After = new(false, Minutes(50)),
+            BowlPlaceId = "oven-light",
+        };
 
     internal static DayBake Bake(Dough dough, DateTimeOffset? by, string machine, string place, params CutChoice[] cuts) =>
-        BakeDecision.Of(dough, new BakeChoice(machine, "wall", place, ReadyBy: by) { Cuts = [.. cuts] }, Full, Morning)
+        Bake(dough, new BakeChoice(machine, "wall", place, ReadyBy: by) { Cuts = [.. cuts] });
+
+    private static DayBake Bake(Dough dough, BakeChoice choice) =>
+        BakeDecision.Of(dough, choice, Full, Morning)
             is var made
         && made.Has(out var spec)
             ? new(spec, SoFar.Nothing(Morning), Layout.Of(spec, Morning).Plan.Start)
@@ -115,15 +125,19 @@ public sealed class DayRules
                     {
                         var (family, pieces, place, blue, minutes, alone) = w;
                         var pretzels = Families[family] == "pretzel";
-                        return Bake(
-                            pretzels ? Pretzels : Flat,
-                            Morning.AddMinutes(minutes),
+                        var choice = new BakeChoice(
                             blue || pretzels ? "blue" : "white",
+                            "wall",
                             Places[place],
-                            alone
-                                ? [new CutChoice(Families[family], Families[family] == "plait-3" ? 2 : pieces)]
-                                : [new CutChoice(Families[family]), new CutChoice("pan-roll", 4, Grams(50))]
-                        );
+                            ReadyBy: Morning.AddMinutes(minutes)
+                        )
+                        {
+                            Cuts = alone
+                                ? [new(Families[family], Families[family] == "plait-3" ? 2 : pieces)]
+                                : [new(Families[family]), new("pan-roll", 4, Grams(50))],
+                        };
+                        // Every third on the counter rose in a bowl in the oven before.
+                        return Bake(pretzels ? Pretzels : Flat, place == 0 && minutes % 3 == 0 ? InBowl(choice) : choice);
                     })
                     .ToImmutableArray()
             );

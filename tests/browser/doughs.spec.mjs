@@ -94,7 +94,7 @@ test('a pasted recipe keeps dip and salt out of the pan, asks once, and is laid 
   await expect(result).toContainText('14 ×');
   await expect(result).toContainText('recipe 15 to 17 min');
   // The recipe's rest, its heat and its bare surface are what the bake opens with.
-  await expect(page.getByText('25 min, as the recipe says')).toBeVisible();
+  await expect(page.getByText('25 min in a bowl')).toBeVisible();
   await expect(page.getByText('210 °C, no wash')).toBeVisible();
   await expect(page.getByRole('table').first()).not.toContainText('baking soda');
   await result.getByRole('button', { name: /Start this bake/ }).click();

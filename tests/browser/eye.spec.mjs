@@ -173,3 +173,89 @@ sharing("the recipe's minutes stand beside the reckoned ones, and either is take
   await expect(result).toContainText(/19 min ?bake/);
   await accessible(page);
 });
+
+const control = (page) => page.getByRole('group', { name: 'Controls' }).locator('.do');
+const sentence = (page) => page.getByRole('heading', { level: 1 });
+const plaitDough = '00000003-4a4b-4442-8000-000000000003';
+
+test('an oven heated and off is on and off again in time, and a bowl is divided when it has doubled', async ({
+  page,
+  server,
+}) => {
+  await page.visit(`/lay-out?dough=${plaitDough}`);
+  const pick = async (name, title) => {
+    await page.getByRole('combobox', { name }).first().click();
+    await page.locator(`.ant-select-item-option[title="${title}"]`).last().click();
+  };
+  await pick('Second proof', 'in the oven, heated and off');
+  await pick('After the cycle', '45 min in a bowl');
+  await page.getByLabel('Minutes in the bowl').fill('50');
+  // The bowl stands in that oven: it cannot be made warm in time, and what would do is said.
+  await pick('Where the bowl stands', 'in the oven, light on');
+  await expect(
+    page.getByText(/The wall oven is not ready for dough when it is shaped\. On the shelf over the boiler it takes/),
+  ).toBeVisible();
+  await pick('Where the bowl stands', 'on the counter');
+  await expect(page.getByText(/is not ready for dough/)).toHaveCount(0);
+  const hands = page.getByRole('region', { name: 'When your hands are wanted' });
+  await expect(hands).toContainText(
+    /Oven on for the proof, 60 °C.*Oven off again.*Set to proof.*Dough out of the oven.*Oven on, 180 °C/s,
+  );
+  await page.getByRole('button', { name: /^Start this bake/ }).click();
+  await expect(page).toHaveURL(/bench/);
+  const id = page.url().split('/bench/')[1];
+
+  await tell(
+    server,
+    id,
+    { type: 'step-done', step: 'start-cycle' },
+    { type: 'dough-taken-out', step: 'take-out', feel: 'right' },
+  );
+  await page.visit(`/bench/${id}`);
+  await expect(sentence(page)).toHaveText('The dough is rising in its bowl.');
+  // The oven is made warm while the dough is still in its bowl.
+  await server.pass(45);
+  await expect(sentence(page)).toHaveText('Switch the wall oven on: 60 °C, for the dough to rise in.');
+  await control(page).click();
+  await server.pass(4.2);
+  await expect(sentence(page)).toHaveText('Switch the wall oven off.');
+  await expect(now(page)).toContainText(/It falls to 38 °C in 27 min/);
+  await control(page).click();
+  // Short of doubled it stays; doubled it is divided.
+  await server.pass(1);
+  await expect(sentence(page)).toHaveText('Look at the bowl: how much has the dough grown?');
+  await page.getByRole('button', { name: /^Half/ }).click();
+  await expect(sentence(page)).toHaveText('The dough is rising in its bowl.');
+  await doStep(page, 'Look at the bowl again');
+  await page.getByRole('button', { name: /^Doubled/ }).click();
+  await expect(sentence(page)).toHaveText('Weigh the whole dough.');
+
+  // A spoon kneaded in on the table, and another.
+  const kneadIn = page.getByRole('button', { name: 'A spoon of flour kneaded in' });
+  await kneadIn.click();
+  await expect(now(page)).toContainText('So far on the table: 8 g flour');
+  await kneadIn.click();
+  await expect(now(page)).toContainText('So far on the table: 16 g flour');
+  await accessible(page);
+  await doStep(page, 'Set to proof');
+  await expect(now(page)).toContainText('The oven is off, at 38 °C or below.');
+});
+
+test('a program that runs on is stopped first, and thin bread wants no probe', async ({ page, server }) => {
+  const id = await bake(server, { familyId: 'pocket-flatbread', pieces: 6, machineId: 'old' });
+  await page.visit(`/bench/${id}`);
+  await doStep(page, 'Stop the machine, dough out');
+  await expect(sentence(page)).toHaveText('Stop the machine, then take the dough out and press the gas out gently.');
+  await expect(now(page)).toContainText('see that it is off');
+  await tell(
+    server,
+    id,
+    { type: 'step-done', step: 'start-proof', at: server.ago(40) },
+    { type: 'step-done', step: 'load', at: server.ago(2) },
+  );
+  await page.visit(`/bench/${id}`);
+  const oven = page.getByRole('region', { name: 'In the oven' });
+  await expect(oven).toContainText('a probe is no use in bread so thin');
+  await expect(oven.getByLabel('Probe, °C')).toHaveCount(0);
+  await accessible(page);
+});

@@ -13,6 +13,9 @@ internal sealed class DayCutter(DateTimeOffset zero)
     // A machine is washed out after the dough, min. Bakers' usage.
     private const int Emptying = 10;
 
+    // An oven is switched on so long before it is needed on, min.
+    private const int SwitchingOn = 2;
+
     private static readonly ImmutableArray<Milestone> Warming =
     [Milestone.WarmingOn, Milestone.Warming, Milestone.WarmingOff, Milestone.WarmAndSafe];
 
@@ -302,20 +305,21 @@ internal sealed class DayCutter(DateTimeOffset zero)
             var (bread, batches) = (forecast.Bread, of.Chain.Bake.Batches);
             var oven = Spec.OvenOf(bread);
             var fromCold = Ceiling(Spec.Preheat(bread)) + 1;
-            // What dough rises above is on by then.
-            if (WarmsPlace(forecast.Batch) is { } set)
-                fromCold = Math.Max(fromCold, Between(set.Block, load.Block));
             // What goes in with others shares their steam.
             var shares =
                 forecast.Batch.HeatedFor(batches) != forecast.Batch
                 && forecast.Batch.WaitsFor(batches, Spec.RacksFor(bread)) is null;
             var racks = shares ? bread.Racks : Spec.RacksTaken(bread);
-            day.stays.Add(
-                new(bake, oven, load.Block, Floor(load.Start), unload.Block, bread.Heat, racks, fromCold, Spec.Room)
+            // What dough rises above is on from then.
+            if (WarmsPlace(forecast.Batch) is { } set)
+                day.stays.Add(Stay(set.Block, Floor(set.Start) - SwitchingOn, load.Block, 0));
+            day.stays.Add(Stay(load.Block, Floor(load.Start), unload.Block, racks));
+
+            OvenStay Stay(int from, int starts, int until, int taken) =>
+                new(bake, oven, from, starts, until, bread.Heat, taken, fromCold, Spec.Room)
                 {
                     Turns = heat => Ceiling(Spec.ChangeTo(heat, bread)),
-                }
-            );
+                };
         }
 
         // When the dough is set to proof above this batch's oven; null where it is not.
@@ -355,7 +359,7 @@ internal sealed class DayCutter(DateTimeOffset zero)
         {
             if (of.Chain.At(Milestone.InBowl) is not { Occupies.IsEmpty: false } || IsBehind(Milestone.Weighed, 0))
                 return;
-            var (takeOut, weighed) = (BeatAt(Milestone.OutOfMachine, 0)!, BeatAt(Milestone.Weighed, 0)!);
+            var (takeOut, weighed) = (at[of.Chain.At(Milestone.OutOfMachine)!.Id], at[of.Chain.At(Milestone.Weighed)!.Id]);
             day.stays.Add(
                 new(
                     bake,

@@ -56,8 +56,11 @@ internal sealed class WarmOn() : BatchRule("warm-on")
     {
         if (WarmedOven.For(bake, of) is not { } warmed)
             yield break;
+        // Not while the bowl stands in it.
+        var bowl = Bulk.Of(bake) > TimeSpan.Zero && Bulk.PlaceOf(bake).InOven;
         yield return new(TimeSpan.FromSeconds(30))
         {
+            Waits = bowl ? [After(Milestone.Weighed)] : [],
             InTimeFor = new(Milestone.SetToProof),
             PointlessAfter = new(Milestone.SetToProof),
             Occupies = warmed.Taken,

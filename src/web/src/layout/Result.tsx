@@ -269,8 +269,8 @@ function OnPan({ cut, pan }: { cut: Cut; pan: Schemas['PanView'] }) {
 
 function Hands({ layout }: { layout: Layout }) {
   return (
-    <section className="card">
-      <h2>When your hands are wanted</h2>
+    <section className="card" aria-labelledby="hands">
+      <h2 id="hands">When your hands are wanted</h2>
       <table className="plain">
         <tbody>
           {layout.steps
