@@ -52,6 +52,9 @@ public sealed class BakeBook : IDisposable
     private readonly ConcurrentDictionary<Guid, StoredBake> read = new();
     private readonly ConcurrentDictionary<Guid, PastBake> past = new();
 
+    // The bakes that are over, the latest first; null when that is to be asked anew.
+    private volatile List<Guid>? over;
+
     internal BakeBook(IDbContextFactory<JollyDb> dbs, SetAside aside, Closer? close)
     {
         this.dbs = dbs;
@@ -93,23 +96,27 @@ public sealed class BakeBook : IDisposable
     /// <param name="most">At most so many.</param>
     public async Task<IReadOnlyList<PastBake>> Closed(int most)
     {
-        await using var db = await dbs.CreateDbContextAsync();
-        var ids = await db
-            .Bakes.AsNoTracking()
-            .Where(b => b.ClosedAt != null && b.Closed != null)
-            .OrderByDescending(b => b.ClosedAt)
-            .Take(most)
-            .Select(b => b.Id)
-            .ToListAsync();
-        await Remember(db, [.. ids.Where(id => !past.ContainsKey(id))]);
+        var ids = (over ??= await Over()).Take(most).ToList();
+        if (ids.Where(id => !past.ContainsKey(id)).ToList() is { Count: > 0 } unread)
+            await Remember(unread);
         return [.. ids.Select(id => past.GetValueOrDefault(id)).OfType<PastBake>()];
     }
 
-    // Each is read from the disk once.
-    private async Task Remember(JollyDb db, List<Guid> unread)
+    private async Task<List<Guid>> Over()
     {
-        if (unread.Count == 0)
-            return;
+        await using var db = await dbs.CreateDbContextAsync();
+        return await db
+            .Bakes.AsNoTracking()
+            .Where(b => b.ClosedAt != null && b.Closed != null)
+            .OrderByDescending(b => b.ClosedAt)
+            .Select(b => b.Id)
+            .ToListAsync();
+    }
+
+    // Each is read from the disk once.
+    private async Task Remember(List<Guid> unread)
+    {
+        await using var db = await dbs.CreateDbContextAsync();
         foreach (var row in await db.Bakes.AsNoTracking().Where(b => unread.Contains(b.Id)).ToListAsync())
             AsPast(row.Id, row.Closed!, out _);
     }
@@ -140,6 +147,7 @@ public sealed class BakeBook : IDisposable
             count++;
         }
         await db.SaveChangesAsync();
+            this.over = null;
         return count;
     }
 
@@ -197,6 +205,7 @@ public sealed class BakeBook : IDisposable
                 })
             );
             await db.SaveChangesAsync();
+            this.over = null;
         }
         finally
         {
@@ -218,6 +227,7 @@ public sealed class BakeBook : IDisposable
                 return false;
             (await db.Bakes.SingleAsync(b => b.Id == id)).Document = Kinds.Plan.Write(plan);
             await db.SaveChangesAsync();
+            this.over = null;
             read[id] = stored with { Plan = plan };
         }
         finally
@@ -271,6 +281,7 @@ public sealed class BakeBook : IDisposable
             row.ClosedAt = after.IsOver ? row.ClosedAt ?? dated.At?.UtcDateTime : null;
             row.Closed = closed is null ? null : Kinds.Closed.Write(closed);
             await db.SaveChangesAsync();
+            this.over = null;
             read[bake] = stored with { Log = log, Closed = closed };
             past.TryRemove(bake, out _);
         }

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
 using Microsoft.EntityFrameworkCore;
@@ -21,6 +22,9 @@ public sealed class DoughBook : IDisposable
 {
     private readonly IDbContextFactory<JollyDb> dbs;
     private readonly SetAside aside;
+
+    // One process owns the file, so what was read stays true until this writes.
+    private readonly ConcurrentDictionary<Guid, StoredDough> read = new();
 
     // Two screens may keep the same dough at once; versions are counted one at a time.
     private readonly SemaphoreSlim writing = new(1);
@@ -67,8 +71,13 @@ public sealed class DoughBook : IDisposable
     /// cref="SetAside"/> says.</summary>
     public async Task<StoredDough?> Find(Guid id)
     {
+        if (read.TryGetValue(id, out var known))
+            return known;
         await using var db = await dbs.CreateDbContextAsync();
-        return await db.Doughs.FindAsync(id) is { } row ? Read(row) : null;
+        if (await db.Doughs.FindAsync(id) is not { } row || Read(row) is not { } dough)
+            return null;
+        // What was kept meanwhile is newer.
+        return read.AddOrUpdate(id, dough, (_, there) => there.Version > dough.Version ? there : dough);
     }
 
     /// <summary>Every version of a dough, the newest first; empty when there never was one.</summary>
@@ -142,7 +151,7 @@ public sealed class DoughBook : IDisposable
             }
         );
         await db.SaveChangesAsync();
-        return Read(row)!;
+        return read[id] = Read(row)!;
     }
 
     /// <summary>Name and ingredients, folded: what a search looks through.</summary>

@@ -72,7 +72,7 @@ public sealed class DayTests : IDisposable
         // Seen before it is kept.
         var beside = (
             await house.Post(
-                "/api/layouts",
+                "/api/layouts/in-day",
                 House.Layout(choice: House.Choice(family: "crusty-roll", readyBy: lunch.ToString("O")))
             )
         ).Body["beside"]!;

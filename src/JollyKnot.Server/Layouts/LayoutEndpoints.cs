@@ -124,8 +124,6 @@ public sealed record CautionLine(StepId Step, string Text);
 /// <param name="RoundReady">A round time it could be wanted at.</param>
 /// <param name="LateBy">How much later than wanted; 0 when in time.</param>
 /// <param name="Before">What was added at the check before, and how the dough felt.</param>
-/// <param name="PlaceNote">Why the place for the proof does not do, and what would; null where it does.</param>
-/// <param name="Beside">How it goes with what is planned already; null when nothing is.</param>
 public sealed record LayoutView(
     Mass Dough,
     ImmutableArray<CutView> Cuts,
@@ -142,10 +140,13 @@ public sealed record LayoutView(
     ImmutableArray<string> Before,
     ImmutableArray<StepLine> Steps,
     ImmutableArray<CautionLine> Cautions,
-    string? PlaceNote,
-    BesideView? Beside,
     Picture? Picture
 );
+
+/// <summary>A bake laid out, beside what is planned already.</summary>
+/// <param name="PlaceNote">Why the place for the proof does not do, and what would; null where it does.</param>
+/// <param name="Beside">How it goes with what is planned already; null when nothing is.</param>
+public sealed record LayoutInDay(string? PlaceNote, BesideView? Beside);
 
 /// <summary>A bake to be kept: laid out the same way.</summary>
 /// <param name="Id">Made by the screen; a repeat changes nothing.</param>
@@ -166,8 +167,7 @@ public static class LayoutEndpoints
                     Planner planner,
                     KitchenKeeper keeper,
                     PantryKeeper pantries,
-                    DoseMemories memories,
-                    DayBoard board
+                    DoseMemories memories
                 ) =>
                     await planner.LayOut(request) is var (layout, factor, problem) && problem is null
                         ? TypedResults.Ok(
@@ -178,8 +178,6 @@ public static class LayoutEndpoints
                                 await pantries.Get(),
                                 await keeper.Get(),
                                 await memories.For(layout!.Plan.Spec),
-                                PlaceFit.Of(layout!, (await keeper.Get()).AllPlaces, await board.HotOvens()),
-                                await board.Beside(layout!.Plan),
                                 request.Frame?.ToFrame()
                             )
                         )
@@ -187,6 +185,25 @@ public static class LayoutEndpoints
             )
             .WithName("layOut")
             .WithSummary("Lays a bake out; nothing is kept.");
+        app.MapPost(
+                "/api/layouts/in-day",
+                async Task<Results<Ok<LayoutInDay>, ProblemHttpResult>> (
+                    LayoutRequest request,
+                    Planner planner,
+                    KitchenKeeper keeper,
+                    DayBoard board
+                ) =>
+                {
+                    var (layout, _, problem) = await planner.LayOut(request);
+                    if (problem is not null)
+                        return problem;
+                    var fit = PlaceFit.Of(layout!, (await keeper.Get()).AllPlaces, await board.HotOvens());
+                    var note = fit is null ? null : keeper.Voice.Of(fit, layout!.Plan.Spec);
+                    return TypedResults.Ok(new LayoutInDay(note, await board.Beside(layout!.Plan)));
+                }
+            )
+            .WithName("layOutInDay")
+            .WithSummary("How a bake that is laid out goes with the rest of the day; nothing is kept.");
         app.MapPost(
                 "/api/bakes",
                 async Task<Results<Ok<BenchView>, ProblemHttpResult>> (
@@ -221,8 +238,6 @@ public static class LayoutEndpoints
         HouseholdPantry pantry,
         Kitchen kitchen,
         DoseMemory memory,
-        PlaceFit? fit,
-        BesideView? beside,
         Frame? frame
     )
     {
@@ -268,8 +283,6 @@ public static class LayoutEndpoints
                     .Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec)))
                     .DistinctBy(c => c.Text),
             ],
-            fit is null ? null : words.Of(fit, spec),
-            beside,
             frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame)
         );
     }

@@ -500,6 +500,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/layouts/in-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a bake that is laid out goes with the rest of the day; nothing is kept. */
+        post: operations["layOutInDay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakes": {
         parameters: {
             query?: never;
@@ -2157,6 +2174,10 @@ export interface components {
          * @enum {unknown}
          */
         LaterLoads: "wait" | "shaped-later" | "held-cool";
+        LayoutInDay: {
+            placeNote: null | string;
+            beside: null | components["schemas"]["BesideView"];
+        };
         LayoutRequest: {
             /** Format: uuid */
             doughId: string;
@@ -2199,8 +2220,6 @@ export interface components {
             before: string[];
             steps: components["schemas"]["StepLine"][];
             cautions: components["schemas"]["CautionLine"][];
-            placeNote: null | string;
-            beside: null | components["schemas"]["BesideView"];
             picture: null | components["schemas"]["Picture"];
         };
         LearnedWord: {
@@ -4418,6 +4437,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LayoutView"];
+                };
+            };
+        };
+    };
+    layOutInDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayoutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LayoutInDay"];
                 };
             };
         };

@@ -159,7 +159,7 @@ function WhichMachine({ kitchen, chosen, laidOut: { layout, problem, is } }: Pro
   );
 }
 
-function WhereToProof({ kitchen, chosen: { choice, set }, laidOut: { layout, problem } }: Props) {
+function WhereToProof({ kitchen, chosen: { choice, set }, laidOut: { inDay, problem } }: Props) {
   return (
     <Field id="place" label="Second proof" wide problem={problem('placeId')}>
       <Select id="place" value={choice.placeId} onChange={(placeId) => set({ placeId })} options={named(kitchen.places)} />
@@ -169,9 +169,9 @@ function WhereToProof({ kitchen, chosen: { choice, set }, laidOut: { layout, pro
         onChange={(cold) => set({ cold: spanOrNull(cold) })}
         options={spans(kitchen.colds, 'not in the fridge first', (h) => `${h} h in the fridge first`)}
       />
-      {layout?.placeNote && (
+      {inDay?.placeNote && (
         <span className="late" role="status">
-          {layout.placeNote}
+          {inDay.placeNote}
         </span>
       )}
     </Field>

@@ -64,6 +64,7 @@ function Chooser({ kitchen, doughs, dough, opensWith }: Props & Opening) {
         {layout && (
           <Result
             layout={layout}
+            beside={laidOut.inDay?.beside ?? null}
             recipe={chosen.doughId === dough.id ? dough.plan : null}
             times={chosen.choice.times ?? {}}
             take={(times) => chosen.set({ times })}

@@ -16,6 +16,8 @@ type Later = Schemas['LaterLoads'];
 
 type Props = {
   layout: Layout;
+  /** How it goes with what is planned already; null when nothing is. */
+  beside: Schemas['BesideView'] | null;
   /** What the recipe says itself. */
   recipe: Schemas['RecipePlan'] | null;
   times: Times;
@@ -45,8 +47,7 @@ export function Result(props: Props) {
   );
 }
 
-function InShort({ layout, recipe, times, take, later, setLater, go, keep, baked }: Props & { baked: Cut[] }) {
-  const { beside } = layout;
+function InShort({ layout, beside, recipe, times, take, later, setLater, go, keep, baked }: Props & { baked: Cut[] }) {
   const waits = baked.filter((c) => c.waitsFor > 0);
   const [first] = baked;
   const clashes = beside?.clashes ?? [];

@@ -58,9 +58,17 @@ export function useLaidOut({ request }: Chosen, width: number) {
     { body: { ...request, frame: { width, slim: width < 640, utcOffsetMinutes: utcOffsetMinutes() } } },
     { enabled: width > 0, retry: false, placeholderData: (before) => before, staleTime: 5000, refetchInterval: 30000 },
   );
+  // How it goes with the rest of the day takes longer to say.
+  const inDay = api.useQuery(
+    'post',
+    '/api/layouts/in-day',
+    { body: request },
+    { enabled: laid.isSuccess, retry: false, placeholderData: (before) => before, staleTime: 5000, refetchInterval: 30000 },
+  );
   const trouble = laid.error as Trouble | null;
   return {
     layout: trouble ? null : (laid.data ?? null),
+    inDay: trouble ? null : (inDay.data ?? null),
     trouble,
     problem: (field: string) => trouble?.problems?.find((p) => p.field === `choice.${field}`)?.reason,
     is: (code: string) => trouble?.problems?.some((p) => p.code === code) ?? false,

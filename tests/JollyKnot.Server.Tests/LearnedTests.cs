@@ -1,0 +1,90 @@
+using System.Collections.Concurrent;
+using System.Diagnostics;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Diagnostics;
+
+namespace JollyKnot.Server.Tests;
+
+/// <summary>What is learned is read once, and kept up to date as bakes close.</summary>
+public sealed class LearnedTests
+{
+    [Fact]
+    public async Task Laying_out_reads_no_log_and_no_closed_bake_however_often()
+    {
+        using var house = new House();
+        await LayOut(house, "pan-roll");
+        using var asked = new Asked(house.File);
+        foreach (var family in new[] { "pan-roll", "plait-3", "crusty-roll" })
+            await LayOut(house, family);
+        asked.Of("\"Events\"").ShouldBeEmpty();
+        asked.Of("\"Bakes\"").ShouldBeEmpty();
+        asked.Of("\"Doughs\"").ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_bake_that_closes_is_learned_from_at_once()
+    {
+        using var house = new House();
+        var before = await Pace(house);
+        var bake = await house.Bake(House.Choice(pieces: 16));
+        async Task Tell(object told) => (await house.Tell(bake, told)).Status.ShouldBe(200);
+        await Tell(new { type = "step-done", step = "start-proof", at = house.Ago(200) });
+        await Tell(new { type = "proof-looked", step = "look-1", seen = "third", at = house.Ago(60) });
+        await Tell(new { type = "proof-looked", step = "look-2", seen = "half", at = house.Ago(30) });
+        await Tell(new { type = "step-done", step = "load", at = house.Ago(25) });
+        await Tell(new { type = "step-done", step = "unload", at = house.Ago(8) });
+        await Tell(new { type = "reviewed", step = "review", stars = 4, note = "" });
+        // Slow this time: the next is expected a little slower.
+        (await Pace(house)).ShouldBeGreaterThan(before + 1);
+    }
+
+    private static async Task<double> Pace(House house) =>
+        (await LayOut(house, "pan-roll"))["cuts"]![0]!["bestProof"]!.GetValue<double>();
+
+    private static async Task<System.Text.Json.Nodes.JsonNode> LayOut(House house, string family)
+    {
+        var (status, body) = await house.Post("/api/layouts", House.Layout(choice: House.Choice(family: family)));
+        status.ShouldBe(200);
+        return body;
+    }
+
+    // What one file was asked, in SQL.
+    private sealed class Asked : IObserver<DiagnosticListener>, IObserver<KeyValuePair<string, object?>>, IDisposable
+    {
+        private readonly string file;
+        private readonly ConcurrentQueue<string> commands = [];
+        private readonly ConcurrentBag<IDisposable> heard = [];
+
+        public Asked(string file)
+        {
+            this.file = file;
+            heard.Add(DiagnosticListener.AllListeners.Subscribe(this));
+        }
+
+        public List<string> Of(string table) => [.. commands.Where(c => c.Contains(table, StringComparison.Ordinal))];
+
+        public void OnNext(DiagnosticListener value)
+        {
+            if (value.Name == DbLoggerCategory.Name)
+                heard.Add(value.Subscribe(this));
+        }
+
+        public void OnNext(KeyValuePair<string, object?> value)
+        {
+            if (value.Key != RelationalEventId.CommandExecuting.Name)
+                return;
+            if (value.Value is CommandEventData { Command: { Connection.DataSource: var source } command } && source == file)
+                commands.Enqueue(command.CommandText);
+        }
+
+        public void OnCompleted() { }
+
+        public void OnError(Exception error) { }
+
+        public void Dispose()
+        {
+            foreach (var one in heard)
+                one.Dispose();
+        }
+    }
+}
