@@ -91,7 +91,11 @@ app.UseExceptionHandler(Problems.Handling);
 app.UseStatusCodePages(Problems.Explain);
 app.UseDoor(app.Services.GetRequiredService<HouseNetwork>());
 app.UseApiVersion();
-app.UseResponseCompression();
+// Within one machine no line is slow.
+app.UseWhen(
+    call => call.Connection.RemoteIpAddress is not { } from || !System.Net.IPAddress.IsLoopback(from),
+    far => far.UseResponseCompression()
+);
 app.UseDefaultFiles();
 app.UseStaticFiles(
     new StaticFileOptions

@@ -38,7 +38,29 @@ public sealed class DoseRules
     }
 
     private static double Hint(Dough dough, params Lessons[] past) =>
-        DoseMemory.For(Of(dough), Morning, past).Lately.Fraction * 480;
+        Memory(dough, past).Lately.Fraction * 480;
+
+    private static DoseMemory Memory(Dough dough, params Lessons[] past) => DoseMemory.For(dough, Book.Id, Morning, past);
+
+    [Fact]
+    public void A_steady_hint_is_written_into_the_recipe_and_is_none_any_more()
+    {
+        var thirsty = Baked(Rolls(300), 300, 12);
+        Memory(Rolls(300), thirsty, thirsty).WrittenInto(Rolls(300)).ShouldBeNull();
+        Memory(Rolls(300), thirsty, thirsty, Baked(Rolls(300), 290, 0)).WrittenInto(Rolls(300)).ShouldBeNull();
+        var memory = Memory(Rolls(300), thirsty, thirsty, thirsty);
+        // 12 g of water are 13.6 g of milk.
+        var written = memory.WrittenInto(Rolls(300))!;
+        written.Liquid!.Mass.Grams.ShouldBe(314);
+        written.Rows.Length.ShouldBe(7);
+        Hint(written, thirsty, thirsty, thirsty).ShouldBe(0, .5);
+        Memory(written, thirsty, thirsty, thirsty).IsSteady.ShouldBeFalse();
+        // Less is written too; of next to nothing nothing is.
+        var wet = Baked(Rolls(300), 285, 0);
+        Memory(Rolls(300), wet, wet, wet).WrittenInto(Rolls(300))!.Liquid!.Mass.Grams.ShouldBe(285);
+        var fine = Baked(Rolls(300), 301, 0);
+        Memory(Rolls(300), fine, fine, fine).IsSteady.ShouldBeFalse();
+    }
 
     [Fact]
     public void Poured_at_loading_or_at_the_check_it_is_the_same()

@@ -178,6 +178,10 @@ public sealed record Dough
     /// <param name="rows">At least one, with flour.</param>
     internal Dough WithRows(ImmutableArray<DoughRow> rows) => new(Name, rows, Parts, ByHand, Notes, Plan);
 
+    /// <summary>The main liquid's row; null when nothing is poured.</summary>
+    [JsonIgnore]
+    public DoughRow? Liquid => Rows.Where(r => !r.AtBeep && r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass);
+
     /// <summary>The same dough, of whose recipe nothing is known.</summary>
     internal Dough WithoutPlan() => new(Name, Rows, Parts, ByHand, Notes);
 

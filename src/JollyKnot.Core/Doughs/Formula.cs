@@ -1,5 +1,6 @@
 // Baker's arithmetic: everything as a share of the flour.
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 
@@ -52,10 +53,18 @@ public sealed record Formula(
     /// <summary>Rich doughs brown sooner, are done cooler and keep longer.</summary>
     public bool IsRich => Fat.Fraction + Sugar.Fraction >= RichFromFatAndSugar || Egg.Fraction >= RichFromEgg;
 
+    // A dough does not change, nor does what follows from it; it is asked for at every step.
+    private static readonly ConditionalWeakTable<Dough, Formula> Reckoned = [];
+
     /// <summary>Reckons a dough.</summary>
     public static Formula Of(Dough dough)
     {
         ArgumentNullException.ThrowIfNull(dough);
+        return Reckoned.GetValue(dough, Reckon);
+    }
+
+    private static Formula Reckon(Dough dough)
+    {
         double Sum(Func<DoughRow, double> part) => dough.Rows.Sum(r => part(r) * r.Mass.Grams);
         var flour = Sum(r => r.Ingredient.Role == Role.Flour ? 1 : r.Ingredient.FlourInside);
         Share OfFlour(double grams) => Share.FromFraction(grams / flour);

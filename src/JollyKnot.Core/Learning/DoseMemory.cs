@@ -2,7 +2,6 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Plans;
 
 namespace JollyKnot.Core.Learning;
 
@@ -25,22 +24,49 @@ public sealed record DoseMemory(ImmutableArray<PastDose> Past, Share Lately)
     // So many are remembered.
     private const int Most = 5;
 
+    // So many checks of the same dough have to say the same. Ours.
+    private const int Steady = 3;
+
     /// <summary>A mean under this, as a share of flour, is noise. Ours.</summary>
     public static Share Noise { get; } = Share.FromPercent(.5);
 
-    /// <summary>Looks through past bakes.</summary>
-    /// <param name="spec">The bake to come.</param>
-    /// <param name="now">Its time, which sets the season.</param>
-    /// <param name="past">What past bakes say.</param>
-    public static DoseMemory For(BakeSpec spec, DateTimeOffset now, IEnumerable<Lessons> past)
+    /// <summary>Its last checks all wanted more, or all less: it can be written into the recipe.</summary>
+    public bool IsSteady
     {
-        ArgumentNullException.ThrowIfNull(spec);
+        get
+        {
+            var same = Past.Where(p => p.SameDough).Take(Steady).Select(p => Math.Sign(p.OfFlour.Fraction)).ToList();
+            return same.Count == Steady && same.All(s => s == same[0]) && Math.Abs(Lately.Fraction) >= Noise.Fraction;
+        }
+    }
+
+    /// <summary>The dough with what it wanted in its recipe: so much more, or less, of its main liquid.</summary>
+    /// <param name="dough">The dough.</param>
+    /// <returns>Null where nothing is steady, or nothing is poured.</returns>
+    public Dough? WrittenInto(Dough dough)
+    {
+        ArgumentNullException.ThrowIfNull(dough);
+        if (!IsSteady || dough.Liquid is not { } liquid)
+            return null;
+        var more = Formula.Of(dough).Flour * (Lately.Fraction / liquid.Ingredient.Water);
+        var poured = Mass.FromGrams((liquid.Mass + more).WholeGrams);
+        return poured < Dough.LightestRow ? null : dough.WithRows(dough.Rows.Replace(liquid, liquid with { Mass = poured }));
+    }
+
+    /// <summary>Looks through past bakes.</summary>
+    /// <param name="dough">The dough of the bake to come.</param>
+    /// <param name="id">Which it is in the book; null when it is in none.</param>
+    /// <param name="now">The bake's time, which sets the season.</param>
+    /// <param name="past">What past bakes say.</param>
+    public static DoseMemory For(Dough dough, Guid? id, DateTimeOffset now, IEnumerable<Lessons> past)
+    {
+        ArgumentNullException.ThrowIfNull(dough);
         ArgumentNullException.ThrowIfNull(past);
-        var flour = DoseLesson.MainFlour(spec.Dough);
+        var flour = DoseLesson.MainFlour(dough);
         var doses = past.Select(l => l.Dose)
             .OfType<DoseLesson>()
             .Where(d => d.Flour == flour)
-            .Select(d => new PastDose(d.At, Seasons.Of(d.At), IsSame(spec, d), d.Added, d.Feel, OfFlour(spec, d)))
+            .Select(d => new PastDose(d.At, Seasons.Of(d.At), IsSame(dough, id, d), d.Added, d.Feel, OfFlour(dough, id, d)))
             .OrderByDescending(p => p.SameDough)
             .ThenByDescending(p => p.At)
             .ToImmutableArray();
@@ -56,12 +82,13 @@ public sealed record DoseMemory(ImmutableArray<PastDose> Past, Share Lately)
     }
 
     // A recipe that was put right since asks for so much less.
-    private static Share OfFlour(BakeSpec spec, DoseLesson past)
+    private static Share OfFlour(Dough dough, Guid? id, DoseLesson past)
     {
-        var putRight = IsSame(spec, past) && past.Hydration is { } was ? spec.Formula.Hydration.Fraction - was.Fraction : 0;
+        var hydration = Formula.Of(dough).Hydration.Fraction;
+        var putRight = IsSame(dough, id, past) && past.Hydration is { } was ? hydration - was.Fraction : 0;
         return Share.FromFraction(past.OfFlour.Fraction - putRight);
     }
 
-    private static bool IsSame(BakeSpec spec, DoseLesson past) =>
-        spec.Made.Source is { } source ? source.Id == past.Dough : spec.Dough.Name == past.Name;
+    private static bool IsSame(Dough dough, Guid? id, DoseLesson past) =>
+        id is { } known ? known == past.Dough : dough.Name == past.Name;
 }

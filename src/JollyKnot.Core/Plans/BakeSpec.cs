@@ -6,7 +6,6 @@ using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
-using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 
@@ -106,7 +105,7 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     public PanLoad Pan => PanLoad.Of(Dough, Machine, Handling.School);
 
     /// <summary>The main liquid's row; null when nothing is poured.</summary>
-    public DoughRow? Liquid => Dough.Rows.Where(r => !r.AtBeep && r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass);
+    public DoughRow? Liquid => Dough.Liquid;
 
     /// <summary>What goes into the oven, in order.</summary>
     public ImmutableArray<Batch> Batches => Batch.Of(Cuts);

@@ -58,9 +58,11 @@ public sealed record Tin(
     public const double PressedOut = 1.0;
 
     /// <summary>It has no walls: what lies on it can be slid off.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public bool IsFlat => Shape is TinShape.Tray or TinShape.Stone;
 
     /// <summary>Alike for pans that are alike, whatever they are called.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public string Kind =>
         string.Create(
             System.Globalization.CultureInfo.InvariantCulture,

@@ -7,6 +7,7 @@ using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
+using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
@@ -74,6 +75,9 @@ public static class DoughEndpoints
             .WithName("exportDough")
             .WithSummary("The dough as a file: json-ld, text or markdown.");
         app.MapPut("/api/doughs/{id:guid}", Save).WithName("saveDough");
+        app.MapPost("/api/doughs/{id:guid}/hint", WriteHint)
+            .WithName("writeHint")
+            .WithSummary("Writes what past checks steadily wanted into the recipe.");
         app.MapDelete("/api/doughs/{id:guid}", (Guid id, DoughBook book, HouseClock clock) => PutAway(id, true, book, clock))
             .WithName("putDoughAway");
         app.MapPost(
@@ -126,6 +130,22 @@ public static class DoughEndpoints
         // Reckoned before it is kept: what cannot be shown is not kept.
         var facts = FormulaView.Of(dough, pantry);
         return TypedResults.Ok(DoughView.Of(await book.Save(id, dough, clock.GetUtcNow()), facts));
+    }
+
+    private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> WriteHint(
+        Guid id,
+        DoughBook book,
+        DoseMemories memories,
+        PantryKeeper pantries,
+        HouseClock clock,
+        SetAside aside
+    )
+    {
+        if (await book.Find(id) is not { } stored)
+            return Problems.Missing("dough", id, aside);
+        if ((await memories.For(stored.Dough, id)).WrittenInto(stored.Dough) is not { } better)
+            return Problems.Bad(new Problem("no-hint", "id"));
+        return TypedResults.Ok(DoughView.Of(await book.Save(id, better, clock.GetUtcNow()), await pantries.Get()));
     }
 
     private static async Task<Results<NoContent, ProblemHttpResult>> PutAway(

@@ -123,6 +123,7 @@ public sealed record CautionLine(StepId Step, string Text);
 /// <param name="Scaled">The factor the dough was scaled by to fit; 1 when it was not.</param>
 /// <param name="RoundReady">A round time it could be wanted at.</param>
 /// <param name="LateBy">How much later than wanted; 0 when in time.</param>
+/// <param name="Hint">What could be written into the recipe, in words; null when past checks do not agree.</param>
 /// <param name="Before">What was added at the check before, and how the dough felt.</param>
 public sealed record LayoutView(
     Mass Dough,
@@ -138,6 +139,7 @@ public sealed record LayoutView(
     ImmutableArray<string> AddIns,
     ImmutableArray<PartShare> SideJobs,
     ImmutableArray<string> Before,
+    string? Hint,
     ImmutableArray<StepLine> Steps,
     ImmutableArray<CautionLine> Cautions,
     Picture? Picture
@@ -262,6 +264,7 @@ public static class LayoutEndpoints
                     .Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces))),
             ],
             words.Of(memory, spec.Formula.Flour),
+            memory.WrittenInto(spec.Dough) is { } better ? words.Hint(spec.Dough.Liquid!, better.Liquid!) : null,
             [
                 .. table
                     .Slots.Where(s => s.Step.IsBeat && s.State != StepState.Passed)

@@ -186,6 +186,7 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["too-cold"] = "A piece in the oven is not frozen. Look at the probe.",
         ["falling"] = "It was {0} before. Push the tip into the middle again.",
         ["jumping"] = "From {0} to {1} in {2} min? The tip may touch the tin.",
+        ["no-hint"] = "Past checks of this dough do not agree: there is nothing to write into it.",
         ["not-on-the-table"] = "The dough is not on the table.",
         ["not-in-the-oven"] = "These are not in the oven.",
 

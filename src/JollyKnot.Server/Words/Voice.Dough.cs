@@ -81,6 +81,14 @@ public sealed partial class Voice
             ];
     }
 
+    /// <summary>What a recipe's main liquid becomes.</summary>
+    public string Hint(DoughRow was, DoughRow becomes)
+    {
+        ArgumentNullException.ThrowIfNull(was);
+        ArgumentNullException.ThrowIfNull(becomes);
+        return $"{Grams(becomes.Mass)} {becomes.Ingredient.Name} instead of {Grams(was.Mass)}";
+    }
+
     /// <summary>How the dough felt at take-out.</summary>
     public static string Felt(DoughFeel feel) =>
         feel switch

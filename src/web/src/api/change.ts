@@ -125,5 +125,5 @@ export const bakesChanged = () => void askAgain((path) => aboutBakes.has(path));
 /** Who is up, or away; not told with every change, so that a kitchen somebody is typing in stays as it is. */
 export const kitchenChanged = () => askAgain((path) => path === '/api/kitchen/setup');
 export const pantryChanged = () => askAgain((path) => path === '/api/pantry');
-export const doughsChanged = () => askAgain((path) => path.startsWith('/api/doughs'));
+export const doughsChanged = () => askAgain((path) => path.startsWith('/api/doughs') || path.startsWith('/api/layouts'));
 export const allChanged = () => queries.invalidateQueries();

@@ -56,6 +56,9 @@ export const useKeepDough = () =>
     { after: doughsChanged, saysItself: true },
   );
 
+export const useWriteHint = () =>
+  useChange((id: string) => http.POST('/api/doughs/{id}/hint', { params: { path: { id } } }), { after: doughsChanged });
+
 export const usePutAway = () =>
   useChange((id: string) => http.DELETE('/api/doughs/{id}', { params: { path: { id } } }), { after: doughsChanged });
 

@@ -383,6 +383,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/doughs/{id}/hint": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Writes what past checks steadily wanted into the recipe. */
+        post: operations["writeHint"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/doughs/{id}/return": {
         parameters: {
             query?: never;
@@ -2218,6 +2235,7 @@ export interface components {
             addIns: string[];
             sideJobs: components["schemas"]["PartShare"][];
             before: string[];
+            hint: null | string;
             steps: components["schemas"]["StepLine"][];
             cautions: components["schemas"]["CautionLine"][];
             picture: null | components["schemas"]["Picture"];
@@ -3515,8 +3533,6 @@ export interface components {
              * @description A number of millilitres.
              */
             hollowVolume?: null | number;
-            isFlat?: boolean;
-            kind?: null | string;
             isStone?: boolean;
             /**
              * Format: double
@@ -4274,6 +4290,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    writeHint: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoughView"];
+                };
             };
         };
     };

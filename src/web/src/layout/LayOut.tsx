@@ -1,7 +1,7 @@
 // A bake laid out on one screen: every choice on the left, what follows from it on the right, at once.
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { useLayOutBake } from '../api/changes';
+import { useLayOutBake, useWriteHint } from '../api/changes';
 import { clockTime } from '../api/clock';
 import { api, newId, type Schemas } from '../api/http';
 import { Loading } from '../parts/Loading';
@@ -41,6 +41,7 @@ function Chooser({ kitchen, doughs, dough, opensWith }: Props & Opening) {
   const chosen = useChoice(kitchen, dough.id, opensWith);
   const laidOut = useLaidOut(chosen, width);
   const layOut = useLayOutBake();
+  const hint = useWriteHint();
   const [failed, setFailed] = useState('');
   const { layout, trouble } = laidOut;
   const wanted = chosen.choice.readyBy;
@@ -72,6 +73,7 @@ function Chooser({ kitchen, doughs, dough, opensWith }: Props & Opening) {
             setLater={(later) => chosen.setWays({ later })}
             go={wanted ? `Plan it: start at ${clockTime(layout.start)}` : 'Start this bake'}
             keep={(arrange) => void keep(arrange)}
+            writeHint={() => void hint.make(chosen.doughId)}
           />
         )}
         {failed && (

@@ -27,6 +27,8 @@ type Props = {
   setLater: (later: Later) => void;
   go: string;
   keep: (arrange: boolean) => void;
+  /** Writes what past checks wanted into the recipe. */
+  writeHint: () => void;
 };
 
 export function Result(props: Props) {
@@ -37,7 +39,7 @@ export function Result(props: Props) {
       <InShort {...props} baked={baked} />
       <div className="columns">
         <div className="stack">
-          <WeighIn layout={layout} />
+          <WeighIn layout={layout} writeHint={props.writeHint} />
           <Cautions layout={layout} />
         </div>
         <WhereTheyGo baked={baked} />
@@ -179,7 +181,7 @@ function Rings({ rings }: { rings: NonNullable<Cut['rings']> }) {
   );
 }
 
-function WeighIn({ layout }: { layout: Layout }) {
+function WeighIn({ layout, writeHint }: { layout: Layout; writeHint: () => void }) {
   const { mass } = useUnits();
   return (
     <section className="card">
@@ -205,6 +207,12 @@ function WeighIn({ layout }: { layout: Layout }) {
         </tbody>
       </table>
       {layout.before.length > 0 && <p className="muted">{layout.before.join(' ')}</p>}
+      {layout.hint && (
+        <button type="button" className="button small" onClick={writeHint}>
+          Write it into the recipe
+          <small>{layout.hint}</small>
+        </button>
+      )}
       {layout.addIns.length > 0 && <p>At the beep: {layout.addIns.join(', ')}.</p>}
       {layout.sideJobs.map((p) => (
         <p key={p.name}>
