@@ -1,9 +1,11 @@
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Tests;
 
@@ -69,6 +71,84 @@ public sealed class RecipesUsed
     [InlineData("Bake 20 minutes. Wrap in a damp cloth.", CoolingWay.Cloth)]
     [InlineData("Bake 20 minutes. Leave in the switched-off oven, door ajar, to cool.", CoolingWay.CoolingOven)]
     public void Bread_cools_as_the_recipe_cools_it(string method, CoolingWay way) => First(method).Ways!.Cooling.ShouldBe(way);
+
+    [Theory]
+    [
+        InlineData("Mit Dampf backen, 20 Minuten. Auf einem Gitter auskühlen.", Steam.Tray, CoolingWay.Rack),
+        InlineData("Cuire 20 minutes, sans vapeur. Laisser refroidir sous un torchon.", Steam.None, CoolingWay.Cloth),
+        InlineData("Hornear 20 minutos con vapor. Dejar enfriar en el horno apagado.", Steam.Tray, CoolingWay.CoolingOven),
+        InlineData("Cuocere 20 minuti, spruzzare due volte. Far raffreddare su una gratella.", Steam.Mist, CoolingWay.Rack),
+        InlineData("Bake 20 minutes; do not spray. Cool on a rack.", Steam.None, CoolingWay.Rack),
+        InlineData("Bake without any steam 20 minutes. Cool in a towel.", Steam.None, CoolingWay.Cloth)
+    ]
+    public void Steam_and_cooling_are_read_in_five_languages(string method, Steam steam, CoolingWay cooling)
+    {
+        var ways = First(method).Ways!;
+        (ways.Steam, ways.Cooling).ShouldBe((steam, cooling));
+    }
+
+    [Theory]
+    [
+        InlineData("Mit Eigelb bestreichen. 20 Minuten backen.", "yolk"),
+        InlineData("Badigeonner de lait. Cuire 20 minutes.", "milk"),
+        InlineData("Pintar con huevo. Hornear 20 minutos.", "egg"),
+        InlineData("Spennellare con olio. Cuocere 20 minuti.", "oil"),
+        InlineData("20 Minuten backen. Noch warm mit Butter bestreichen.", "none")
+    ]
+    public void It_is_brushed_in_five_languages(string method, string wash) => First(method).Cuts[0].WashId.ShouldBe(wash);
+
+    [Theory]
+    [
+        InlineData("Use the dough cycle, 1½ hours. Bake 20 minutes.", "blue", "14"),
+        InlineData("Dough program (1:32), then shape. Bake 20 minutes.", "blue", "14"),
+        InlineData("Teigprogramm, 80 Minuten. 20 Minuten backen.", "white", "6"),
+        InlineData("Dough cycle, 3 hours. Bake 20 minutes.", "blue", null),
+        InlineData("Bake 20 minutes.", "blue", null)
+    ]
+    public void The_machine_is_the_one_whose_program_takes_as_long(string method, string machine, string? program)
+    {
+        var choice = First(method, DayRules.Full);
+        (choice.MachineId, choice.Program).ShouldBe((machine, program));
+    }
+
+    [Theory]
+    [
+        InlineData("Bake in a 9 x 5 inch loaf tin, 30 minutes.", "loaf-23"),
+        InlineData("Bake in a loaf tin of 18 cm, 30 minutes.", "loaf-18"),
+        InlineData("In der Kastenform (22 cm) backen, 30 Minuten.", "loaf-23"),
+        InlineData("Bake in a round tin, 24 cm, 30 minutes.", "round"),
+        InlineData("Bake on a baking tray, 30 minutes.", null),
+        InlineData("Bake in a muffin tin, 30 minutes.", null)
+    ]
+    public void The_pan_is_the_kitchens_own_that_is_nearest(string method, string? pan)
+    {
+        Tin Loaf(string id, double long_) =>
+            new(id, id, TinShape.Loaf, Length.FromMillimetres(long_), Length.FromMillimetres(110), Length.FromMillimetres(70));
+        var kitchen = DemoFormulas.Kitchen with
+        {
+            Tins =
+            [
+                Loaf("loaf-18", 180),
+                Loaf("loaf-23", 230),
+                new("round", "round", TinShape.Round, Length.FromMillimetres(240), Length.FromMillimetres(240)),
+            ],
+        };
+        First(method, kitchen).Cuts[0].PanId.ShouldBe(pan);
+    }
+
+    [Fact]
+    public void A_dough_with_an_order_of_its_own_is_loaded_so_and_comes_back_so()
+    {
+        var dough = Of("Put everything in the pan in the order listed. Bake 20 minutes.");
+        dough.OwnOrder.ShouldBeTrue();
+        string[] Loaded(Doughs.Dough of) =>
+            [.. Machines.PanLoad.Of(of, DemoFormulas.Blue).Steps.Select(s => s.Row.Ingredient.Name)];
+        Loaded(dough).ShouldBe(["strong white flour", "water", "fine salt", "instant yeast"]);
+        Loaded(Of("Bake 20 minutes.")).ShouldBe(["water", "strong white flour", "fine salt", "instant yeast"]);
+        var printed = RecipeText.Print(dough, HouseholdPantry.Plain);
+        Doughs.Dough.Create(RecipeText.Read(printed, HouseholdPantry.Plain).Value.ToDraft()).Value.OwnOrder.ShouldBeTrue();
+        dough.Scale(2).OwnOrder.ShouldBeTrue();
+    }
 
     [Theory]
     [InlineData("Brush with egg yolk. Bake 20 minutes.", "yolk"), InlineData("Brush with milk. Bake 20 minutes.", "milk")]

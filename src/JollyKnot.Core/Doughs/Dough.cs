@@ -27,13 +27,15 @@ public sealed record RowDraft(string Ingredient, Mass Mass, Role? Role = null, b
 /// <param name="ByHand">Mixed by hand instead of by a machine.</param>
 /// <param name="Notes">Method and whatever else is worth keeping; none when null.</param>
 /// <param name="Plan">What its recipe says of pieces, heat and minutes; null when it says nothing.</param>
+/// <param name="OwnOrder">Its rows are loaded as they stand, whatever the machine's order.</param>
 public sealed record DoughDraft(
     string Name,
     ImmutableArray<RowDraft> Rows,
     ImmutableArray<PartDraft>? Parts = null,
     bool ByHand = false,
     string? Notes = null,
-    RecipePlan? Plan = null
+    RecipePlan? Plan = null,
+    bool OwnOrder = false
 );
 
 /// <summary>A dough that can be weighed in.</summary>
@@ -73,8 +75,9 @@ public sealed record Dough
         ImmutableArray<Part> parts,
         bool byHand,
         string notes,
-        RecipePlan? plan = null
-    ) => (Name, Rows, Parts, ByHand, Notes, Plan) = (name, rows, parts, byHand, notes, plan);
+        RecipePlan? plan = null,
+        bool ownOrder = false
+    ) => (Name, Rows, Parts, ByHand, Notes, Plan, OwnOrder) = (name, rows, parts, byHand, notes, plan, ownOrder);
 
     /// <summary>The baker's name for it.</summary>
     public string Name { get; }
@@ -93,6 +96,9 @@ public sealed record Dough
 
     /// <summary>What its recipe says of pieces, heat and minutes; null when it says nothing.</summary>
     public RecipePlan? Plan { get; }
+
+    /// <summary>Its rows are loaded as they stand, whatever the machine's order.</summary>
+    public bool OwnOrder { get; }
 
     /// <summary>The sum of all rows, add-ins included.</summary>
     public Mass Total => Rows.Aggregate(Mass.Zero, (sum, row) => sum + row.Mass);
@@ -153,7 +159,8 @@ public sealed record Dough
                 [.. parts.Select(p => p!)],
                 draft.ByHand,
                 PlainText.AsNote(draft.Notes ?? "").Trim(),
-                draft.Plan
+                draft.Plan,
+                draft.OwnOrder
             );
     }
 
@@ -171,19 +178,19 @@ public sealed record Dough
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(factor);
         ImmutableArray<DoughRow> Scaled(ImmutableArray<DoughRow> rows) =>
             [.. rows.Select(r => r with { Mass = r.Mass * factor })];
-        return new(Name, Scaled(Rows), [.. Parts.Select(p => p with { Rows = Scaled(p.Rows) })], ByHand, Notes, Plan);
+        return new(Name, Scaled(Rows), [.. Parts.Select(p => p with { Rows = Scaled(p.Rows) })], ByHand, Notes, Plan, OwnOrder);
     }
 
     /// <summary>The same dough of other rows.</summary>
     /// <param name="rows">At least one, with flour.</param>
-    internal Dough WithRows(ImmutableArray<DoughRow> rows) => new(Name, rows, Parts, ByHand, Notes, Plan);
+    internal Dough WithRows(ImmutableArray<DoughRow> rows) => new(Name, rows, Parts, ByHand, Notes, Plan, OwnOrder);
 
     /// <summary>The main liquid's row; null when nothing is poured.</summary>
     [JsonIgnore]
     public DoughRow? Liquid => Rows.Where(r => !r.AtBeep && r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass);
 
     /// <summary>The same dough, of whose recipe nothing is known.</summary>
-    internal Dough WithoutPlan() => new(Name, Rows, Parts, ByHand, Notes);
+    internal Dough WithoutPlan() => new(Name, Rows, Parts, ByHand, Notes, null, OwnOrder);
 
     /// <summary>As a baker would type it.</summary>
     public DoughDraft ToDraft()
@@ -196,7 +203,8 @@ public sealed record Dough
             [.. Parts.Select(p => new PartDraft(p.Kind, p.Name, Drafts(p.Rows), p.Work))],
             ByHand,
             Notes,
-            Plan
+            Plan,
+            OwnOrder
         );
     }
 

@@ -1,4 +1,5 @@
 // Finds what a recipe's method says: its own plan, and which of its sentences belong to a step.
+using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.RegularExpressions;
@@ -37,96 +38,47 @@ public enum RecipeStage
 /// <summary>Finds a recipe's own plan in its method: a number belongs to the nearest verb before it.</summary>
 public static partial class MethodReading
 {
-    private enum Doing
-    {
-        Nothing,
-        Resting,
-        Proofing,
-        Baking,
-        Boiling,
-    }
-
-    // The words of each, in the languages that recipes are read in.
-    private static readonly ImmutableArray<(Regex Words, Doing Doing)> Verbs =
-    [
-        (
-            Word("bake|baking|backen|gebacken|oven|ofen|cuire|cuisson|enfourner|four|hornear|horno|cuocere|infornare|forno"),
-            Doing.Baking
-        ),
-        (Word("boil|dip|poach|bath|kochen|pocher|hervir|bollire"), Doing.Boiling),
-        (
-            Word("proof|prove|rise|rising|grow|double|doubled|gehen|aufgehen|gare|lever|levée|pousse|levar|fermentar|lievitare"),
-            Doing.Proofing
-        ),
-        (Word("rest|relax|ruhen|reposer|repos|reposar|riposare"), Doing.Resting),
-        (
-            Word("knead|mix|cool|fold|preheat|fry|kneten|pétrir|amasar|impastare|auskühlen|refroidir|enfriar|raffreddare"),
-            Doing.Nothing
-        ),
-    ];
-
-    // Families by the words of a title or method, the more particular first.
-    private static readonly ImmutableArray<(Regex Words, string Family)> Shapes =
-    [
-        (Word(@"pretzels?|\p{L}*brezeln?|\p{L}*brezen?"), "pretzel"),
-        (Word(@"plait(?:ed|s)?|braid(?:ed|s)?|\p{L}*zopf|tresse|trenza|treccia"), "plait-3"),
-        (Word("coil(?:ed)?|spiral coil|schnecke"), "coil"),
-        (Word("knots?|knoten"), "knot"),
-        (Word(@"batons?|baguettes?|sticks?|\p{L}*stangen?"), "baton"),
-        (Word("pockets?|pittas?|pitas?|fladen"), "pocket-flatbread"),
-        (Word("griddle breads?|thin breads?"), "griddle-flatbread"),
-        (Word("griddle rounds?"), "griddle-round"),
-        (Word("tray ?bread|slab|blechbrot"), "tray-bread"),
-        (Word("long buns?|finger rolls?|hot ?dog buns?"), "long-bun"),
-        (Word("buns?|burger buns?"), "round-bun"),
-        (Word(@"crusty rolls?|\p{L}*brötchen|\p{L}*semmeln?"), "crusty-roll"),
-        (Word("rolls?|panini|panecillos|petits pains"), "pan-roll"),
-        (Word("tin loaf|sandwich loaf|loaf tin|kastenbrot|toastbrot|pain de mie"), "tin-loaf"),
-    ];
-
     /// <summary>What a recipe says of itself.</summary>
     /// <param name="text">Its title and method.</param>
     public static RecipePlan Of(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var plan = RecipePlan.Nothing with { Pieces = PiecesIn(text), FamilyId = FamilyIn(text) };
+        var plan = RecipePlan.Nothing with { Pieces = PiecesIn(text), FamilyId = MethodWords.In("shape", text) };
         foreach (var sentence in Sentence().Split(text).Where(s => s.Length <= LongestSentence))
             plan = With(plan, sentence);
-        return plan;
+        return plan with
+        {
+            PlaceId = MethodWords.In("place", string.Join(' ', Said(text, RecipeStage.Proofing))),
+            WashId = WashIn(text),
+            Steam = SteamIn(text),
+            Cooling = Enum<ToldCooling>(MethodWords.In("cooling", string.Join(' ', Said(text, RecipeStage.Cooling)))),
+        };
     }
 
-    // The words of each stage, for sentences that are shown where they belong.
-    private static readonly ImmutableArray<(Regex Words, RecipeStage Stage)> Stages =
-    [
-        (Word("mix|knead|stir|dissolve|kneten|mischen|pétrir|mélanger|amasar|mezclar|impastare|mescolare"), RecipeStage.Mixing),
-        (Word("rest|relax|rise|rising|doubled?|ruhen|gehen|reposer|lever|reposar|levar|riposare|lievitare"), RecipeStage.Rising),
-        (
-            Word(
-                "divide|shape|roll|pull|plait|braid|twist|tie|form|cut|teilen|formen|diviser|façonner|dividir|formar|"
-                    + "dividere|formare"
-            ),
-            RecipeStage.Shaping
-        ),
-        (
-            Word("proof|prove|rise|rising|grow|doubled?|rim|gehen|gare|lever|pousse|levar|fermentar|lievitare"),
-            RecipeStage.Proofing
-        ),
-        (
-            Word(
-                "brush|glaze|sprinkle|scatter|slash|score|snip|dust|bestreichen|bestreuen|badigeonner|parsemer|pintar|spennellare"
-            ),
-            RecipeStage.Finishing
-        ),
-        (Word("boil|dip|poach|bath|kochen|tauchen|pocher|hervir|bollire"), RecipeStage.Boiling),
-        (
-            Word(
-                "bake|baking|oven|backen|ofen|golden|hollow|goldbraun|cuire|cuisson|enfourner|four|dorée?s?|hornear|horno|"
-                    + "cuocere|infornare|forno|dorate"
-            ),
-            RecipeStage.Baking
-        ),
-        (Word("cool|cooling|rack|cloth|towel|auskühlen|abkühlen|refroidir|enfriar|raffreddare"), RecipeStage.Cooling),
-    ];
+    /// <summary>The recipe wants its rows put in as they stand.</summary>
+    /// <param name="text">Its method.</param>
+    public static bool TellsOrder(string text) => MethodWords.In("order", text) is not null;
+
+    // What it is brushed with before the oven.
+    private static string? WashIn(string text)
+    {
+        var brushed = Said(text, RecipeStage.Finishing)
+            .Where(s => MethodWords.In("brushed", s) is not null && MethodWords.In("hot", s) is null);
+        return MethodWords.In("wash", string.Join(' ', brushed));
+    }
+
+    // The first sentence that tells of it; "no steam" and "do not spray" are no steam.
+    private static ToldSteam? SteamIn(string text)
+    {
+        foreach (var sentence in Sentences(text).SkipWhile(s => !WordsOf(RecipeStage.Baking).IsMatch(s)))
+            foreach (var told in MethodWords.Kind("steam"))
+                if (told.Words.Match(sentence) is { Success: true, Index: var at })
+                    return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
+        return null;
+    }
+
+    private static T? Enum<T>(string? name)
+        where T : struct, Enum => name is null ? null : System.Enum.Parse<T>(name, ignoreCase: true);
 
     /// <summary>What a recipe says at a stage: its sentences that speak of it, in their order; empty when none does.</summary>
     /// <param name="text">Its method.</param>
@@ -134,16 +86,21 @@ public static partial class MethodReading
     public static ImmutableArray<string> Said(string text, RecipeStage stage)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var said = Sentence()
-            .Split(text)
-            .Select(s => s.Trim(' ', '\r', '\n', '.'))
-            .Where(s => s.Length is > 0 and <= LongestSentence);
+        var said = Sentences(text);
         // After the oven a cloth is for cooling, and before it for the proof.
-        var words = Stages.First(s => s.Stage == stage).Words;
+        var words = WordsOf(stage);
         if (stage == RecipeStage.Cooling)
-            said = said.SkipWhile(s => !Stages.First(b => b.Stage == RecipeStage.Baking).Words.IsMatch(s));
+            said = said.SkipWhile(s => !WordsOf(RecipeStage.Baking).IsMatch(s));
         return [.. said.Where(s => words.IsMatch(s))];
     }
+
+    private static IEnumerable<string> Sentences(string text) =>
+        Sentence().Split(text).Select(s => s.Trim(' ', '\r', '\n', '.')).Where(s => s.Length is > 0 and <= LongestSentence);
+
+    private static readonly FrozenDictionary<string, RecipeStage> Stages = System.Enum.GetValues<RecipeStage>()
+        .ToFrozenDictionary(s => s.ToString().ToLowerInvariant());
+
+    private static Regex WordsOf(RecipeStage stage) => MethodWords.Words("stage", Stages.First(s => s.Value == stage).Key);
 
     // A longer one tells no baker anything; and each number in it looks through all of it.
     private const int LongestSentence = 600;
@@ -152,18 +109,20 @@ public static partial class MethodReading
     {
         foreach (Match heat in Heats().Matches(sentence))
             if (plan.Heat is null && HeatOf(heat) is { } told)
-                plan = plan with { Heat = told, WithFan = Fan().IsMatch(sentence) };
+                plan = plan with { Heat = told, WithFan = MethodWords.In("fan", sentence) is not null };
+        plan = plan with { Pan = plan.Pan ?? PanIn(sentence) };
         foreach (Match time in Times().Matches(sentence))
         {
             if (LastsOf(time) is not { } lasts)
                 continue;
             plan = DoingBefore(sentence, time.Index) switch
             {
-                Doing.Baking when plan.Bake is null && lasts.To <= LongestBake => plan with { Bake = lasts },
-                Doing.Boiling when plan.Boil is null && lasts.To <= LongestBoil => plan with { Boil = lasts },
+                "cycling" when plan.Program is null && lasts.To <= LongestCycle => plan with { Program = lasts },
+                "baking" when plan.Bake is null && lasts.To <= LongestBake => plan with { Bake = lasts },
+                "boiling" when plan.Boil is null && lasts.To <= LongestBoil => plan with { Boil = lasts },
                 // The last one told before the oven is the second proof.
-                Doing.Proofing when plan.Bake is null => plan with { Rise = plan.Rise ?? plan.Proof, Proof = lasts },
-                Doing.Resting when plan.Rest is null => plan with { Rest = lasts },
+                "proofing" when plan.Bake is null => plan with { Rise = plan.Rise ?? plan.Proof, Proof = lasts },
+                "resting" when plan.Rest is null => plan with { Rest = lasts },
                 _ => plan,
             };
         }
@@ -172,19 +131,34 @@ public static partial class MethodReading
 
     // Longer than this is no bread in a home oven, and no bath. Ours.
     private static readonly TimeSpan LongestBake = TimeSpan.FromHours(2),
-        LongestBoil = TimeSpan.FromMinutes(5);
+        LongestBoil = TimeSpan.FromMinutes(5),
+        LongestCycle = TimeSpan.FromHours(5);
+
+    // The tin or tray a sentence names, with its size where it tells one.
+    private static ToldPan? PanIn(string sentence)
+    {
+        if (Enum<PanKind>(MethodWords.In("pan", sentence)) is not { } kind)
+            return null;
+        if (PanSize().Match(sentence) is not { Success: true } size)
+            return new(kind, null, null);
+        var inches = size.Groups["unit"].Value is not ("cm" or "centimetres");
+        Length? Of(string group) =>
+            NumberOf(size.Groups[group].Value) is { } figure ? Length.FromMillimetres(figure * (inches ? 25.4 : 10)) : null;
+        return new(kind, Of("long"), Of("wide"));
+    }
 
     // The nearest verb before the number; the first one behind it where there is none before.
-    private static Doing DoingBefore(string sentence, int at)
+    private static string DoingBefore(string sentence, int at)
     {
-        var found = Verbs
-            .SelectMany(v => v.Words.Matches(sentence).Select(m => (m.Index, v.Doing)))
+        var found = MethodWords
+            .Kind("doing")
+            .SelectMany(v => v.Words.Matches(sentence).Select(m => (m.Index, Doing: v.Which)))
             .OrderBy(v => v.Index)
             .ToList();
         var before = found.FindLastIndex(v => v.Index < at);
         if (before >= 0)
             return found[before].Doing;
-        return found.Count > 0 ? found[0].Doing : Doing.Nothing;
+        return found.Count > 0 ? found[0].Doing : "nothing";
     }
 
     private static Temperature? HeatOf(Match match)
@@ -214,6 +188,11 @@ public static partial class MethodReading
 
     private static Lasts? LastsOf(Match match)
     {
+        if (match.Groups["hours"].Success)
+        {
+            var clock = TimeSpan.FromHours(int.Parse(match.Groups["hours"].Value, CultureInfo.InvariantCulture));
+            return Same(clock + TimeSpan.FromMinutes(int.Parse(match.Groups["past"].Value, CultureInfo.InvariantCulture)));
+        }
         if (match.Groups["quarter"].Success)
             return Same(TimeSpan.FromMinutes(15));
         if (match.Groups["halfhour"].Success)
@@ -250,14 +229,6 @@ public static partial class MethodReading
             ? (int)n
             : null;
 
-    private static string? FamilyIn(string text) => Shapes.FirstOrDefault(s => s.Words.IsMatch(text)).Family;
-
-    private static Regex Word(string words) =>
-        new(
-            $@"(?<!\p{{L}})(?:{words})(?!\p{{L}})",
-            RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.Compiled
-        );
-
     [GeneratedRegex(@"[.;\n]\s*(?!\d)|,\s*then\b", RegexOptions.IgnoreCase)]
     private static partial Regex Sentence();
 
@@ -269,11 +240,16 @@ public static partial class MethodReading
     [GeneratedRegex(HeatsTold, RegexOptions.IgnoreCase)]
     private static partial Regex Heats();
 
-    [GeneratedRegex(@"\bfan\b|umluft|heißluft|chaleur tournante|convection|ventilador|ventilato", RegexOptions.IgnoreCase)]
-    private static partial Regex Fan();
+    private const string SizeTold =
+        @"(?<long>\d{1,2}(?:[.,]\d)?)\s*(?:cm|inch(?:es)?|in|""|zoll)?\s*(?:(?:[x×]|by|mal)\s*(?<wide>\d{1,2}(?:[.,]\d)?)\s*)?"
+        + @"(?:(?:[x×]|by)\s*\d{1,2}(?:[.,]\d)?\s*)?[- ]?(?<unit>cm|centimetres|inch(?:es)?|in\b|""|zoll)";
+
+    [GeneratedRegex(SizeTold, RegexOptions.IgnoreCase)]
+    private static partial Regex PanSize();
 
     private const string TimesTold =
-        @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
+        @"\b(?<hours>[1-5]):(?<past>[0-5]\d)\b|"
+        + @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
         + @"(?<halfhour>half an hour|halbe stunde|demi-heure|media hora|mezz['’]ora)|"
         + @"(?<from>\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
         + @"twenty|an(?= hour)))"

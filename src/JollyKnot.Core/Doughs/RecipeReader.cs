@@ -49,7 +49,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     private readonly List<string> leftOver = [];
     private string title = "";
     private bool isTitled,
-        byHand;
+        byHand,
+        ownOrder;
 
     public ReadRecipe Read(string text)
     {
@@ -70,7 +71,12 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         }
         var method = string.Join('\n', leftOver.Where(l => l.Length > 0));
         byHand |= ByHand().IsMatch(method);
-        return new(title, Sections(), byHand, method) { Language = language, Plan = MethodReading.Of($"{title}\n{method}") };
+        return new(title, Sections(), byHand, method)
+        {
+            Language = language,
+            Plan = MethodReading.Of($"{title}\n{method}"),
+            OwnOrder = ownOrder || MethodReading.TellsOrder(method),
+        };
     }
 
     private void ReadLine(string line, string plain, string whole)
@@ -80,6 +86,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             Title(line[RecipeText.TitleMark.Length..]);
         else if (line == RecipeText.ByHandLine)
             byHand = true;
+        else if (line == RecipeText.OwnOrderLine)
+            ownOrder = true;
         else if (!isTitled && line.StartsWith("# ", StringComparison.Ordinal))
             Title(line[2..].Trim());
         else if (RecipeText.Headed(plain) is { } own)

@@ -36,6 +36,9 @@ public sealed record ReadRecipe(string Title, ImmutableArray<ReadSection> Sectio
     /// <summary>What it says of pieces, heat and minutes.</summary>
     public RecipePlan Plan { get; init; } = RecipePlan.Nothing;
 
+    /// <summary>It wants its rows put in as they stand.</summary>
+    public bool OwnOrder { get; init; }
+
     /// <summary>What is understood as a draft; lines with something still to be asked are kept in its notes.</summary>
     public DoughDraft ToDraft()
     {
@@ -60,7 +63,8 @@ public sealed record ReadRecipe(string Title, ImmutableArray<ReadSection> Sectio
             [.. parts],
             ByHand,
             string.Join('\n', [.. open, .. LeftOver.Length > 0 ? new[] { LeftOver } : []]),
-            Plan.IsNothing ? null : Plan
+            Plan.IsNothing ? null : Plan,
+            OwnOrder
         );
     }
 }
@@ -72,6 +76,7 @@ public static class RecipeText
     public const int Longest = 50_000;
 
     internal const string ByHandLine = "Mixed by hand.",
+        OwnOrderLine = "Loaded in this order.",
         TitleMark = "Title: ",
         NotesMark = "Notes";
 
@@ -115,6 +120,8 @@ public static class RecipeText
             .Append("\n\n");
         if (dough.ByHand)
             text.Append(ByHandLine).Append("\n\n");
+        if (dough.OwnOrder)
+            text.Append(OwnOrderLine).Append("\n\n");
         foreach (var row in dough.Rows)
             text.Append(markdown ? "- " : "").Append(Print(row, pantry)).Append('\n');
         foreach (var part in dough.Parts)

@@ -1,8 +1,8 @@
 // What a bake opens with before its baker chooses: as the recipe says, else as this dough is good for.
-using System.Text.RegularExpressions;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
@@ -21,14 +21,35 @@ public static class FirstChoice
         ArgumentNullException.ThrowIfNull(kitchen);
         var plan = dough.Plan ?? RecipePlan.Nothing;
         var oven = kitchen.Dials[0];
-        var mixer = kitchen.Mixers.FirstOrDefault(m => m.ByHand == dough.ByHand) ?? kitchen.Mixers.First();
-        return new(mixer.Id, oven.Id, PlaceIn(dough, kitchen).Id)
+        var (machine, program) = MixerFor(dough, plan, kitchen);
+        return new(machine.Id, oven.Id, PlaceIn(dough, plan, kitchen).Id)
         {
+            Program = program,
             Cuts = [CutOf(dough, plan, oven, kitchen)],
             After = InBowl(dough, plan) is { } bulk ? new(false, Kept(bulk.Middle)) : null,
-            Ways = WaysOf(dough),
+            Ways = WaysOf(dough, plan),
         };
     }
+
+    // A program nearer than this to the recipe's is meant. Ours.
+    private static readonly TimeSpan ProgramOff = TimeSpan.FromMinutes(20);
+
+    // The machine whose program takes about as long as the recipe's; else the first that suits.
+    private static (Machine Machine, string? Program) MixerFor(Dough dough, RecipePlan plan, Kitchen kitchen)
+    {
+        var usual = kitchen.Mixers.FirstOrDefault(m => m.ByHand == dough.ByHand) ?? kitchen.Mixers.First();
+        if (dough.ByHand || plan.Program is not { } told)
+            return (usual, null);
+        var nearest = kitchen
+            .Machines.SelectMany(m => m.Programs.Select(p => (Machine: m, p.Name, Off: OffFrom(m, p.Name, told))))
+            .Where(p => p.Off <= ProgramOff)
+            .OrderBy(p => p.Off)
+            .Select(p => (p.Machine, (string?)p.Name));
+        return nearest.FirstOrDefault((usual, null));
+    }
+
+    private static TimeSpan OffFrom(Machine machine, string program, Lasts told) =>
+        (machine.SetTo(program)!.CycleLength - told.Middle).Duration();
 
     private static CutChoice CutOf(Dough dough, RecipePlan plan, Oven oven, Kitchen kitchen)
     {
@@ -37,8 +58,35 @@ public static class FirstChoice
             family.HeatedBy == HeatedBy.Oven && plan.Heat is { } told
                 ? oven.Nearest(OnDial(told, plan, oven))
                 : default(Temperature?);
-        return new(family.Id, plan.Pieces, Heat: heat, WashId: WashOf(dough));
+        return new(family.Id, plan.Pieces, Heat: heat, WashId: WashOf(dough, plan), PanId: PanOf(plan, family, kitchen)?.Id);
     }
+
+    /// <summary>The kitchen's own tin that is nearest to a recipe's; null where the recipe names none, or the kitchen has none of
+    /// that kind.</summary>
+    /// <param name="plan">What the recipe says.</param>
+    /// <param name="family">The bread: a tray is for what lies on one.</param>
+    /// <param name="kitchen">The kitchen.</param>
+    public static Tin? PanOf(RecipePlan plan, Family family, Kitchen kitchen)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(family);
+        ArgumentNullException.ThrowIfNull(kitchen);
+        // Which of several trays does best is reckoned.
+        if (plan.Pan is not { } told || told.Kind == PanKind.Tray || ShapeOf(told.Kind) is not { } shape)
+            return null;
+        var suit = kitchen.Tins.Where(t => t.Shape == shape);
+        return suit.OrderBy(t => told.Long is { } wanted ? Math.Abs(t.Length.Millimetres - wanted.Millimetres) : 0).FirstOrDefault();
+    }
+
+    private static TinShape? ShapeOf(PanKind kind) =>
+        kind switch
+        {
+            PanKind.Loaf => TinShape.Loaf,
+            PanKind.Round => TinShape.Round,
+            PanKind.Rectangle => TinShape.Rectangle,
+            PanKind.Hollows => TinShape.Hollows,
+            _ => null,
+        };
 
     // The shape its words say; else the first that this dough is good for.
     private static Family FamilyOf(Dough dough, RecipePlan plan, Kitchen kitchen)
@@ -62,26 +110,20 @@ public static class FirstChoice
     }
 
     // What the recipe brushes with, before the oven; a recipe that plans its bread and brushes nothing wants nothing.
-    private static string? WashOf(Dough dough)
+    private static string? WashOf(Dough dough, RecipePlan plan)
     {
         var washes = dough.Parts.Where(p => p.Kind == PartKind.Wash).SelectMany(p => p.Rows).Select(r => r.Ingredient).ToList();
         if (washes.Count > 0)
             return Washes.MadeOf(washes)?.Id;
-        if (dough.Plan is null)
-            return null;
-        // "Brush with milk", before the oven.
-        var before = MethodReading
-            .Said(dough.Notes, RecipeStage.Finishing)
-            .Where(s => Says(s, "brush", "glaze") && !Says(s, "hot", "warm", "baked", "after baking"));
-        var brushed = string.Join(' ', before);
-        // "Egg yolk" is a yolk.
-        return Washes.All.OrderByDescending(w => w.OfYolk).FirstOrDefault(w => Says(brushed, w.Id))?.Id ?? Washes.None.Id;
+        return dough.Plan is null ? null : Washes.Find(plan.WashId ?? "")?.Id ?? Washes.None.Id;
     }
 
-    private static Place PlaceIn(Dough dough, Kitchen kitchen)
+    // A place the household has a name for, else as the recipe says.
+    private static Place PlaceIn(Dough dough, RecipePlan plan, Kitchen kitchen)
     {
         var said = MethodReading.Said(dough.Notes, RecipeStage.Proofing);
         return kitchen.AllPlaces.FirstOrDefault(p => said.Any(s => s.Contains(p.Name, StringComparison.OrdinalIgnoreCase)))
+            ?? kitchen.AllPlaces.FirstOrDefault(p => p.Id == plan.PlaceId)
             ?? kitchen.AllPlaces.First();
     }
 
@@ -90,36 +132,27 @@ public static class FirstChoice
 
     private static TimeSpan Kept(TimeSpan rest) => rest > AfterCycle.Longest ? AfterCycle.Longest : rest;
 
-    private static Ways? WaysOf(Dough dough)
+    private static Ways? WaysOf(Dough dough, RecipePlan plan)
     {
         var ways = Ways.Usual with
         {
             Buttered = dough.Parts.Any(p => p.Kind == PartKind.Butter),
-            Cooling = CoolingOf(dough),
-            Steam = SteamOf(dough),
+            Cooling = plan.Cooling switch
+            {
+                ToldCooling.Rack => CoolingWay.Rack,
+                ToldCooling.Cloth => CoolingWay.Cloth,
+                ToldCooling.Oven => CoolingWay.CoolingOven,
+                _ => null,
+            },
+            Steam = plan.Steam switch
+            {
+                ToldSteam.None => Steam.None,
+                ToldSteam.Tray => Steam.Tray,
+                ToldSteam.Stones => Steam.Stones,
+                ToldSteam.Spray => Steam.Mist,
+                _ => null,
+            },
         };
         return ways == Ways.Usual ? null : ways;
     }
-
-    private static CoolingWay? CoolingOf(Dough dough)
-    {
-        var said = string.Join(' ', MethodReading.Said(dough.Notes, RecipeStage.Cooling));
-        return Says(said, "cloth", "towel") ? CoolingWay.Cloth
-            : Says(said, "door ajar", "switched-off oven", "switched off oven") ? CoolingWay.CoolingOven
-            : Says(said, "rack") ? CoolingWay.Rack
-            : null;
-    }
-
-    private static Steam? SteamOf(Dough dough)
-    {
-        var said = string.Join(' ', MethodReading.Said(dough.Notes, RecipeStage.Baking));
-        return Says(said, "spray", "spraying", "mist", "misting") ? Steam.Mist
-            : Says(said, "stones") && Says(said, "steam") ? Steam.Stones
-            : Says(said, "steam", "boiling water", "hot water") ? Steam.Tray
-            : null;
-    }
-
-    // Whole words: foil is no oil, and what cracks stands on no rack.
-    private static bool Says(string text, params string[] words) =>
-        words.Any(w => Regex.IsMatch(text, $@"\b{Regex.Escape(w)}\b", RegexOptions.IgnoreCase));
 }

@@ -138,7 +138,8 @@ public sealed record DoughView(
     bool ByHand,
     string Notes,
     FormulaView Formula,
-    RecipePlan? Plan
+    RecipePlan? Plan,
+    bool OwnOrder
 )
 {
     internal static DoughView Of(StoredDough stored, HouseholdPantry pantry) => Of(stored, FormulaView.Of(stored.Dough, pantry));
@@ -152,6 +153,7 @@ public sealed record DoughView(
             stored.Dough.ByHand,
             stored.Dough.Notes,
             formula,
-            stored.Dough.Plan
+            stored.Dough.Plan,
+            stored.Dough.OwnOrder
         );
 }

@@ -17,6 +17,7 @@ public sealed record RecipeToRead(string Text, string? Language = null, int? Whi
 /// <param name="Exact">The very dough, when this house wrote the recipe: then nothing needs asking.</param>
 /// <param name="Understood">Things with name and grams.</param>
 /// <param name="Asked">Things with something still to be told, and headings that say nothing.</param>
+/// <param name="OwnOrder">It wants its rows put in as they stand.</param>
 /// <param name="Language">What it was read in.</param>
 /// <param name="Names">What the recipes of a page are called, where there are several; empty else.</param>
 /// <param name="Plan">What it says of pieces, heat and minutes; null when it says nothing.</param>
@@ -24,6 +25,7 @@ public sealed record RecipeView(
     string Title,
     ImmutableArray<ReadSection> Sections,
     bool ByHand,
+    bool OwnOrder,
     string LeftOver,
     DoughDraft? Exact,
     int Understood,
@@ -64,6 +66,7 @@ public static class RecipeEndpoints
             read.Title,
             read.Sections,
             read.ByHand,
+            read.OwnOrder,
             read.LeftOver,
             exact,
             rows.Count(r => r.IsUnderstood),

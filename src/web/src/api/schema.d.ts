@@ -1634,6 +1634,8 @@ export interface components {
             byHand: boolean;
             notes?: null | string;
             plan?: null | components["schemas"]["RecipePlan"];
+            /** @default false */
+            ownOrder: boolean;
         };
         /** @enum {unknown} */
         DoughFeel: "ragged" | "stiff" | "right" | "sticky" | "pooling";
@@ -1695,6 +1697,7 @@ export interface components {
             notes: string;
             formula: components["schemas"]["FormulaView"];
             plan: null | components["schemas"]["RecipePlan"];
+            ownOrder: boolean;
         };
         DrawPlait: {
             tie: null | components["schemas"]["Kind"];
@@ -2732,6 +2735,8 @@ export interface components {
              */
             weighedCup?: null | number;
         };
+        /** @enum {unknown} */
+        PanKind: "loaf" | "round" | "rectangle" | "hollows" | "tray";
         PanLayout: {
             tin: components["schemas"]["Tin"];
             shaped: components["schemas"]["Footprint"];
@@ -3120,6 +3125,12 @@ export interface components {
             rest?: null | components["schemas"]["Lasts"];
             boil?: null | components["schemas"]["Lasts"];
             rise?: null | components["schemas"]["Lasts"];
+            program?: null | components["schemas"]["Lasts"];
+            pan?: null | components["schemas"]["ToldPan"];
+            placeId?: null | string;
+            washId?: null | string;
+            steam?: null | components["schemas"]["ToldSteam"];
+            cooling?: null | components["schemas"]["ToldCooling"];
         };
         RecipeToRead: {
             text: string;
@@ -3131,6 +3142,7 @@ export interface components {
             title: string;
             sections: components["schemas"]["ReadSection"][];
             byHand: boolean;
+            ownOrder: boolean;
             leftOver: string;
             exact: null | components["schemas"]["DoughDraft"];
             /** Format: int32 */
@@ -3571,6 +3583,23 @@ export interface components {
             spoils: boolean;
             contains: string[];
         };
+        /** @enum {unknown} */
+        ToldCooling: "rack" | "cloth" | "oven" | null;
+        ToldPan: {
+            kind: components["schemas"]["PanKind"];
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            long: null | number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            wide: null | number;
+        };
+        /** @enum {unknown} */
+        ToldSteam: "none" | "tray" | "stones" | "spray" | null;
         Tolerance: {
             /**
              * Format: double

@@ -189,7 +189,14 @@ export function ChangeIt({
             <button
               className="button do"
               onClick={() => {
-                const changed = stateOf(view.name, draft.byHand, draft.notes ?? '', view.after);
+                const changed = stateOf(
+                  view.name,
+                  draft.byHand,
+                  draft.notes ?? '',
+                  view.after,
+                  draft.plan ?? null,
+                  draft.ownOrder ?? false,
+                );
                 if (kind === 'take-share') split(newId(), changed);
                 else take({ ...changed, name: draft.name });
                 setKind(null);

@@ -30,7 +30,7 @@ export default function DoughPage() {
     <Editor
       key={id}
       id={isNew ? null : id}
-      first={d ? stateOf(d.name, d.byHand, d.notes, d.formula, d.plan) : (from ?? blankDough())}
+      first={d ? stateOf(d.name, d.byHand, d.notes, d.formula, d.plan, d.ownOrder) : (from ?? blankDough())}
       isTouched={from !== null}
     />
   );
@@ -104,6 +104,7 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
             problems={problems}
             field="rows"
             beep
+            inOrder={dough.ownOrder ?? false}
           />
           {general.map((p) => (
             <p className="problem" role="alert" key={p.code}>
@@ -112,6 +113,9 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
           ))}
           <Checkbox checked={dough.byHand} onChange={(e) => change({ byHand: e.target.checked })}>
             Mixed by hand in a bowl, not by a machine
+          </Checkbox>
+          <Checkbox checked={dough.ownOrder ?? false} onChange={(e) => change({ ownOrder: e.target.checked })}>
+            Loaded in this order, whatever the machine&#8217;s
           </Checkbox>
         </section>
         <PartsEditor parts={dough.parts} set={(parts) => change({ parts })} reckoned={formula?.parts} problems={problems} />

@@ -8,6 +8,30 @@ import type { Reading } from './useReading';
 type Plan = Schemas['RecipePlan'];
 type Lasts = Schemas['Lasts'];
 
+const pans: Record<Schemas['PanKind'], string> = {
+  loaf: 'loaf tin',
+  round: 'round tin',
+  rectangle: 'square tin',
+  hollows: 'tin with hollows',
+  tray: 'tray',
+};
+const steams: Record<NonNullable<Schemas['ToldSteam']>, string> = {
+  none: 'none',
+  tray: 'water on a hot tray',
+  stones: 'stones',
+  spray: 'sprayed',
+};
+const coolings: Record<NonNullable<Schemas['ToldCooling']>, string> = {
+  rack: 'on a rack',
+  cloth: 'in a cloth',
+  oven: 'in the oven, switched off',
+};
+
+/** "loaf tin 23 × 13 cm". */
+export function panSaid({ kind, long, wide }: Schemas['ToldPan'], length: (mm: number) => string) {
+  return [pans[kind], long == null ? '' : length(long), wide == null ? '' : `× ${length(wide)}`].filter(Boolean).join(' ');
+}
+
 /** "25 to 28 min", "45 s". */
 export function lasting({ from, to }: Lasts) {
   const [one, unit] = to < 120 ? [1, 's'] : [60, 'min'];
@@ -16,7 +40,7 @@ export function lasting({ from, to }: Lasts) {
 }
 
 export function RecipeSays({ reading }: { reading: Reading }) {
-  const { heat } = useUnits();
+  const { heat, length } = useUnits();
   const kitchen = api.useQuery('get', '/api/kitchen');
   const { plan, left } = reading;
   if (!plan) return null;
@@ -29,6 +53,12 @@ export function RecipeSays({ reading }: { reading: Reading }) {
     ['boil', 'In the bath, a side', plan.boil ? lasting(plan.boil) : null],
     ['heat', 'Oven', plan.heat == null ? null : `${heat(plan.heat)}${plan.withFan ? ', fan' : ''}`],
     ['bake', 'Bake', plan.bake ? lasting(plan.bake) : null],
+    ['program', 'Dough program', plan.program ? lasting(plan.program) : null],
+    ['pan', 'Pan', plan.pan ? panSaid(plan.pan, length) : null],
+    ['placeId', 'Stands', kitchen.data?.shelves.find((s) => s.id === plan.placeId)?.name ?? null],
+    ['washId', 'Brushed with', kitchen.data?.washes.find((w) => w.id === plan.washId)?.name ?? null],
+    ['steam', 'Steam', plan.steam ? steams[plan.steam] : null],
+    ['cooling', 'Cools', plan.cooling ? coolings[plan.cooling] : null],
   ];
   return (
     <section aria-label="The recipe says">

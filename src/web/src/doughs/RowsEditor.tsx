@@ -14,6 +14,7 @@ export function RowsEditor({
   problems,
   field,
   beep = false,
+  inOrder = false,
 }: {
   what: string;
   rows: Row[];
@@ -22,6 +23,8 @@ export function RowsEditor({
   problems: Schemas['ProblemView'][];
   field: string;
   beep?: boolean;
+  /** Their order matters: a row can be moved up. */
+  inOrder?: boolean;
 }) {
   const full = filled(rows);
   const problemAt = (row: Row, part: string) =>
@@ -35,6 +38,11 @@ export function RowsEditor({
     const { answer } = await readLine.make(row.ingredient);
     const [read] = answer?.sections.flatMap((s) => s.lines).flatMap((l) => l.rows) ?? [];
     if (read?.known && read.mass !== null) change(row.key, { ingredient: read.called ?? read.ingredient, mass: read.mass });
+  };
+  const moveUp = (i: number) => {
+    const moved = [...rows];
+    moved.splice(i - 1, 0, ...moved.splice(i, 1));
+    set(moved);
   };
   // To the next row; behind the last one there is another.
   const next = (i: number) => {
@@ -107,7 +115,12 @@ export function RowsEditor({
                     />
                   </td>
                 )}
-                <td>
+                <td className="row-buttons">
+                  {inOrder && i > 0 && (
+                    <button className="button small" aria-label={`Row ${i + 1} sooner`} onClick={() => moveUp(i)}>
+                      ↑
+                    </button>
+                  )}
                   <button
                     className="button small"
                     aria-label={`Remove row ${i + 1}${what === 'Ingredient' ? '' : ` of ${what}`}`}

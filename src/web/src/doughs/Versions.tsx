@@ -28,7 +28,10 @@ export function Versions({ id, take }: { id: string; take: (to: DoughState) => v
                 {i === 0 ? (
                   'now'
                 ) : (
-                  <button className="button quiet" onClick={() => take(stateOf(v.name, v.byHand, v.notes, v.formula))}>
+                  <button
+                    className="button quiet"
+                    onClick={() => take(stateOf(v.name, v.byHand, v.notes, v.formula, v.plan, v.ownOrder))}
+                  >
                     Back to {v.version}
                   </button>
                 )}

@@ -17,6 +17,8 @@ export type DoughState = {
   notes: string;
   /** What its recipe says of pieces, heat and minutes. */
   plan?: Schemas['RecipePlan'] | null;
+  /** Loaded as its rows stand. */
+  ownOrder?: boolean;
 };
 
 export const blank = (): Row => ({ key: newId(), ingredient: '', mass: null, role: null, atBeep: false });
@@ -44,9 +46,11 @@ export const stateOf = (
   notes: string,
   formula: Schemas['FormulaView'],
   plan: Schemas['RecipePlan'] | null = null,
+  ownOrder = false,
 ): DoughState => ({
   name,
   plan,
+  ownOrder,
   byHand,
   notes,
   rows: formula.rows.map(rowOf),
@@ -68,6 +72,7 @@ export const draftOf = (d: DoughState): Schemas['DoughDraft'] => ({
   byHand: d.byHand,
   notes: d.notes,
   plan: d.plan ?? null,
+  ownOrder: d.ownOrder ?? false,
 });
 
 export const partKinds: [Schemas['PartKind'], string][] = [

@@ -158,6 +158,7 @@ export function useReading() {
             rows: rowsFor('dough'),
             parts: parts(),
             byHand: recipe.byHand,
+            ownOrder: recipe.ownOrder,
             notes: notes(),
           }),
           plan: taken,

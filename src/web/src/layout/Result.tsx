@@ -2,7 +2,7 @@
 import { Segmented } from 'antd';
 import { calendarDay, clockTime, span } from '../api/clock';
 import type { Schemas } from '../api/http';
-import { lasting } from '../doughs/RecipeSays';
+import { lasting, panSaid } from '../doughs/RecipeSays';
 import { useUnits } from '../parts/units';
 import { PanPicture } from '../shaping/PanPicture';
 import { Beside } from './Beside';
@@ -42,7 +42,7 @@ export function Result(props: Props) {
           <WeighIn layout={layout} writeHint={props.writeHint} />
           <Cautions layout={layout} />
         </div>
-        <WhereTheyGo baked={baked} />
+        <WhereTheyGo baked={baked} recipe={props.recipe} />
         <Hands layout={layout} />
       </div>
     </>
@@ -240,11 +240,13 @@ function Cautions({ layout }: { layout: Layout }) {
   );
 }
 
-function WhereTheyGo({ baked }: { baked: Cut[] }) {
+function WhereTheyGo({ baked, recipe }: { baked: Cut[]; recipe: Schemas['RecipePlan'] | null }) {
+  const { length } = useUnits();
   if (!baked.some((c) => c.pans.length > 0)) return null;
   return (
     <section className="card">
       <h2>Where they go</h2>
+      {recipe?.pan && <p className="muted">The recipe says: {panSaid(recipe.pan, length)}.</p>}
       {baked.map((cut, i) => {
         const [pan] = cut.pans;
         return pan ? (
