@@ -147,19 +147,25 @@ public static partial class MethodReading
         return new(kind, Of("long"), Of("wide"));
     }
 
-    // The nearest verb before the number; the first one behind it where there is none before.
+    // The nearest verb before the number in its own clause, else the first behind it there: some languages end with the verb. In a
+    // clause without one, the nearest before in the whole sentence, else the first behind.
     private static string DoingBefore(string sentence, int at)
     {
         var found = MethodWords
             .Kind("doing")
-            .SelectMany(v => v.Words.Matches(sentence).Select(m => (m.Index, Doing: v.Which)))
+            .SelectMany(v => v.Words.Matches(sentence).Select(m => new DoneAt(m.Index, v.Which)))
             .OrderBy(v => v.Index)
             .ToList();
-        var before = found.FindLastIndex(v => v.Index < at);
-        if (before >= 0)
-            return found[before].Doing;
-        return found.Count > 0 ? found[0].Doing : "nothing";
+        var (from, to) = (sentence.LastIndexOf(", ", at, StringComparison.Ordinal), sentence.IndexOf(", ", at, StringComparison.Ordinal));
+        var clause = found.Where(v => v.Index > from && (to < 0 || v.Index < to)).ToList();
+        return Nearest(clause, at) ?? Nearest(found, at) ?? "nothing";
     }
+
+    // Something that is done, and where in the sentence it stands.
+    private sealed record DoneAt(int Index, string Doing);
+
+    private static string? Nearest(List<DoneAt> found, int at) =>
+        (found.FindLast(v => v.Index < at) ?? found.FirstOrDefault())?.Doing;
 
     private static Temperature? HeatOf(Match match)
     {
