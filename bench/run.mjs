@@ -134,7 +134,7 @@ say('From a scale reading to the number on the screen, with two browsers connect
 const scale = await scaleToScreen();
 
 say('A recipe of 40 lines, in turns with the cheapest call of the same server');
-const lines = readFileSync(join(root, 'tests/JollyKnot.Core.Tests/lines.txt'), 'utf8')
+const lines = readFileSync(join(root, 'tests/JollyKnot.Core.Tests/lines/plain.txt'), 'utf8')
   .split('\n')
   .filter((l) => l.includes(' => '))
   .map((l) => l.split(' => ')[0]);

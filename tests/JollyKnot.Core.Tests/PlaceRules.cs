@@ -212,6 +212,43 @@ public sealed class PlaceRules
         new FirstRise(3.01, null).IsOver.ShouldBeTrue();
     }
 
+    [Theory]
+    [InlineData(30, null), InlineData(33, DayTrouble.LeftInMachine), InlineData(24 * 60, DayTrouble.OverRisen)]
+    public void A_day_says_when_dough_is_left_in_its_machine(int minutes, DayTrouble? trouble)
+    {
+        var laid = Laid(SoftRolls, Rolls("counter"));
+        var out_ = At(laid, "take-out");
+        var held = Arrangement.Free with { NotBefore = Arrangement.Free.NotBefore.Add(out_.Step.Id, out_.Start.AddMinutes(minutes)) };
+        var bake = new DayBake(laid.Plan.Spec, SoFar.Nothing(Morning) with { Arranged = held }, laid.Plan.Start);
+        var found = DayCheck.Of([bake], Morning).Where(f => f.Step == out_.Step.Id).ToList();
+        found.Select(f => (DayTrouble?)f.Trouble).SingleOrDefault().ShouldBe(trouble);
+        found.ShouldAllBe(f => !f.Impossible);
+    }
+
+    [Fact]
+    public void What_is_made_beside_the_dough_does_not_keep_it_in_the_machine()
+    {
+        // Nobody is there to fry the filling before the dough is ready, and it cools for an hour.
+        var filled = Dough
+            .Create(
+                SoftRolls.ToDraft() with
+                {
+                    Parts = [new(PartKind.Filling, "leeks", [new("leek", Grams(200))], new(Minutes(10), Minutes(20), Minutes(60)))],
+                }
+            )
+            .Value;
+        var by = Morning.AddHours(9);
+        var spec = Laid(filled, Rolls("counter", by)).Plan.Spec;
+        ImmutableArray<DayBake> day = [new(spec, SoFar.Nothing(Morning), Layout.Of(spec, Morning).Plan.Start)];
+        var closed = new Closed([new(Morning.AddHours(3), Morning.AddHours(5.5))], []);
+        foreach (var plan in new[] { DayPlan.Of(day, Morning, closed), DayPlan.Best(day, Morning, closed) })
+        {
+            var table = DayRules.Held(day, plan)[0].Timetable;
+            var waits = table.At(Milestone.OutOfMachine)!.Start - table.At(Milestone.Cycle)!.Start - spec.Machine.CycleLength;
+            waits.ShouldBeInRange(TimeSpan.FromMinutes(-1), Minutes(31));
+        }
+    }
+
     [Fact]
     public void A_program_that_runs_on_is_stopped_first()
     {

@@ -259,3 +259,84 @@ test('a program that runs on is stopped first, and thin bread wants no probe', a
   await expect(oven.getByLabel('Probe, °C')).toHaveCount(0);
   await accessible(page);
 });
+
+// A page pasted, kept and laid out.
+async function layOutPasted(page, lines) {
+  await page.visit('/doughs/read');
+  await page.getByLabel(/Paste a recipe/).fill(lines.join('\n'));
+  await page.getByRole('button', { name: 'Keep this dough' }).click();
+  await page.getByRole('button', { name: 'Lay out a bake' }).click();
+  await expect(page.getByRole('button', { name: /^Start this bake/ })).toBeVisible();
+}
+
+sharing('dried fruit at the beep slows nothing, and what the recipe says of pan and wash is taken or left', async ({ page }) => {
+  const method = 'Rise in a 7 inch loaf tin, bake 30 minutes at 180 °C, without steam. Cool in a cloth.';
+  const dough = ['480 g plain flour', '260 ml milk', '1 egg', '50 g butter', '40 g sugar', '8 g salt', '7 g yeast'];
+  const proof = async () => {
+    const text = await page.getByRole('region', { name: 'Result' }).innerText();
+    return Number(/(\d+) min\s+second proof/.exec(text)?.[1]);
+  };
+  await layOutPasted(page, ['Breakwater loaf', ...dough, method]);
+  const plain = await proof();
+  await page.visit('/doughs/read');
+  await page
+    .getByLabel(/Paste a recipe/)
+    .fill(['Breakwater fruit loaf', ...dough, '160 g dried apricots, chopped, at the beep', method].join('\n'));
+  const says = page.getByRole('region', { name: 'The recipe says' });
+  await expect(says.getByRole('checkbox', { name: /^Pan loaf tin/ })).toBeChecked();
+  await expect(says.getByRole('checkbox', { name: /^Steam none/ })).toBeChecked();
+  await says.getByRole('checkbox', { name: /^Cools in a cloth/ }).uncheck();
+  await page.getByRole('button', { name: 'Keep this dough' }).click();
+  await page.getByRole('button', { name: 'Lay out a bake' }).click();
+  await expect(page.getByText(/At the beep: 160 g/)).toBeVisible();
+  // More dough in the same tin wants a little less rise; the fruit itself holds nothing back.
+  expect(await proof()).toBeLessThanOrEqual(plain + 1);
+  await expect(page.getByText(/^The recipe says: loaf tin/)).toBeVisible();
+  await accessible(page);
+});
+
+test('batons out of the long program: pulled and stopped, both heats said, and above the heating oven it is on in time', async ({
+  page,
+  server,
+}) => {
+  await layOutPasted(page, [
+    'Davit batons',
+    'makes 3',
+    '430 g strong white flour',
+    '40 g rye flour',
+    '310 g water',
+    '9 g salt',
+    '4 g instant yeast',
+    'Bake with steam at 240 °C.',
+  ]);
+  const pick = async (name, title) => {
+    await page.getByRole('combobox', { name }).first().click();
+    await page.locator(`.ant-select-item-option[title="${title}"]`).last().click();
+  };
+  await pick('Machine', 'Old long-program');
+  await pick('Second proof', 'above the heating oven');
+  const hands = page.getByRole('region', { name: 'When your hands are wanted' });
+  await expect(hands).toContainText('Stop the machine, dough out');
+  // The oven is on before the dough stands above it.
+  await expect(hands).toContainText(/Oven on, 240 °C.*Set to proof.*Load the oven/s);
+  const result = page.getByRole('region', { name: 'Result' });
+  await expect(result).toContainText(/hotter|255 °C/);
+  await page.getByRole('button', { name: /^Start this bake/ }).click();
+  await expect(page).toHaveURL(/bench/);
+  const id = page.url().split('/bench/')[1];
+  await tell(
+    server,
+    id,
+    { type: 'step-done', step: 'start-cycle' },
+    { type: 'dough-taken-out', step: 'take-out', feel: 'right' },
+    { type: 'step-done', step: 'start-proof' },
+  );
+  await page.visit(`/bench/${id}`);
+  await expect(sentence(page)).toHaveText('Switch the wall oven on: 240 °C.');
+  await control(page).click();
+  // Half-way it is moved: its rise stays.
+  await server.pass(12);
+  await page.getByRole('combobox', { name: 'It stands somewhere else now' }).click();
+  await page.locator('.ant-select-item-option[title="on the counter"]').click();
+  await expect(page.getByRole('region', { name: 'Proof' })).toContainText('on the counter');
+});
