@@ -1,5 +1,6 @@
 // What a bake opens with before its baker chooses: as the recipe says, else as this dough is good for.
 using JollyKnot.Core.Baking;
+using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Machines;
@@ -58,24 +59,21 @@ public static class FirstChoice
             family.HeatedBy == HeatedBy.Oven && plan.Heat is { } told
                 ? oven.Nearest(OnDial(told, plan, oven))
                 : default(Temperature?);
-        return new(family.Id, plan.Pieces, Heat: heat, WashId: WashOf(dough, plan), PanId: PanOf(plan, family, kitchen)?.Id);
+        return new(family.Id, plan.Pieces, Heat: heat, WashId: WashOf(dough, plan), PanId: PanOf(dough, plan, family, kitchen)?.Id);
     }
 
-    /// <summary>The kitchen's own tin that is nearest to a recipe's; null where the recipe names none, or the kitchen has none of
-    /// that kind.</summary>
-    /// <param name="plan">What the recipe says.</param>
-    /// <param name="family">The bread: a tray is for what lies on one.</param>
-    /// <param name="kitchen">The kitchen.</param>
-    public static Tin? PanOf(RecipePlan plan, Family family, Kitchen kitchen)
+    // The kitchen's own tin that is nearest to the recipe's and holds a piece of this dough; null where there is none, or the
+    // recipe names none. Which of several trays does best is reckoned.
+    private static Tin? PanOf(Dough dough, RecipePlan plan, Family family, Kitchen kitchen)
     {
-        ArgumentNullException.ThrowIfNull(plan);
-        ArgumentNullException.ThrowIfNull(family);
-        ArgumentNullException.ThrowIfNull(kitchen);
-        // Which of several trays does best is reckoned.
         if (plan.Pan is not { } told || told.Kind == PanKind.Tray || ShapeOf(told.Kind) is not { } shape)
             return null;
-        var suit = kitchen.Tins.Where(t => t.Shape == shape);
-        return suit.OrderBy(t => told.Long is { } wanted ? Math.Abs(t.Length.Millimetres - wanted.Millimetres) : 0).FirstOrDefault();
+        var yield = Formula.Yield(dough.Total);
+        var pieces = plan.Pieces ?? Targets.CountFor(yield, family.Usual);
+        return kitchen
+            .Tins.Where(t => t.Shape == shape && PanLayout.Of(family, yield / pieces, pieces, t) is not null)
+            .OrderBy(t => told.Long is { } wanted ? Math.Abs(t.Length.Millimetres - wanted.Millimetres) : 0)
+            .FirstOrDefault();
     }
 
     private static TinShape? ShapeOf(PanKind kind) =>

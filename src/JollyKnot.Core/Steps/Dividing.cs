@@ -153,7 +153,7 @@ public static class BowlRise
 /// <summary>Look at the dough in its bowl, until it has risen.</summary>
 internal sealed class LookAtBowl() : DoughRule("bowl-look-#")
 {
-    public override int Since => 3;
+    public override int Since => WarmOn.FromRules;
 
     public override RecipeStage? ToldAt => RecipeStage.Rising;
 
@@ -167,11 +167,17 @@ internal sealed class LookAtBowl() : DoughRule("bowl-look-#")
 
     public override StepEvent Usual(Step step) => new ProofLooked(step.Id, Seen.Doubled);
 
+    /// <summary>It is looked at; what only rests is not waited for to grow.</summary>
+    public static bool IsAsked(BakeSoFar bake)
+    {
+        var planned = new AfterCycle(false, Bulk.Planned(bake));
+        var rises = planned.Bulk > TimeSpan.Zero && !planned.IsRest && !BowlRise.OnlyRests(bake);
+        return rises && bake.SoFar.RulesOf(bake.Spec) >= WarmOn.FromRules;
+    }
+
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        // What only rests is not waited for to grow.
-        var planned = Bulk.Planned(bake);
-        if (planned <= TimeSpan.Zero || new AfterCycle(false, planned).IsRest || BowlRise.OnlyRests(bake))
+        if (!IsAsked(bake))
             yield break;
         var taken = Bulk.SeenAt(bake);
         var place = Bulk.PlaceOf(bake).Name;
@@ -210,7 +216,9 @@ internal sealed class WeighDough() : DoughRule("weigh-dough")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        yield return new(Minutes(2)) { Calls = Bulk.Of(bake) > TimeSpan.Zero, About = new(Mass: bake.Dough) };
+        // What is looked at calls for that.
+        var calls = Bulk.Of(bake) > TimeSpan.Zero && !LookAtBowl.IsAsked(bake);
+        yield return new(Minutes(2)) { Calls = calls, About = new(Mass: bake.Dough) };
     }
 }
 

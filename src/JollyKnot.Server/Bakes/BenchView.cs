@@ -125,7 +125,7 @@ public sealed record BenchView(
             state.SoFar.When(Milestone.OutOfMachine) is null && state.CycleBegan is { } started
                 ? spec.Machine.Shows(started, state.SoFar.Now)
                 : null,
-            KneadedIn.CanBe(state.Chain)
+            now?.Rule.Holds == Lane.Hands && KneadedIn.CanBe(state.Chain)
                 ? new(
                     DoughCheck.FlourSpoon,
                     state.SoFar.OnTable == Dose.None ? "" : words.Of(state.SoFar.OnTable)
