@@ -91,6 +91,7 @@ app.UseExceptionHandler(Problems.Handling);
 app.UseStatusCodePages(Problems.Explain);
 app.UseDoor(app.Services.GetRequiredService<HouseNetwork>());
 app.UseApiVersion();
+
 // Within one machine no line is slow.
 app.UseWhen(
     call => call.Connection.RemoteIpAddress is not { } from || !System.Net.IPAddress.IsLoopback(from),

@@ -147,7 +147,7 @@ public sealed class BakeBook : IDisposable
             count++;
         }
         await db.SaveChangesAsync();
-            this.over = null;
+        this.over = null;
         return count;
     }
 

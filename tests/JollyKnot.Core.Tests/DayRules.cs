@@ -61,9 +61,7 @@ public sealed class DayRules
         Bake(dough, new BakeChoice(machine, "wall", place, ReadyBy: by) { Cuts = [.. cuts] });
 
     private static DayBake Bake(Dough dough, BakeChoice choice) =>
-        BakeDecision.Of(dough, choice, Full, Morning)
-            is var made
-        && made.Has(out var spec)
+        BakeDecision.Of(dough, choice, Full, Morning) is var made && made.Has(out var spec)
             ? new(spec, SoFar.Nothing(Morning), Layout.Of(spec, Morning).Plan.Start)
             : throw new ArgumentException(string.Join(" ", made.Problems.Select(p => p.Field + ": " + p.Type)));
 

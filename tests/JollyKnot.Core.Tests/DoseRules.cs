@@ -37,8 +37,7 @@ public sealed class DoseRules
         return Lessons.Of(story.State);
     }
 
-    private static double Hint(Dough dough, params Lessons[] past) =>
-        Memory(dough, past).Lately.Fraction * 480;
+    private static double Hint(Dough dough, params Lessons[] past) => Memory(dough, past).Lately.Fraction * 480;
 
     private static DoseMemory Memory(Dough dough, params Lessons[] past) => DoseMemory.For(dough, Book.Id, Morning, past);
 

@@ -55,7 +55,9 @@ public sealed class OvenRules
         Probe.Done(read[..1], Celsius(90), Boils).ShouldBeNull();
         Probe.Done([new(Minutes(14), Celsius(50)), new(Minutes(18), Celsius(60))], Celsius(90), Boils).ShouldBeNull();
         Probe.Done([new(Minutes(14), Celsius(71)), new(Minutes(15), Celsius(74))], Celsius(90), Boils).ShouldBeNull();
-        Probe.Done([new(Minutes(14), Celsius(71)), new(Minutes(18), Celsius(91))], Celsius(90), Boils)!.Likely.ShouldBe(Minutes(18));
+        Probe
+            .Done([new(Minutes(14), Celsius(71)), new(Minutes(18), Celsius(91))], Celsius(90), Boils)!
+            .Likely.ShouldBe(Minutes(18));
     }
 
     [Fact]

@@ -42,6 +42,33 @@ public sealed class PlaceRules
     }
 
     [Fact]
+    public void An_oven_still_warm_from_another_bake_is_not_heated_for_dough_again()
+    {
+        // 190 °C falls to 38 in a room of 19 in 35 · ln(171 / 19) min, and to 30 in 35 · ln(171 / 11).
+        Place.LeftAt(Celsius(190), Celsius(19), Minutes(76.9)).Celsius.ShouldBe(38, .01);
+        Place.LeftAt(Celsius(190), Celsius(19), Minutes(96.03)).Celsius.ShouldBe(30, .01);
+        bool Heats(int hoursAfter)
+        {
+            ImmutableArray<DayBake> day =
+            [
+                DayRules.Bake(SoftRolls, Morning.AddHours(4), "blue", "counter", new CutChoice("pan-roll", 8)),
+                DayRules.Bake(
+                    DayRules.Flat,
+                    Morning.AddHours(4 + hoursAfter),
+                    "white",
+                    "heated-off",
+                    new CutChoice("pan-roll", 8)
+                ),
+            ];
+            var held = DayRules.Held(day, DayPlan.Best(day, Morning));
+            DayCheck.Of(held, Morning).ShouldNotContain(f => f.Impossible);
+            return held[1].Timetable["warm-on"] is not null;
+        }
+        Heats(12).ShouldBeTrue();
+        Enumerable.Range(2, 4).Any(h => !Heats(h)).ShouldBeTrue();
+    }
+
+    [Fact]
     public void A_brief_warm_is_a_minute_and_straight_in()
     {
         var laid = Laid(SoftRolls, Rolls("brief-warm"));
@@ -105,7 +132,16 @@ public sealed class PlaceRules
     public void A_bowl_is_looked_at_and_divided_when_it_has_risen()
     {
         Story Bowl(double minutes) =>
-            new(Laid(SoftRolls, Rolls("counter") with { After = new(false, Minutes(minutes)), BowlPlaceId = "oven-light" }).Plan.Spec);
+            new(
+                Laid(
+                    SoftRolls,
+                    Rolls("counter") with
+                    {
+                        After = new(false, Minutes(minutes)),
+                        BowlPlaceId = "oven-light",
+                    }
+                ).Plan.Spec
+            );
         var story = Bowl(50);
         story.Tell(new StepSkipped("start-cycle")).Tell(new DoughTakenOut("take-out", DoughFeel.Right));
         var look = story.Slot("bowl-look-1");
@@ -140,13 +176,24 @@ public sealed class PlaceRules
     {
         var kitchen = DayRules.Full with
         {
-            Tins = [new("t", "Loaf tin", TinShape.Loaf, Length.FromMillimetres(180), Length.FromMillimetres(90), Length.FromMillimetres(65))],
+            Tins =
+            [
+                new(
+                    "t",
+                    "Loaf tin",
+                    TinShape.Loaf,
+                    Length.FromMillimetres(180),
+                    Length.FromMillimetres(90),
+                    Length.FromMillimetres(65)
+                ),
+            ],
         };
         var two = Laid(SoftRolls, new("blue", "wall", "counter") { Cuts = [new("tin-loaf", 2, PanId: "t")] }, kitchen);
         two.Steps.Batches.Length.ShouldBe(2);
         At(two, "shape@2").Start.ShouldBe(At(two, "unload").End);
         var owned = kitchen with { Tins = [.. kitchen.Tins, kitchen.Tins[0] with { Id = "t2" }] };
-        Laid(SoftRolls, new("blue", "wall", "counter") { Cuts = [new("tin-loaf", 2, PanId: "t")] }, owned).Steps.Batches.Length.ShouldBe(1);
+        Laid(SoftRolls, new("blue", "wall", "counter") { Cuts = [new("tin-loaf", 2, PanId: "t")] }, owned)
+            .Steps.Batches.Length.ShouldBe(1);
 
         // Two bakes that want the one tin at once: said as they stand, and laid out one after the other.
         DayBake Loaf(string machine) =>
@@ -157,7 +204,8 @@ public sealed class PlaceRules
                     kitchen,
                     Morning
                 )
-                .Value is var spec
+                .Value
+                is var spec
                 ? new(spec, SoFar.Nothing(Morning), Layout.Of(spec, Morning).Plan.Start)
                 : null!;
         ImmutableArray<DayBake> bakes = [Loaf("blue"), Loaf("white")];
@@ -181,7 +229,9 @@ public sealed class PlaceRules
         Crusty(Steam.Tray, 2).Steps.Batches.Length.ShouldBe(2);
         Crusty(Steam.Tray, 1).Steps.Batches.Length.ShouldBe(2);
         Crusty(Steam.Mist, 2).Steps.Batches.Length.ShouldBe(1);
-        (At(Crusty(Steam.Stones, 2), "preheat").Step.Length - At(Crusty(Steam.Tray, 2), "preheat").Step.Length).ShouldBe(Minutes(15));
+        (At(Crusty(Steam.Stones, 2), "preheat").Step.Length - At(Crusty(Steam.Tray, 2), "preheat").Step.Length).ShouldBe(
+            Minutes(15)
+        );
     }
 
     [Fact]
@@ -218,7 +268,10 @@ public sealed class PlaceRules
     {
         var laid = Laid(SoftRolls, Rolls("counter"));
         var out_ = At(laid, "take-out");
-        var held = Arrangement.Free with { NotBefore = Arrangement.Free.NotBefore.Add(out_.Step.Id, out_.Start.AddMinutes(minutes)) };
+        var held = Arrangement.Free with
+        {
+            NotBefore = Arrangement.Free.NotBefore.Add(out_.Step.Id, out_.Start.AddMinutes(minutes)),
+        };
         var bake = new DayBake(laid.Plan.Spec, SoFar.Nothing(Morning) with { Arranged = held }, laid.Plan.Start);
         var found = DayCheck.Of([bake], Morning).Where(f => f.Step == out_.Step.Id).ToList();
         found.Select(f => (DayTrouble?)f.Trouble).SingleOrDefault().ShouldBe(trouble);
@@ -233,7 +286,10 @@ public sealed class PlaceRules
             .Create(
                 SoftRolls.ToDraft() with
                 {
-                    Parts = [new(PartKind.Filling, "leeks", [new("leek", Grams(200))], new(Minutes(10), Minutes(20), Minutes(60)))],
+                    Parts =
+                    [
+                        new(PartKind.Filling, "leeks", [new("leek", Grams(200))], new(Minutes(10), Minutes(20), Minutes(60))),
+                    ],
                 }
             )
             .Value;

@@ -14,7 +14,7 @@ public sealed class WholePages
     }
 
     public static TheoryData<Page> Pages { get; } =
-        [.. Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "pages"), "*.txt").Order().SelectMany(PagesOf)];
+    [.. Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "pages"), "*.txt").Order().SelectMany(PagesOf)];
 
     private static IEnumerable<Page> PagesOf(string file)
     {
@@ -96,7 +96,9 @@ public sealed class WholePages
 
     private static string Parts(ReadRecipe read, string wanted)
     {
-        var parts = read.Sections.Where(s => s.Kind is not null && s.Lines.Any(l => l.Rows.Any(r => r.Mass is not null))).ToList();
+        var parts = read
+            .Sections.Where(s => s.Kind is not null && s.Lines.Any(l => l.Rows.Any(r => r.Mass is not null)))
+            .ToList();
         return string.Join(
             ", ",
             parts.Select(s =>

@@ -28,12 +28,57 @@ public sealed class LearnedTests
         var before = await Pace(house);
         var bake = await house.Bake(House.Choice(pieces: 16));
         async Task Tell(object told) => (await house.Tell(bake, told)).Status.ShouldBe(200);
-        await Tell(new { type = "step-done", step = "start-proof", at = house.Ago(200) });
-        await Tell(new { type = "proof-looked", step = "look-1", seen = "third", at = house.Ago(60) });
-        await Tell(new { type = "proof-looked", step = "look-2", seen = "half", at = house.Ago(30) });
-        await Tell(new { type = "step-done", step = "load", at = house.Ago(25) });
-        await Tell(new { type = "step-done", step = "unload", at = house.Ago(8) });
-        await Tell(new { type = "reviewed", step = "review", stars = 4, note = "" });
+        await Tell(
+            new
+            {
+                type = "step-done",
+                step = "start-proof",
+                at = house.Ago(200),
+            }
+        );
+        await Tell(
+            new
+            {
+                type = "proof-looked",
+                step = "look-1",
+                seen = "third",
+                at = house.Ago(60),
+            }
+        );
+        await Tell(
+            new
+            {
+                type = "proof-looked",
+                step = "look-2",
+                seen = "half",
+                at = house.Ago(30),
+            }
+        );
+        await Tell(
+            new
+            {
+                type = "step-done",
+                step = "load",
+                at = house.Ago(25),
+            }
+        );
+        await Tell(
+            new
+            {
+                type = "step-done",
+                step = "unload",
+                at = house.Ago(8),
+            }
+        );
+        await Tell(
+            new
+            {
+                type = "reviewed",
+                step = "review",
+                stars = 4,
+                note = "",
+            }
+        );
         // Slow this time: the next is expected a little slower.
         (await Pace(house)).ShouldBeGreaterThan(before + 1);
     }

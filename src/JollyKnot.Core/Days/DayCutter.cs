@@ -17,7 +17,12 @@ internal sealed class DayCutter(DateTimeOffset zero)
     private const int SwitchingOn = 2;
 
     private static readonly ImmutableArray<Milestone> Warming =
-    [Milestone.WarmingOn, Milestone.Warming, Milestone.WarmingOff, Milestone.WarmAndSafe];
+    [
+        Milestone.WarmingOn,
+        Milestone.Warming,
+        Milestone.WarmingOff,
+        Milestone.WarmAndSafe,
+    ];
 
     private readonly DateTimeOffset zero = zero;
     private readonly List<Block> blocks = [];
@@ -361,17 +366,7 @@ internal sealed class DayCutter(DateTimeOffset zero)
                 return;
             var (takeOut, weighed) = (at[of.Chain.At(Milestone.OutOfMachine)!.Id], at[of.Chain.At(Milestone.Weighed)!.Id]);
             day.stays.Add(
-                new(
-                    bake,
-                    Spec.Oven,
-                    takeOut.Block,
-                    Ceiling(takeOut.End),
-                    weighed.Block,
-                    null,
-                    Spec.Oven.Racks,
-                    0,
-                    Spec.Room
-                )
+                new(bake, Spec.Oven, takeOut.Block, Ceiling(takeOut.End), weighed.Block, null, Spec.Oven.Racks, 0, Spec.Room)
             );
         }
 

@@ -2,6 +2,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
+using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Days;
@@ -112,6 +113,31 @@ public sealed record DayPlan(ImmutableArray<Arrangement> Bakes, DayAims Aims, bo
             if (before is not null)
                 hot[own.Key] = before.Heat!.Value;
         }
-        return new(held.ToImmutable(), hot.ToImmutable()) { Pins = of.SoFar.Arranged.Pins, Until = until };
+        return new(held.ToImmutable(), hot.ToImmutable())
+        {
+            Pins = of.SoFar.Arranged.Pins,
+            Until = until,
+            StillWarm = [.. ProofsInOvens(day, bake).Where(s => IsLeftWarm(day, starts, s)).Select(s => s.Oven.Id)],
+        };
+    }
+
+    // Dough of a bake that proofs in an oven; not what only rises in its bowl there.
+    private static IEnumerable<OvenStay> ProofsInOvens(DayBlocks day, int bake) =>
+        day.Stays.Where(s =>
+            s.Bake == bake && s.Heat is null && day.Proofs.Any(p => p.Bake == bake && p.Batch == 0 && p.From == s.From)
+        );
+
+    // What another bake left in it has fallen far enough for dough by then, and not too far.
+    private static bool IsLeftWarm(DayBlocks day, int[] starts, OvenStay proof)
+    {
+        var goesIn = starts[proof.From] + proof.In + proof.Lead;
+        var before = day
+            .Stays.Where(s => s.Bake != proof.Bake && s.Oven.Id == proof.Oven.Id && s.Heat is not null && starts[s.Out] < goesIn)
+            .MaxBy(s => starts[s.Out]);
+        if (before is null)
+            return false;
+        var since = TimeSpan.FromMinutes(goesIn - starts[before.Out] - 1);
+        var left = Place.LeftAt(before.Heat!.Value, proof.Room, since > TimeSpan.Zero ? since : TimeSpan.Zero);
+        return left >= Place.WarmEnough;
     }
 }

@@ -143,9 +143,7 @@ internal sealed class OnePanInOnePlace : DayRule
         foreach (var one in day.Pans)
         {
             var with = day
-                .Pans.Where(p =>
-                    p.Pan.Kind == one.Pan.Kind && p.Span.From <= one.Span.From && p.Span.To > one.Span.From + Grain
-                )
+                .Pans.Where(p => p.Pan.Kind == one.Pan.Kind && p.Span.From <= one.Span.From && p.Span.To > one.Span.From + Grain)
                 .ToList();
             if (with.Count < 2 || with.Sum(p => p.Pans.Used) <= one.Pans.Owned)
                 continue;

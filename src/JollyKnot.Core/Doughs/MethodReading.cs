@@ -97,7 +97,8 @@ public static partial class MethodReading
     private static IEnumerable<string> Sentences(string text) =>
         Sentence().Split(text).Select(s => s.Trim(' ', '\r', '\n', '.')).Where(s => s.Length is > 0 and <= LongestSentence);
 
-    private static readonly FrozenDictionary<string, RecipeStage> Stages = System.Enum.GetValues<RecipeStage>()
+    private static readonly FrozenDictionary<string, RecipeStage> Stages = System
+        .Enum.GetValues<RecipeStage>()
         .ToFrozenDictionary(s => s.ToString().ToLowerInvariant());
 
     private static Regex WordsOf(RecipeStage stage) => MethodWords.Words("stage", Stages.First(s => s.Value == stage).Key);
@@ -147,8 +148,8 @@ public static partial class MethodReading
         return new(kind, Of("long"), Of("wide"));
     }
 
-    // The nearest verb before the number in its own clause, else the first behind it there: some languages end with the verb. In a
-    // clause without one, the nearest before in the whole sentence, else the first behind.
+    // The nearest verb before the number in its own clause, else the first behind it there: some languages end with the verb. In
+    // a clause without one, the nearest before in the whole sentence, else the first behind.
     private static string DoingBefore(string sentence, int at)
     {
         var found = MethodWords
@@ -156,7 +157,10 @@ public static partial class MethodReading
             .SelectMany(v => v.Words.Matches(sentence).Select(m => new DoneAt(m.Index, v.Which)))
             .OrderBy(v => v.Index)
             .ToList();
-        var (from, to) = (sentence.LastIndexOf(", ", at, StringComparison.Ordinal), sentence.IndexOf(", ", at, StringComparison.Ordinal));
+        var (from, to) = (
+            sentence.LastIndexOf(", ", at, StringComparison.Ordinal),
+            sentence.IndexOf(", ", at, StringComparison.Ordinal)
+        );
         var clause = found.Where(v => v.Index > from && (to < 0 || v.Index < to)).ToList();
         return Nearest(clause, at) ?? Nearest(found, at) ?? "nothing";
     }

@@ -123,7 +123,15 @@ public sealed record RecipePlan(
             yield return new("unknown:answer", $"{field}.pan");
         if (Heat is { } heat && !Heats.Holds(heat))
             yield return new("out-of-range:between", $"{field}.heat", Heats.From, Heats.To);
-        var times = new[] { ("bake", Bake), ("proof", Proof), ("rest", Rest), ("boil", Boil), ("rise", Rise), ("program", Program) };
+        var times = new[]
+        {
+            ("bake", Bake),
+            ("proof", Proof),
+            ("rest", Rest),
+            ("boil", Boil),
+            ("rise", Rise),
+            ("program", Program),
+        };
         foreach (var (name, lasts) in times)
             if (lasts is { } told && !(told.From > TimeSpan.Zero && told.From <= told.To && told.To <= Longest))
                 yield return new("out-of-range:between", $"{field}.{name}", TimeSpan.Zero, Longest);

@@ -74,9 +74,7 @@ public sealed record PanLoad(ImmutableArray<PanStep> Steps, Mass? HeldBack, Mass
         ArgumentNullException.ThrowIfNull(machine);
         school ??= LoadSchool.Plain;
         var numbered = dough.Rows.Select((row, i) => (Row: row, Number: i + 1)).Where(n => !n.Row.AtBeep);
-        var rows = dough.OwnOrder
-            ? numbered.ToList()
-            : [.. numbered.OrderBy(n => machine.PlaceInPan(n.Row.Ingredient.Role))];
+        var rows = dough.OwnOrder ? numbered.ToList() : [.. numbered.OrderBy(n => machine.PlaceInPan(n.Row.Ingredient.Role))];
         var main = rows.Select(n => n.Row).Where(r => r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass);
         var yeast = rows.Select(n => n.Row)
             .Where(r => r.Ingredient.Role == Role.Yeast)
@@ -89,7 +87,11 @@ public sealed record PanLoad(ImmutableArray<PanStep> Steps, Mass? HeldBack, Mass
 
         var (steps, running, corners) = (ImmutableArray.CreateBuilder<PanStep>(), Mass.Zero, 0);
         // Bloomed yeast goes in with its liquid, among the first.
-        foreach (var (row, number) in bloom is null || dough.OwnOrder ? rows : [.. rows.OrderBy(n => n.Row.Ingredient.Role == Role.Yeast ? -1 : 0)])
+        foreach (
+            var (row, number) in bloom is null || dough.OwnOrder
+                ? rows
+                : [.. rows.OrderBy(n => n.Row.Ingredient.Role == Role.Yeast ? -1 : 0)]
+        )
         {
             var mass = row.Mass;
             if (ReferenceEquals(row, main))

@@ -59,7 +59,13 @@ public static class FirstChoice
             family.HeatedBy == HeatedBy.Oven && plan.Heat is { } told
                 ? oven.Nearest(OnDial(told, plan, oven))
                 : default(Temperature?);
-        return new(family.Id, plan.Pieces, Heat: heat, WashId: WashOf(dough, plan), PanId: PanOf(dough, plan, family, kitchen)?.Id);
+        return new(
+            family.Id,
+            plan.Pieces,
+            Heat: heat,
+            WashId: WashOf(dough, plan),
+            PanId: PanOf(dough, plan, family, kitchen)?.Id
+        );
     }
 
     // The kitchen's own tin that is nearest to the recipe's and holds a piece of this dough; null where there is none, or the

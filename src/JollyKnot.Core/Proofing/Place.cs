@@ -77,6 +77,16 @@ public sealed record Place(
         : room >= Safe ? RiseModel.Horizon
         : OvenFallsIn * Math.Log((heat.Celsius - room.Celsius) / (Safe.Celsius - room.Celsius));
 
+    /// <summary>How warm an oven is so long after it was switched off.</summary>
+    /// <param name="heat">What it was at.</param>
+    /// <param name="room">The kitchen.</param>
+    /// <param name="since">0 or more.</param>
+    public static Temperature LeftAt(Temperature heat, Temperature room, TimeSpan since) =>
+        Temperature.FromCelsius(room.Celsius + (heat.Celsius - room.Celsius) * Math.Exp(-since / OvenFallsIn));
+
+    /// <summary>An oven that another bake left at this or more is warm enough for dough. Bakers' usage.</summary>
+    public static Temperature WarmEnough { get; } = Temperature.FromCelsius(30);
+
     /// <summary>How warm it is here so long after it was made ready.</summary>
     /// <param name="elapsed">0 or more.</param>
     /// <param name="room">The kitchen.</param>

@@ -18,6 +18,9 @@ public sealed record Arrangement(
     /// <summary>Stretches cut short: each ends then, if it may.</summary>
     public ImmutableDictionary<StepId, DateTimeOffset> Until { get; init; } = ImmutableDictionary<StepId, DateTimeOffset>.Empty;
 
+    /// <summary>Ovens, by id, that another bake has left warm for dough: they need not be made so.</summary>
+    public ImmutableHashSet<string> StillWarm { get; init; } = [];
+
     /// <summary>Held to nothing.</summary>
     public static Arrangement Free { get; } =
         new(ImmutableDictionary<StepId, DateTimeOffset>.Empty, ImmutableDictionary<string, Temperature>.Empty);

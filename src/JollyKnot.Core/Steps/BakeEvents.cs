@@ -334,6 +334,9 @@ public sealed record Arranged(
     /// <summary>Stretches cut short, with their ends; none when null.</summary>
     public ImmutableDictionary<StepId, DateTimeOffset>? Until { get; init; }
 
+    /// <summary>Ovens that another bake has left warm for dough, by id; none when null.</summary>
+    public ImmutableHashSet<string>? StillWarm { get; init; }
+
     internal override bool Begins => false;
 
     internal override bool IsTakenBackByButton => false;
@@ -346,12 +349,18 @@ public sealed record Arranged(
         {
             Pins = to.Pins.IsEmpty ? null : to.Pins,
             Until = to.Until.IsEmpty ? null : to.Until,
+            StillWarm = to.StillWarm.IsEmpty ? null : to.StillWarm,
         };
     }
 
     /// <summary>What it holds the bake to.</summary>
     public Arrangement ToArrangement() =>
-        new(NotBefore, HotFrom) { Pins = Pins ?? Arrangement.Free.Pins, Until = Until ?? Arrangement.Free.Until };
+        new(NotBefore, HotFrom)
+        {
+            Pins = Pins ?? Arrangement.Free.Pins,
+            Until = Until ?? Arrangement.Free.Until,
+            StillWarm = StillWarm ?? [],
+        };
 
     internal override Problem? Refused(ChainOfSteps chain)
     {

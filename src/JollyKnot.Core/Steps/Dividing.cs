@@ -47,9 +47,7 @@ internal sealed class TakeOut() : DoughRule("take-out")
         if (soFar.When(Milestone.Started) + (spec.Handling.Timer ?? TimeSpan.Zero) is not { } began)
             return null;
         var since = (soFar.When(Milestone.OutOfMachine) ?? soFar.Now) - began;
-        return since <= spec.Machine.CycleLength
-            ? null
-            : FirstRise.Of(spec.Machine, spec.Formula, bake.Dough, spec.Room, since);
+        return since <= spec.Machine.CycleLength ? null : FirstRise.Of(spec.Machine, spec.Formula, bake.Dough, spec.Room, since);
     }
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
@@ -80,8 +78,7 @@ internal sealed class Bulk() : DoughRule("bulk")
     }
 
     /// <summary>So long as told or as planned, whatever was seen.</summary>
-    public static TimeSpan Planned(BakeSoFar bake) =>
-        bake.SoFar.Bulk ?? bake.Spec.Handling.After?.Bulk ?? TimeSpan.Zero;
+    public static TimeSpan Planned(BakeSoFar bake) => bake.SoFar.Bulk ?? bake.Spec.Handling.After?.Bulk ?? TimeSpan.Zero;
 
     /// <summary>How it was looked at, in order, from when it came into the bowl.</summary>
     public static ImmutableArray<LookTaken> SeenAt(BakeSoFar bake)
@@ -146,8 +143,7 @@ public static class BowlRise
         return Proof.Predict(new(Conditions(bake), place, Wanted) { Looks = Bulk.SeenAt(bake) });
     }
 
-    private static RiseConditions Conditions(BakeSoFar bake) =>
-        RiseConditions.Of(bake.Spec.Formula, bake.Dough, bake.Spec.Room);
+    private static RiseConditions Conditions(BakeSoFar bake) => RiseConditions.Of(bake.Spec.Formula, bake.Dough, bake.Spec.Room);
 }
 
 /// <summary>Look at the dough in its bowl, until it has risen.</summary>

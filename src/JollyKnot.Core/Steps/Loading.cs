@@ -94,9 +94,10 @@ internal sealed class WeighIn() : DoughRule("weigh-in-#")
                 Waits = step == pan.Steps[0] && pan.BloomIn is not null ? [After(Milestone.Bloomed)] : [],
                 About = new(step.Row.Ingredient.Name, step.Mass, step.Running, Spot: step.Spot)
                 {
-                    With = pan.BloomIn is not null && step.Row.Ingredient.Role == Role.Yeast
-                        ? bake.Spec.Liquid?.Ingredient.Name
-                        : null,
+                    With =
+                        pan.BloomIn is not null && step.Row.Ingredient.Role == Role.Yeast
+                            ? bake.Spec.Liquid?.Ingredient.Name
+                            : null,
                 },
             };
     }

@@ -20,6 +20,8 @@ internal sealed record WarmedOven(Oven Oven, Temperature? Heat, TimeSpan On, Tim
         var (oven, room) = (bake.Spec.Oven, bake.Spec.Room);
         if (of.Cold is not null || !of.Place.InOven || of.Batch.Index > 0)
             return null;
+        if (bake.SoFar.Arranged.StillWarm.Contains(oven.Id))
+            return null;
         if (of.Place.Made == MadeWarm.Briefly)
             return new(oven, null, Place.Briefly, TimeSpan.Zero);
         if (of.Place.Made != MadeWarm.HeatedAndOff)

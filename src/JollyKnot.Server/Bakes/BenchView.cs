@@ -126,10 +126,7 @@ public sealed record BenchView(
                 ? spec.Machine.Shows(started, state.SoFar.Now)
                 : null,
             now?.Rule.Holds == Lane.Hands && KneadedIn.CanBe(state.Chain)
-                ? new(
-                    DoughCheck.FlourSpoon,
-                    state.SoFar.OnTable == Dose.None ? "" : words.Of(state.SoFar.OnTable)
-                )
+                ? new(DoughCheck.FlourSpoon, state.SoFar.OnTable == Dose.None ? "" : words.Of(state.SoFar.OnTable))
                 : null,
             state.NewSteps is { IsEmpty: false } later
                 ? new(RuleBook.Version, [.. later.Select(s => words.Of(s, spec).Short)])

@@ -101,9 +101,7 @@ public sealed record ProofView(
             ],
             [.. state.Timetable.Slots.Where(s => MovesIt(s, of.Batch)).Select(line)],
             proof.Trouble is { } trouble ? words.Of(trouble, of.Bread.Family) : null,
-            proof.CanGoIn
-                ? words.SeenReady(load?.Start <= state.SoFar.Now + Soon, state.Plan.Spec.HotterStart(of.Bread))
-                : null,
+            proof.CanGoIn ? words.SeenReady(load?.Start <= state.SoFar.Now + Soon, state.Plan.Spec.HotterStart(of.Bread)) : null,
             load?.Start,
             start + proof.Window?.Late,
             Math.Cbrt(1 + wanted)

@@ -253,10 +253,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
 
     private static HotOven? HotFor(DayBake bake, Forecast of)
     {
-        var (load, unload) = (
-            bake.Timetable.At(Milestone.In, of.Batch.Index),
-            bake.Timetable.At(Milestone.Out, of.Batch.Index)
-        );
+        var (load, unload) = (bake.Timetable.At(Milestone.In, of.Batch.Index), bake.Timetable.At(Milestone.Out, of.Batch.Index));
         return of.Bread.OnGriddle || load is null || unload is null
             ? null
             : new(bake.Spec.OvenOf(of.Bread).Id, of.Bread.Heat, load.Start, unload.End);

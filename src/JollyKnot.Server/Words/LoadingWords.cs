@@ -30,7 +30,8 @@ internal static class LoadingWords
                     "Bloom the yeast",
                     $"Stir the yeast into warm {s.Thing}.",
                     $"At {s.Degree(LiquidTemperature.Bloom.From)} to {s.Degree(LiquidTemperature.Bloom.To)}, with a "
-                        + $"pinch of {s.About.With ?? "sugar"}. It foams within {Measured.Span(LoadSchool.Blooming)} if it is alive.",
+                        + $"pinch of {s.About.With ?? "sugar"}. It foams within {Measured.Span(LoadSchool.Blooming)} if it "
+                        + "is alive.",
                     "Stirred in",
                     s.MassFigure
                 ),

@@ -21,8 +21,7 @@ internal static class ProofingWords
                             + "thermometer knows better.",
                     "It is off"
                 ),
-            ["falls-to-safe"] = s =>
-                Phrase.Stretch("The oven falls", $"The {Lower(s.Thing)} falls until dough can go in."),
+            ["falls-to-safe"] = s => Phrase.Stretch("The oven falls", $"The {Lower(s.Thing)} falls until dough can go in."),
             ["cold"] = s => Phrase.Stretch(s.Marked("In the fridge"), $"{Capital(s.The("they"))} are rising slowly {s.Thing}."),
             ["warm-up"] = s =>
                 new(

@@ -10,10 +10,13 @@ namespace JollyKnot.Store;
 public static class Kinds
 {
     /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none. 3: its
-    /// ingredients say what to watch. 4: what they are reckoned like, and what its recipe plans. 5: its first rise too. 6: all that its recipe says of surface, steam, pan and
-    /// program, and an order of its own.</summary>
+    /// ingredients say what to watch. 4: what they are reckoned like, and what its recipe plans. 5: its first rise too. 6: all
+    /// that its recipe says of surface, steam, pan and program, and an order of its own.</summary>
     public static DocumentKind<Dough> Dough { get; } =
-        new("dough", WholeDough.Of, WatchedIngredients.InDough, Unchanged, Unchanged, ToldByMethod.InDough) { Holds = CanBeReckoned };
+        new("dough", WholeDough.Of, WatchedIngredients.InDough, Unchanged, Unchanged, ToldByMethod.InDough)
+        {
+            Holds = CanBeReckoned,
+        };
 
     /// <summary>
     /// A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan; its dough as version 2 has it.
