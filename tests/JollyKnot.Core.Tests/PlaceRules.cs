@@ -172,6 +172,25 @@ public sealed class PlaceRules
     }
 
     [Fact]
+    public void Dough_kneaded_by_hand_is_turned_out_when_it_has_risen()
+    {
+        var story = new Story(Laid(SoftRolls, Rolls("counter") with { MachineId = "hand" }).Plan.Spec);
+        story.Tell(new StepDone("start-cycle"));
+        var look = story.Slot("rise-look-1");
+        // 12 min of kneading, then an hour until it is looked at; it is turned out then, and nothing else calls.
+        (look.Start - story.Now).TotalMinutes.ShouldBe(72, .1);
+        story.Slot("take-out").Start.ShouldBe(look.Start, Minutes(.1));
+        story.Slot("take-out").Step.Calls.ShouldBeFalse();
+        story.After(72).Tell(new ProofLooked("rise-look-1", Seen.Half));
+        story.Slot("take-out").Start.ShouldBeGreaterThan(story.Now + Minutes(10));
+        story.After(15).Tell(new ProofLooked("rise-look-2", Seen.Doubled));
+        story.Slot("take-out").Start.ShouldBe(story.Now, Minutes(.1));
+        story.State.Timetable["rise-look-3"].ShouldBeNull();
+        // A machine says itself when it is through.
+        Laid(SoftRolls, Rolls("counter")).Timetable["rise-look-1"].ShouldBeNull();
+    }
+
+    [Fact]
     public void A_tin_is_in_one_place_at_a_time_and_its_second_loaf_is_shaped_when_it_is_free()
     {
         var kitchen = DayRules.Full with

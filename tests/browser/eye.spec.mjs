@@ -217,10 +217,13 @@ test('an oven heated and off is on and off again in time, and a bowl is divided 
   await server.pass(45);
   await expect(sentence(page)).toHaveText('Switch the wall oven on: 60 °C, for the dough to rise in.');
   await control(page).click();
+  // Heard, before the clock goes on.
+  await expect(sentence(page)).toHaveText('The dough is rising in its bowl.');
   await server.pass(4.2);
   await expect(sentence(page)).toHaveText('Switch the wall oven off.');
   await expect(now(page)).toContainText(/It falls to 38 °C in 27 min/);
   await control(page).click();
+  await expect(sentence(page)).not.toHaveText('Switch the wall oven off.');
   // Short of doubled it stays; doubled it is divided.
   await server.pass(1);
   await expect(sentence(page)).toHaveText('Look at the bowl: how much has the dough grown?');
@@ -335,6 +338,7 @@ test('batons out of the long program: pulled and stopped, both heats said, and a
   await page.visit(`/bench/${id}`);
   await expect(sentence(page)).toHaveText('Switch the wall oven on: 240 °C.');
   await control(page).click();
+  await expect(sentence(page)).toHaveText(/^They are rising above the heating oven/);
   // Half-way it is moved: its rise stays.
   await server.pass(12);
   await page.getByRole('combobox', { name: 'It stands somewhere else now' }).click();

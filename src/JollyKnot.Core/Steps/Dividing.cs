@@ -8,6 +8,55 @@ using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Steps;
 
+/// <summary>Look at the first rise of dough that hands kneaded, until it has risen: it is asked for, not timed.</summary>
+internal sealed class LookAtFirstRise() : DoughRule("rise-look-#")
+{
+    public override int Since => WarmOn.FromRules;
+
+    public override RecipeStage? ToldAt => RecipeStage.Rising;
+
+    public override Ending? Ending => Steps.Ending.Look;
+
+    public override bool IsGlance => true;
+
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.RiseSeen];
+
+    public override Problem? Refuses(StepEvent told) => told is ProofLooked ? told.Wrong() : base.Refuses(told);
+
+    public override StepEvent Usual(Step step) => new ProofLooked(step.Id, Seen.Doubled);
+
+    /// <summary>It rises in a bowl after hands kneaded it.</summary>
+    public static bool IsAsked(BakeSoFar bake)
+    {
+        var machine = bake.Spec.Machine;
+        return machine.ByHand
+            && machine.CycleLength > machine.KneadEnd
+            && bake.Spec.Handling.After is not { Early: true }
+            && bake.SoFar.RulesOf(bake.Spec) >= WarmOn.FromRules
+            && !BowlRise.OnlyRests(bake);
+    }
+
+    /// <summary>From the end of kneading until it is turned out: as planned, or as it was seen to need.</summary>
+    public static TimeSpan Rises(BakeSoFar bake) => BowlRise.Length(bake, SeenAt(bake), Planned(bake));
+
+    private static TimeSpan Planned(BakeSoFar bake) => bake.Spec.Machine.CycleLength - bake.Spec.Machine.KneadEnd;
+
+    private static ImmutableArray<LookTaken> SeenAt(BakeSoFar bake) =>
+        bake.SoFar.When(Milestone.Started) is { } began
+            ? BowlRise.Looks(bake, Milestone.RiseSeen, began + bake.Spec.Machine.KneadEnd)
+            : [];
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
+    {
+        if (!IsAsked(bake))
+            yield break;
+        var kneaded = bake.Spec.Machine.KneadEnd;
+        Wait Rising(TimeSpan lag) => new(new(Milestone.Cycle), Edge.Start, kneaded + lag);
+        foreach (var look in BowlRise.LooksOf(bake, SeenAt(bake), Planned(bake), Rising, Milestone.OutOfMachine))
+            yield return look;
+    }
+}
+
 /// <summary>Tip the dough out.</summary>
 internal sealed class TakeOut() : DoughRule("take-out")
 {
@@ -55,7 +104,8 @@ internal sealed class TakeOut() : DoughRule("take-out")
         var machine = bake.Spec.Machine;
         yield return new(Minutes(3))
         {
-            Calls = true,
+            // What is looked at calls for that.
+            Calls = !LookAtFirstRise.IsAsked(bake),
             About = new(machine.Name, Count: machine.Paddles, Length: bake.Spec.Handling.After?.Bulk),
         };
     }
@@ -74,7 +124,7 @@ internal sealed class Bulk() : DoughRule("bulk")
     public static TimeSpan Of(BakeSoFar bake)
     {
         var planned = Planned(bake);
-        return planned > TimeSpan.Zero && SeenAt(bake) is [.., var last] ? BowlRise.Of(bake, last) : planned;
+        return planned > TimeSpan.Zero ? BowlRise.Length(bake, SeenAt(bake), planned) : planned;
     }
 
     /// <summary>So long as told or as planned, whatever was seen.</summary>
@@ -85,7 +135,7 @@ internal sealed class Bulk() : DoughRule("bulk")
     {
         if (bake.SoFar.When(Milestone.OutOfMachine) is not { } began)
             return [];
-        return [.. bake.SoFar.BowlLooks.Select(l => new LookTaken(l.At - began, l.Seen))];
+        return BowlRise.Looks(bake, Milestone.BowlSeen, began);
     }
 
     /// <summary>Where the bowl stands.</summary>
@@ -115,32 +165,64 @@ public static class BowlRise
     /// <summary>Whether dough seen like this has risen enough to be divided.</summary>
     public static bool Has(Seen seen) => Sight.CanGoIn(seen, Wanted);
 
-    /// <summary>How long it is in its bowl altogether, by its last look: until then when it has risen, else as long as it is
+    /// <summary>How it was looked at, in order, counted from when it began to rise.</summary>
+    internal static ImmutableArray<LookTaken> Looks(BakeSoFar bake, Milestone seen, DateTimeOffset began) =>
+        [.. bake.SoFar.BowlLooks(seen).Select(l => new LookTaken(l.At - began, l.Seen))];
+
+    /// <summary>How long it is in its bowl altogether: as planned, until it was seen to have risen, or as long as it is then
     /// believed to need.</summary>
-    internal static TimeSpan Of(BakeSoFar bake, LookTaken last)
+    internal static TimeSpan Length(BakeSoFar bake, ImmutableArray<LookTaken> taken, TimeSpan planned)
     {
+        if (taken is not [.., var last])
+            return planned;
         if (Has(last.Seen))
             return last.After;
-        var proof = Reckoned(bake);
+        var proof = Reckoned(bake, taken);
         return proof.Window is { } window && window.Best > proof.NextLook ? window.Best : proof.NextLook;
     }
 
-    /// <summary>When to look again, from when it came into the bowl; null once it has risen.</summary>
-    internal static TimeSpan? Next(BakeSoFar bake, ImmutableArray<LookTaken> taken)
+    /// <summary>When to look again, from when it began to rise; null once it has risen.</summary>
+    internal static TimeSpan? Next(BakeSoFar bake, ImmutableArray<LookTaken> taken, TimeSpan planned)
     {
         if (taken is not [.., var last])
-            return Bulk.Planned(bake);
-        return Has(last.Seen) ? null : Reckoned(bake).NextLook;
+            return planned;
+        return Has(last.Seen) ? null : Reckoned(bake, taken).NextLook;
+    }
+
+    /// <summary>A look for each that was taken, and the next where there is one.</summary>
+    internal static IEnumerable<Draft> LooksOf(
+        BakeSoFar bake,
+        ImmutableArray<LookTaken> taken,
+        TimeSpan planned,
+        Func<TimeSpan, Wait> wait,
+        Milestone pointlessAfter
+    )
+    {
+        var next = Next(bake, taken, planned);
+        for (var number = 1; number <= taken.Length + 1; number++)
+        {
+            var isNext = number > taken.Length;
+            if (isNext && next is null)
+                yield break;
+            yield return new(TimeSpan.FromMinutes(1))
+            {
+                Number = number,
+                Waits = [wait(isNext ? next!.Value : TimeSpan.Zero)],
+                PointlessAfter = new(pointlessAfter),
+                Calls = true,
+                About = new(Bulk.PlaceOf(bake).Name, Count: number),
+            };
+        }
     }
 
     /// <summary>Nothing lifts it here.</summary>
     internal static bool OnlyRests(BakeSoFar bake) => Conditions(bake).OnlyRests;
 
     // The dough as it came out, pressed down, in its bowl.
-    private static Proof Reckoned(BakeSoFar bake)
+    private static Proof Reckoned(BakeSoFar bake, ImmutableArray<LookTaken> taken)
     {
         var place = Bulk.PlaceOf(bake) with { InOven = false };
-        return Proof.Predict(new(Conditions(bake), place, Wanted) { Looks = Bulk.SeenAt(bake) });
+        return Proof.Predict(new(Conditions(bake), place, Wanted) { Looks = taken });
     }
 
     private static RiseConditions Conditions(BakeSoFar bake) => RiseConditions.Of(bake.Spec.Formula, bake.Dough, bake.Spec.Room);
@@ -175,22 +257,9 @@ internal sealed class LookAtBowl() : DoughRule("bowl-look-#")
     {
         if (!IsAsked(bake))
             yield break;
-        var taken = Bulk.SeenAt(bake);
-        var place = Bulk.PlaceOf(bake).Name;
-        for (var number = 1; number <= taken.Length + 1; number++)
-        {
-            var isNext = number > taken.Length;
-            if (isNext && BowlRise.Next(bake, taken) is null)
-                yield break;
-            yield return new(Minutes(1))
-            {
-                Number = number,
-                Waits = [new(new(Milestone.InBowl), Edge.Start, isNext ? BowlRise.Next(bake, taken)!.Value : TimeSpan.Zero)],
-                PointlessAfter = new(Milestone.Weighed),
-                Calls = true,
-                About = new(place, Count: number),
-            };
-        }
+        Wait InBowl(TimeSpan lag) => new(new(Milestone.InBowl), Edge.Start, lag);
+        foreach (var look in BowlRise.LooksOf(bake, Bulk.SeenAt(bake), Bulk.Planned(bake), InBowl, Milestone.Weighed))
+            yield return look;
     }
 }
 

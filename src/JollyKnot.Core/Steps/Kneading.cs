@@ -37,7 +37,8 @@ internal sealed class DoughCycle() : DoughRule("cycle")
         var machine = bake.Spec.Machine;
         // Taken out early, the dough leaves the machine when kneading ends.
         var early = bake.Spec.Handling.After is { Early: true };
-        yield return new(early ? machine.KneadEnd : machine.CycleLength)
+        var length = LookAtFirstRise.IsAsked(bake) ? machine.KneadEnd + LookAtFirstRise.Rises(bake) : machine.CycleLength;
+        yield return new(early ? machine.KneadEnd : length)
         {
             EndedBy = new(Milestone.OutOfMachine),
             Occupies = new(ResourceKind.Machine, machine.Id),

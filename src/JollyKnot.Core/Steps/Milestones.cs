@@ -25,6 +25,9 @@ public enum Milestone
     /// <summary>The dough cycle.</summary>
     Cycle,
 
+    /// <summary>Its first rise in a bowl was looked at.</summary>
+    RiseSeen,
+
     /// <summary>The dough comes out of the machine, or of its first bowl.</summary>
     OutOfMachine,
 

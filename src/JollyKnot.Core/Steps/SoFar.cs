@@ -129,13 +129,15 @@ public sealed record SoFar(DateTimeOffset Now)
     public ImmutableArray<LookedAt> LooksAt(Batch batch)
     {
         ArgumentNullException.ThrowIfNull(batch);
-        return [.. Looks.Where(l => l.Step.Batch == batch.Index && !IsOfBowl(l))];
+        return [.. Looks.Where(l => l.Step.Batch == batch.Index && !Is(l, Milestone.BowlSeen) && !Is(l, Milestone.RiseSeen))];
     }
 
-    /// <summary>The looks at the dough in its bowl, in order.</summary>
-    public IEnumerable<LookedAt> BowlLooks => Looks.Where(IsOfBowl);
+    /// <summary>The looks at the dough in its bowl, in order: at its first rise, where hands kneaded it, or after the
+    /// machine.</summary>
+    /// <param name="seen">Which of the two.</param>
+    public IEnumerable<LookedAt> BowlLooks(Milestone seen) => Looks.Where(l => Is(l, seen));
 
-    private static bool IsOfBowl(LookedAt look) => StepRules.At(Milestone.BowlSeen).Contains(look.Step.Kind);
+    private static bool Is(LookedAt look, Milestone seen) => StepRules.At(seen).Contains(look.Step.Kind);
 
     /// <summary>All that went in at checks: flour, and water or the liquid that was held back.</summary>
     public Dose Poured => Checks.Aggregate(Dose.None, (sum, c) => new(sum.Water + c.Dose.Water, sum.Flour + c.Dose.Flour));

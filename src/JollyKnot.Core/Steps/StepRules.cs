@@ -25,6 +25,7 @@ public static class StepRules
         new PaddleTurns(),
         new CheckDough(),
         new AddIns(),
+        new LookAtFirstRise(),
         new TakeOut(),
         new Bulk(),
         new LookAtBowl(),

@@ -28,13 +28,8 @@ internal static class DividingWords
                         "It is out"
                     ),
             ["bulk"] = s => Phrase.Stretch("Rises in a bowl", "The dough is rising in its bowl."),
-            ["bowl-look-#"] = s =>
-                new(
-                    s.Count > 1 ? "Look at the bowl again" : "Look at the bowl",
-                    "Look at the bowl: how much has the dough grown?",
-                    "Doubled, it is divided; short of that it stays.",
-                    "Seen"
-                ),
+            ["bowl-look-#"] = LookAtBowl,
+            ["rise-look-#"] = LookAtBowl,
             ["weigh-dough"] = s =>
                 new(
                     "Weigh the whole dough",
@@ -59,4 +54,12 @@ internal static class DividingWords
                     s.MassFigure
                 ),
         };
+
+    private static Phrase LookAtBowl(Said s) =>
+        new(
+            s.Count > 1 ? "Look at the bowl again" : "Look at the bowl",
+            "Look at the bowl: how much has the dough grown?",
+            "Doubled, it is divided; short of that it stays.",
+            "Seen"
+        );
 }

@@ -931,6 +931,7 @@ export interface components {
             until?: null | {
                 [key: string]: string;
             };
+            stillWarm?: null | string[];
             /** Format: date-time */
             at?: null | string;
         };
