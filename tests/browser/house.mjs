@@ -125,7 +125,7 @@ export async function follow(page, server, { done, watch = () => undefined }) {
     'take-out': () => press(/^Right$/),
     look: () =>
       answers
-        .getByRole('button', { name: /Can go in/ })
+        .getByRole('button', { name: /Can go in|Divide it/ })
         .first()
         .click(),
     review: async () => {

@@ -55,7 +55,8 @@ internal sealed class DemoPlayer(int seed, double pace, bool byEye, DoughFeel fi
                 [
                     new DoughChecked(step.Id, feel, Mass.FromGrams(dose.Water.WholeGrams), Mass.FromGrams(dose.Flour.WholeGrams)),
                 ];
-            case Ending.Look:
+            // The whole dough in its bowl rises as planned.
+            case Ending.Look when step.Batch is not null:
                 var of = bake.Chain.Of(step);
                 var rise = of.Proof.Curve.At(now - bake.SoFar.When(Milestone.SetToProof, of.Batch.Index)!.Value).Rise * pace;
                 var rim = of.Bread.RimFor(of.Piece);
