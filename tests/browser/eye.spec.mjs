@@ -174,6 +174,10 @@ sharing("the recipe's minutes stand beside the reckoned ones, and either is take
   await accessible(page);
 });
 
+const pick = async (page, name, title) => {
+  await page.getByRole('combobox', { name }).first().click();
+  await page.locator(`.ant-select-item-option[title="${title}"]`).last().click();
+};
 const control = (page) => page.getByRole('group', { name: 'Controls' }).locator('.do');
 const sentence = (page) => page.getByRole('heading', { level: 1 });
 const plaitDough = '00000003-4a4b-4442-8000-000000000003';
@@ -183,19 +187,15 @@ test('an oven heated and off is on and off again in time, and a bowl is divided 
   server,
 }) => {
   await page.visit(`/lay-out?dough=${plaitDough}`);
-  const pick = async (name, title) => {
-    await page.getByRole('combobox', { name }).first().click();
-    await page.locator(`.ant-select-item-option[title="${title}"]`).last().click();
-  };
-  await pick('Second proof', 'in the oven, heated and off');
-  await pick('After the cycle', '45 min in a bowl');
+  await pick(page, 'Second proof', 'in the oven, heated and off');
+  await pick(page, 'After the cycle', '45 min in a bowl');
   await page.getByLabel('Minutes in the bowl').fill('50');
   // The bowl stands in that oven: it cannot be made warm in time, and what would do is said.
-  await pick('Where the bowl stands', 'in the oven, light on');
+  await pick(page, 'Where the bowl stands', 'in the oven, light on');
   await expect(
     page.getByText(/The wall oven is not ready for dough when it is shaped\. On the shelf over the boiler it takes/),
   ).toBeVisible();
-  await pick('Where the bowl stands', 'on the counter');
+  await pick(page, 'Where the bowl stands', 'on the counter');
   await expect(page.getByText(/is not ready for dough/)).toHaveCount(0);
   const hands = page.getByRole('region', { name: 'When your hands are wanted' });
   await expect(hands).toContainText(
@@ -312,12 +312,8 @@ test('batons out of the long program: pulled and stopped, both heats said, and a
     '4 g instant yeast',
     'Bake with steam at 240 °C.',
   ]);
-  const pick = async (name, title) => {
-    await page.getByRole('combobox', { name }).first().click();
-    await page.locator(`.ant-select-item-option[title="${title}"]`).last().click();
-  };
-  await pick('Machine', 'Old long-program');
-  await pick('Second proof', 'above the heating oven');
+  await pick(page, 'Machine', 'Old long-program');
+  await pick(page, 'Second proof', 'above the heating oven');
   const hands = page.getByRole('region', { name: 'When your hands are wanted' });
   await expect(hands).toContainText('Stop the machine, dough out');
   // The oven is on before the dough stands above it.

@@ -8,8 +8,10 @@ using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Steps;
 
-/// <summary>Look at the first rise of dough that hands kneaded, until it has risen: it is asked for, not timed.</summary>
-internal sealed class LookAtFirstRise() : DoughRule("rise-look-#")
+/// <summary>Look at dough in a bowl, until it has risen.</summary>
+/// <param name="name">Its name.</param>
+/// <param name="seen">The point of the job it is.</param>
+internal abstract class BowlLook(string name, Milestone seen) : DoughRule(name)
 {
     public override int Since => WarmOn.FromRules;
 
@@ -19,12 +21,16 @@ internal sealed class LookAtFirstRise() : DoughRule("rise-look-#")
 
     public override bool IsGlance => true;
 
-    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.RiseSeen];
+    public override ImmutableArray<Milestone> Marks { get; } = [seen];
 
     public override Problem? Refuses(StepEvent told) => told is ProofLooked ? told.Wrong() : base.Refuses(told);
 
     public override StepEvent Usual(Step step) => new ProofLooked(step.Id, Seen.Doubled);
+}
 
+/// <summary>Look at the first rise of dough that hands kneaded, until it has risen: it is asked for, not timed.</summary>
+internal sealed class LookAtFirstRise() : BowlLook("rise-look-#", Milestone.RiseSeen)
+{
     /// <summary>It rises in a bowl after hands kneaded it.</summary>
     public static bool IsAsked(BakeSoFar bake)
     {
@@ -229,22 +235,8 @@ public static class BowlRise
 }
 
 /// <summary>Look at the dough in its bowl, until it has risen.</summary>
-internal sealed class LookAtBowl() : DoughRule("bowl-look-#")
+internal sealed class LookAtBowl() : BowlLook("bowl-look-#", Milestone.BowlSeen)
 {
-    public override int Since => WarmOn.FromRules;
-
-    public override RecipeStage? ToldAt => RecipeStage.Rising;
-
-    public override Ending? Ending => Steps.Ending.Look;
-
-    public override bool IsGlance => true;
-
-    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.BowlSeen];
-
-    public override Problem? Refuses(StepEvent told) => told is ProofLooked ? told.Wrong() : base.Refuses(told);
-
-    public override StepEvent Usual(Step step) => new ProofLooked(step.Id, Seen.Doubled);
-
     /// <summary>It is looked at; what only rests is not waited for to grow.</summary>
     public static bool IsAsked(BakeSoFar bake)
     {
