@@ -63,7 +63,7 @@ export function RowsEditor({
               Baker&#8217;s
             </th>
             {beep && <th style={{ width: 78 }}>At beep</th>}
-            <th style={{ width: 52 }}>
+            <th style={{ width: inOrder ? 104 : 52 }}>
               <span className="sr">Remove</span>
             </th>
           </tr>
@@ -71,7 +71,9 @@ export function RowsEditor({
         <tbody>
           {rows.map((row, i) => {
             const unknown = problemAt(row, 'role');
-            const share = reckoned?.[full.indexOf(row)]?.percentage;
+            // A share is of what was reckoned; rows that moved since wait for theirs.
+            const found = reckoned?.[full.indexOf(row)];
+            const share = found?.mass === row.mass ? found?.percentage : undefined;
             return (
               <tr key={row.key}>
                 <td>
