@@ -50,12 +50,15 @@ internal sealed class Story
     public static Story Started(BakeSpec spec) => new Story(spec).Done("start-cycle");
 
     /// <summary>With the dough divided and set to proof at this minute.</summary>
-    public static Story Proofing(BakeSpec spec, double minute) =>
-        Started(spec)
+    public static Story Proofing(BakeSpec spec, double minute)
+    {
+        var story = Started(spec)
             .At(minute)
             .Tell(new DoughTakenOut("take-out", DoughFeel.Right))
-            .Tell(new DoughWeighed("weigh-dough", Grams(900)))
-            .Done("divide", "shape", "start-proof");
+            .Tell(new DoughWeighed("weigh-dough", Grams(900)));
+        string[] hands = ["divide", "shape", "gather-1", "gather-2", "start-proof"];
+        return story.Done([.. hands.Where(step => story.State.Timetable[step] is not null)]);
+    }
 
     public Slot Slot(string step) => State.Timetable[step].ShouldNotBeNull($"no step {step}");
 

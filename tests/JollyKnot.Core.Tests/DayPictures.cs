@@ -54,7 +54,7 @@ public sealed class DayPictures
                     ribbons.ShouldAllBe(r => r.Points[0].X >= whole.Points[0].X - .1);
                     ribbons.Max(r => r.Points[^1].X).ShouldBe(X(picture, table.Ready), 1.5);
                     // It divides while it is divided.
-                    var divided = table["divide"]!;
+                    var divided = table["divide"] ?? table["shape"]!;
                     ribbons
                         .Where(r => r != whole)
                         .Min(r => r.Points[0].X)

@@ -379,7 +379,7 @@ public sealed class DoughBookRules
             (Suits.Slack, Math.Round((.6 - 309.2 / 480) * 480))
         );
         soft["tray-bread"].Suits.ShouldBe(Suits.Tight);
-        Families.All.Length.ShouldBe(17);
+        Families.All.Length.ShouldBe(19);
         new Tin(
             "l",
             "Loaf tin",

@@ -52,7 +52,7 @@ public sealed class KitchenRules
         KitchenCheck.Of(kitchen, DateTimeOffset.UnixEpoch).ShouldBeEmpty();
         // What is shown where nothing was entered is what is reckoned with.
         usual.Seasons.In(Season.Winter).ShouldBe(Celsius(room));
-        (usual.Tolerance, usual.ScaleStep).ShouldBe((Tolerance.Usual, Core.Plans.Kitchen.UsualScaleStep));
+        (usual.Tolerance, usual.ScaleStep).ShouldBe((Tolerance.Usual, Core.Plans.Kitchen.UsualScaleStep(null)));
     }
 
     [Theory]

@@ -171,7 +171,8 @@ public sealed class RecipesUsed
     {
         var choice = First("");
         (choice.Ways, choice.After, choice.Cuts[0].Heat).ShouldBe((null, null, null));
-        First("After baking: brush with 20 g butter").Ways!.Buttered.ShouldBeTrue();
+        // What its recipe brushes on hot has a beat of its own.
+        First("After baking: brush with 20 g butter").Ways.ShouldBeNull();
         // By hand, the first of two rises is in the bowl; a machine's dough has had it.
         const string two = "Rise 50 minutes. Shape. Rise 30 minutes. Bake 20 minutes.";
         First(two).After.ShouldBeNull();

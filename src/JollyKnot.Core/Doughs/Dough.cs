@@ -200,7 +200,7 @@ public sealed record Dough
         return new(
             Name,
             Drafts(Rows),
-            [.. Parts.Select(p => new PartDraft(p.Kind, p.Name, Drafts(p.Rows), p.Work))],
+            [.. Parts.Select(p => new PartDraft(p.Kind, p.Name, Drafts(p.Rows), p.Work, p.Told))],
             ByHand,
             Notes,
             Plan,
@@ -243,7 +243,9 @@ public sealed record Dough
         var work = part.Work ?? PartWork.Usual(part.Kind, rows);
         if (new[] { work.Hands, work.Hob, work.Cool }.Any(t => t < TimeSpan.Zero || t > LongestWork))
             problems.Add(new("out-of-range:between", $"{at}.work", TimeSpan.Zero, LongestWork));
-        return new(part.Kind, PlainText.AsName(part.Name ?? ""), rows, work);
+        if (part.Moment is { } moment && !Enum.IsDefined(moment))
+            problems.Add(new("unknown:answer", $"{at}.moment"));
+        return new(part.Kind, PlainText.AsName(part.Name ?? ""), rows, work) { Told = part.Moment };
     }
 
     private static DoughRow? Row(RowDraft? row, string at, HouseholdPantry pantry, ImmutableArray<Problem>.Builder problems)

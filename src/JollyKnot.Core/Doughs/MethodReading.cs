@@ -120,6 +120,7 @@ public static partial class MethodReading
             {
                 "cycling" when plan.Program is null && lasts.To <= LongestCycle => plan with { Program = lasts },
                 "baking" when plan.Bake is null && lasts.To <= LongestBake => plan with { Bake = lasts },
+                "kneading" when plan.Knead is null && lasts.To <= LongestKnead => plan with { Knead = lasts },
                 "boiling" when plan.Boil is null && lasts.To <= LongestBoil => plan with { Boil = lasts },
                 // The last one told before the oven is the second proof.
                 "proofing" when plan.Bake is null => plan with { Rise = plan.Rise ?? plan.Proof, Proof = lasts },
@@ -133,6 +134,7 @@ public static partial class MethodReading
     // Longer than this is no bread in a home oven, and no bath. Ours.
     private static readonly TimeSpan LongestBake = TimeSpan.FromHours(2),
         LongestBoil = TimeSpan.FromMinutes(5),
+        LongestKnead = TimeSpan.FromMinutes(60),
         LongestCycle = TimeSpan.FromHours(5);
 
     // The tin or tray a sentence names, with its size where it tells one.

@@ -28,6 +28,44 @@ public enum PartKind
     Surface,
 }
 
+/// <summary>When a part meets the bread.</summary>
+public enum PartMoment
+{
+    /// <summary>On the pan, before the dough.</summary>
+    OnThePan,
+
+    /// <summary>In the hands, while it is shaped.</summary>
+    Shaping,
+
+    /// <summary>Before the second proof.</summary>
+    BeforeProof,
+
+    /// <summary>After the proof: once it is washed or out of its bath, before it is scored and loaded.</summary>
+    BeforeOven,
+
+    /// <summary>For its last minutes in the oven.</summary>
+    PartWay,
+
+    /// <summary>Hot out of the oven.</summary>
+    Hot,
+
+    /// <summary>When it is cold.</summary>
+    Cold,
+}
+
+/// <summary>How a part is put on.</summary>
+public enum PartMethod
+{
+    /// <summary>Seeds, salt, cheese: strewn.</summary>
+    Sprinkled,
+
+    /// <summary>Poured or soft fat: with a brush.</summary>
+    Brushed,
+
+    /// <summary>Anything wet: laid on with spoon or hands.</summary>
+    Spread,
+}
+
 /// <summary>How long a part takes to make.</summary>
 /// <param name="Hands">The baker's hands.</param>
 /// <param name="Hob">On the hob, with a stir now and then.</param>
@@ -47,6 +85,8 @@ public sealed record PartWork(TimeSpan Hands, TimeSpan Hob, TimeSpan Cool)
         kind switch
         {
             PartKind.Topping => rows.Any(r => IsCookedFirst(r.Ingredient)) ? Minutes(10, 20, 30) : None,
+            // Milk, oil or butter from the pot: there is nothing to stir.
+            PartKind.Wash when rows is [{ Ingredient.Role: Role.Liquid or Role.Fat }] => None,
             PartKind.Wash => Minutes(2, 0, 0),
             PartKind.Bath or PartKind.Surface => None,
             PartKind.Butter when rows.Length == 1 => None,
@@ -69,6 +109,40 @@ public sealed record PartWork(TimeSpan Hands, TimeSpan Hob, TimeSpan Cool)
 /// <param name="Work">How long it takes.</param>
 public sealed record Part(PartKind Kind, string Name, ImmutableArray<DoughRow> Rows, PartWork Work)
 {
+    /// <summary>When it meets the bread, where the baker says so; null for what its kind does.</summary>
+    public PartMoment? Told { get; init; }
+
+    /// <summary>When it meets the bread.</summary>
+    public PartMoment Moment =>
+        Told
+        ?? Kind switch
+        {
+            PartKind.Filling => PartMoment.Shaping,
+            PartKind.Surface => PartMoment.OnThePan,
+            PartKind.Butter => PartMoment.Hot,
+            _ => PartMoment.BeforeOven,
+        };
+
+    /// <summary>How it is put on.</summary>
+    public PartMethod Method
+    {
+        get
+        {
+            if (Rows.All(r => r.Ingredient.Role is Role.Fat or Role.Liquid))
+                return PartMethod.Brushed;
+            return Work.Whole > TimeSpan.Zero || Rows.Any(r => r.Ingredient.Role is Role.Liquid or Role.Egg)
+                ? PartMethod.Spread
+                : PartMethod.Sprinkled;
+        }
+    }
+
+    /// <summary>It goes on the bread in a beat of its own: what is rolled in, brushed on as the wash, boiled in or under the dough
+    /// has another.</summary>
+    public bool IsOnTop => Kind is PartKind.Topping or PartKind.Butter;
+
+    /// <summary>What it is made of, in a few words.</summary>
+    public string Contents => string.Join(" and ", Rows.Select(r => r.Ingredient.Name));
+
     /// <summary>The sum of its rows.</summary>
     public Mass Total => Rows.Aggregate(Mass.Zero, (sum, row) => sum + row.Mass);
 }
@@ -78,4 +152,11 @@ public sealed record Part(PartKind Kind, string Name, ImmutableArray<DoughRow> R
 /// <param name="Name">Its name.</param>
 /// <param name="Rows">Its rows.</param>
 /// <param name="Work">How long it takes; the usual when null.</param>
-public sealed record PartDraft(PartKind Kind, string Name, ImmutableArray<RowDraft> Rows, PartWork? Work = null);
+/// <param name="Moment">When it meets the bread; as its kind does when null.</param>
+public sealed record PartDraft(
+    PartKind Kind,
+    string Name,
+    ImmutableArray<RowDraft> Rows,
+    PartWork? Work = null,
+    PartMoment? Moment = null
+);

@@ -101,6 +101,9 @@ public sealed record RecipePlan(
     ToldCooling? Cooling = null
 )
 {
+    /// <summary>Kneaded by hand.</summary>
+    public Lasts? Knead { get; init; }
+
     // More is no home baker's, hotter no home oven's. Ours.
     private const int MostPieces = 500;
     private static readonly TimeSpan Longest = TimeSpan.FromDays(2);
@@ -131,6 +134,7 @@ public sealed record RecipePlan(
             ("boil", Boil),
             ("rise", Rise),
             ("program", Program),
+            ("knead", Knead),
         };
         foreach (var (name, lasts) in times)
             if (lasts is { } told && !(told.From > TimeSpan.Zero && told.From <= told.To && told.To <= Longest))

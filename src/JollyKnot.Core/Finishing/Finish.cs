@@ -61,6 +61,9 @@ public static class Washes
 /// <summary>Finishing the surface.</summary>
 public static class Finish
 {
+    /// <summary>So deep goes a slash. Bakers' usage.</summary>
+    public static Band<Length> SlashDeep { get; } = new(Length.FromMillimetres(5), Length.FromMillimetres(6));
+
     /// <summary>Brushing or scoring one piece. Bakers' usage.</summary>
     public static TimeSpan SecondsEach { get; } = TimeSpan.FromSeconds(10);
 

@@ -135,6 +135,17 @@ public sealed record Machine(
             }
             : null;
 
+    /// <summary>The same hands, kneading so long and leaving it to rise so long.</summary>
+    public Machine Kneading(TimeSpan kneads, TimeSpan rises) =>
+        this with
+        {
+            Phases =
+            [
+                new(PhaseKind.Knead, kneads),
+                .. rises > TimeSpan.Zero ? [new Phase(PhaseKind.Rise, rises)] : Array.Empty<Phase>(),
+            ],
+        };
+
     /// <summary>From pressing start to taking the dough out.</summary>
     public TimeSpan CycleLength => Phases.Aggregate(TimeSpan.Zero, (sum, p) => sum + p.Length);
 
@@ -143,10 +154,10 @@ public sealed record Machine(
         Phases.TakeWhile(p => p.Kind != PhaseKind.Knead).Aggregate(TimeSpan.Zero, (sum, p) => sum + p.Length);
 
     /// <summary>How long it kneads, or one kneads by hand.</summary>
-    public TimeSpan Kneading => Phases.First(p => p.Kind == PhaseKind.Knead).Length;
+    public TimeSpan Kneads => Phases.First(p => p.Kind == PhaseKind.Knead).Length;
 
     /// <summary>From pressing start to the end of kneading.</summary>
-    public TimeSpan KneadEnd => KneadStart + Kneading;
+    public TimeSpan KneadEnd => KneadStart + Kneads;
 
     /// <summary>What the display shows, so that a wrong program is seen; null by hand, when it does not run, and for a program
     /// that runs on past the dough.</summary>

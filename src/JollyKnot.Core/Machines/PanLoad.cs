@@ -108,6 +108,8 @@ public sealed record PanLoad(ImmutableArray<PanStep> Steps, Mass? HeldBack, Mass
                     running,
                     row.Ingredient.Role switch
                     {
+                        // In a bowl everything is stirred together at once.
+                        _ when machine.ByHand => Spot.Everywhere,
                         Role.Yeast when bloom is null => machine.LoadOrder == LoadOrder.LiquidsFirst ? Spot.Dimple : Spot.Bottom,
                         Role.Salt or Role.Sugar when row.Ingredient.Water < .1 => corners++ % 2 == 0
                             ? Spot.FirstCorner

@@ -26,6 +26,9 @@ public readonly record struct Mass : IQuantity<Mass>, IComparable<Mass>
 {
     private Mass(double grams) => Grams = grams;
 
+    /// <summary>So little that a spoon measures it better than most scales. Ours.</summary>
+    public bool IsLittle => Grams < 15;
+
     /// <summary>The mass in grams.</summary>
     public double Grams { get; }
 

@@ -29,6 +29,15 @@ public enum CupSize
     Australian,
 }
 
+/// <summary>How a household measures what it does not weigh.</summary>
+/// <param name="Cups">Its cups and spoons.</param>
+/// <param name="Habit">How it fills them.</param>
+public sealed record Measuring(CupSize Cups, CupHabit Habit)
+{
+    /// <summary>US cups, spooned.</summary>
+    public static Measuring Usual { get; } = new(CupSize.Us, CupHabit.Spooned);
+}
+
 /// <summary>What a measure of an ingredient weighs. Null where it is not measured that way.</summary>
 /// <param name="PerCup">A US cup; of flours, spooned.</param>
 /// <param name="DippedPerCup">A US cup of flour, dipped.</param>
@@ -80,6 +89,20 @@ public sealed record Packing(
             ({ } a, { } b, _) => (b, a),
             _ => null,
         };
+    }
+
+    /// <summary>The volume of so much of it, filled as the household does; null where nothing is known.</summary>
+    /// <param name="mass">How much.</param>
+    /// <param name="measuring">How it measures.</param>
+    public Volume? VolumeOf(Mass mass, Measuring measuring)
+    {
+        ArgumentNullException.ThrowIfNull(measuring);
+        // What a volume weighs goes with the volume, apart from the step from spoons to cups.
+        var cup = Unit.Find("cup")!.VolumeOf(measuring.Cups);
+        if (MassOf(cup, measuring.Habit, cup) is { } whole && cup * (mass / whole.Mass) is var poured && poured > SpoonsUpTo)
+            return poured;
+        var spoon = Unit.Find("tsp")!.VolumeOf(measuring.Cups);
+        return MassOf(spoon, measuring.Habit, cup) is { } little ? spoon * (mass / little.Mass) : null;
     }
 
     /// <summary>The volume of so much of it by the table; null where nothing is known.</summary>

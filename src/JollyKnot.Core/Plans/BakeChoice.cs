@@ -3,6 +3,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Plans;
 
@@ -42,6 +43,15 @@ public sealed record BakeChoice(
     /// <summary>Where it rises in the bowl; on the counter when null.</summary>
     public string? BowlPlaceId { get; init; }
 
+    /// <summary>Folds in the bowl; none when null.</summary>
+    public Folds? Folds { get; init; }
+
+    /// <summary>By how much it is to grow in its bowl; doubled when null.</summary>
+    public double? Grown { get; init; }
+
+    /// <summary>Kneaded so long by hand; as usual when null.</summary>
+    public TimeSpan? Knead { get; init; }
+
     /// <summary>How this baker does it; as most do when null.</summary>
     public Ways? Ways { get; init; }
 
@@ -50,6 +60,9 @@ public sealed record BakeChoice(
 
     /// <summary>That the dough lacks liquid or leaven is meant so.</summary>
     public bool Meant { get; init; }
+
+    /// <summary>The scale stays in its drawer; as the kitchen has it when null.</summary>
+    public bool? NoScale { get; init; }
 
     /// <summary>The machine waits so long before it begins; it begins at once when null.</summary>
     public TimeSpan? Timer { get; init; }
@@ -77,4 +90,23 @@ public sealed record CutChoice(
     bool? Touching = null,
     string? OvenId = null,
     TimeSpan? Cold = null
-);
+)
+{
+    /// <summary>The parts of the dough that it gets, by number from 1; all of them when null.</summary>
+    public ImmutableArray<int>? Gets { get; init; }
+
+    /// <summary>How long one is made, of what is rolled long.</summary>
+    public Length? Long { get; init; }
+
+    /// <summary>How thick it is rolled, of what is rolled out.</summary>
+    public Length? Thick { get; init; }
+
+    /// <summary>The ring it is cut with; the kitchen's own when null.</summary>
+    public Length? Ring { get; init; }
+
+    /// <summary>How it is slashed; as its family is when null.</summary>
+    public Slashes? Slashes { get; init; }
+
+    /// <summary>Balls rest so long before they are shaped; as the family wants when null.</summary>
+    public TimeSpan? Rest { get; init; }
+}

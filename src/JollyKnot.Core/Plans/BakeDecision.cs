@@ -36,6 +36,9 @@ public static class BakeDecision
         found.Add(Wish.FreshProblem(choice.Fresh, "fresh"));
         found.Add(TimerProblem(choice.Timer, dough, machine, room));
         found.Add(choice.Times?.Wrong("times"));
+        found.Add(choice.Folds?.Wrong("folds"));
+        found.If(choice.Grown is { } grown && !Grows.Holds(grown), "out-of-range:between", "grown", Grows.From, Grows.To);
+        found.If(choice.Knead is { } knead && !Kneads.Holds(knead), "out-of-range:between", "knead", Kneads.From, Kneads.To);
         found.Add(AfterCycle.Problem(choice.After?.Bulk, "after.bulk"));
         found.If(choice.Ways is { } ways && !IsKnown(ways), "unknown:ways", "ways");
         var bowl = choice.BowlPlaceId is { } bowlId
@@ -49,17 +52,30 @@ public static class BakeDecision
 
         return new BakeSpec(
             new Made(dough, cuts),
-            new Tools(machine!, oven!, place!, kitchen.Pot),
-            HandlingOf(choice) with
+            new Tools(AsHandsDoIt(machine!, choice), oven!, place!, kitchen.Pot),
+            HandlingOf(choice, machine!) with
             {
                 Bowl = bowl,
             },
-            AroundOf(kitchen, room),
+            AroundOf(kitchen, room) with
+            {
+                NoScale = choice.NoScale ?? kitchen.NoScale,
+            },
             new Wish(choice.ReadyBy, choice.Fresh),
             Learned.Nothing,
             RuleBook.Version
         );
     }
+
+    // From a rest that shows to three times its size; from a turn in the bowl to a long quarter of an hour and more. Ours.
+    private static readonly Band<double> Grows = new(.1, 2);
+    private static readonly Band<TimeSpan> Kneads = new(TimeSpan.FromMinutes(1), TimeSpan.FromMinutes(60));
+
+    // By hand there is no cycle: it is kneaded and left to rise as long as this baker says.
+    private static Machine AsHandsDoIt(Machine machine, BakeChoice choice) =>
+        machine.ByHand
+            ? machine.Kneading(choice.Knead ?? machine.Kneads, choice.After?.Bulk ?? machine.CycleLength - machine.KneadEnd)
+            : machine;
 
     private static Machine? MachineOf(BakeChoice choice, Kitchen kitchen, ProblemList found)
     {
@@ -89,23 +105,27 @@ public static class BakeDecision
         && Enum.IsDefined(ways.Steam ?? Steam.None)
         && Enum.IsDefined(ways.Cooling ?? CoolingWay.Rack);
 
-    private static Handling HandlingOf(BakeChoice choice) =>
+    private static Handling HandlingOf(BakeChoice choice, Machine machine) =>
         new(
             choice.School ?? LoadSchool.Plain,
-            choice.After,
+            machine.ByHand ? null : choice.After,
             choice.Timer,
             choice.Cold,
             choice.Bath ?? PotSchool.InThePot,
             choice.Ways ?? Ways.Usual,
             choice.Times
-        );
+        )
+        {
+            Folds = choice.Folds,
+            Grown = choice.Grown,
+        };
 
     private static Around AroundOf(Kitchen kitchen, Temperature room) =>
         new(
             room,
             kitchen.Boils,
             kitchen.Hob ?? Pot.UsualHob,
-            kitchen.ScaleStep ?? Kitchen.UsualScaleStep,
+            kitchen.ScaleStep ?? Kitchen.UsualScaleStep(kitchen.Units),
             kitchen.Tolerance ?? Dividing.Tolerance.Usual
         );
 }

@@ -6,6 +6,7 @@ using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 
@@ -35,7 +36,14 @@ public sealed record Tools(Machine Machine, Oven Oven, Place Place, Pot Pot);
 /// <param name="Hob">The hob's power.</param>
 /// <param name="ScaleStep">What one unit of the scale weighs; over 0.</param>
 /// <param name="Tolerance">What the household leaves alone.</param>
-public sealed record Around(Temperature Room, Temperature Boils, Power Hob, Mass ScaleStep, Tolerance Tolerance);
+public sealed record Around(Temperature Room, Temperature Boils, Power Hob, Mass ScaleStep, Tolerance Tolerance)
+{
+    /// <summary>Nothing is weighed: what goes in is measured, and dough is divided by ruler or by eye.</summary>
+    public bool NoScale { get; init; }
+
+    /// <summary>How the household measures; US cups, spooned, when null.</summary>
+    public Measuring? Measuring { get; init; }
+}
 
 /// <summary>What this household's past says.</summary>
 /// <param name="Pace">Of the pace of proofs at this place; the usual when null.</param>
@@ -91,6 +99,9 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
 
     /// <summary>What one scale unit weighs.</summary>
     public Mass Step => Around.ScaleStep;
+
+    /// <summary>Nothing is weighed.</summary>
+    public bool NoScale => Around.NoScale;
 
     /// <summary>When bread is wanted; null started at once.</summary>
     public DateTimeOffset? ReadyBy => Wish.ReadyBy;
@@ -230,6 +241,18 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
         var fan = oven.Fan && !bread.OnGriddle;
         var pace = bread.OnGriddle ? 1 : Learned.OvenPaces.GetValueOrDefault(oven.Id, 1);
         return BakeWindow.For(bread.Family, piece, heat ?? bread.Heat, fan, bread.Touching, pace);
+    }
+
+    /// <summary>How much of a part one batch gets: shared like the dough among the breads that get it.</summary>
+    /// <param name="part">The part's number, from 1.</param>
+    /// <param name="batch">The batch.</param>
+    public Mass ShareOf(int part, Batch batch)
+    {
+        ArgumentNullException.ThrowIfNull(batch);
+        if (!batch.Bread.IsGiven(part))
+            return Mass.Zero;
+        var given = Cuts.Where(c => c.Bread?.IsGiven(part) == true).Sum(c => c.Each.Grams * c.Pieces);
+        return Dough.Parts[part - 1].Total * (Cuts[batch.Cut].Each.Grams * batch.Pieces / given);
     }
 
     /// <summary>Brushed after the second proof, with hands beside the oven.</summary>

@@ -1,4 +1,5 @@
 // What a share of the dough becomes: bread of one kind, or a lump kept in the cold for another day.
+using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Finishing;
@@ -39,6 +40,19 @@ public sealed record Bread(
 {
     /// <summary>How many of its pan one load takes; null where it lies in none, or nobody counted.</summary>
     public PansTaken? Pans { get; init; }
+
+    /// <summary>The parts of its dough that it gets, by number from 1; all of them when null.</summary>
+    public ImmutableArray<int>? Gets { get; init; }
+
+    /// <summary>Balls rest so long before they are shaped; as the family wants when null.</summary>
+    public TimeSpan? Rest { get; init; }
+
+    /// <summary>So long balls rest before they are shaped; zero for not at all.</summary>
+    public TimeSpan BallsRest => Rest ?? Family.BallRest;
+
+    /// <summary>Whether it gets a part of its dough.</summary>
+    /// <param name="part">The part's number, from 1.</param>
+    public bool IsGiven(int part) => Gets is not { } own || own.Contains(part);
 
     /// <summary>Whether the oven heated for one serves the other.</summary>
     public bool SameTurn(Bread other)

@@ -20,8 +20,6 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
     {
         public string At(string field) => $"cuts[{Index}].{field}";
 
-        public CutLine AsSaid => new(Choice.Pieces, Choice.Each, Family?.Usual, Choice.Share);
-
         // Where a piece's weight or number was typed.
         public string SizeField => At(Choice is { Pieces: null, Each: not null } ? "each" : "pieces");
     }
@@ -41,7 +39,7 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
         if (found.Count > before)
             return [];
 
-        var decided = CutList.Decide(expected, [.. lines.Select(l => l.AsSaid)]);
+        var decided = CutList.Decide(expected, [.. lines.Select(l => Said(l, lines.Count == 1 ? expected : null))]);
         if (!decided.Has(out var shares))
         {
             found.Add(decided.Problems);
@@ -58,6 +56,13 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
             BakeSpec.MostPieces
         );
         return [.. lines.Zip(shares, CutOf)];
+    }
+
+    private CutLine Said(Line line, Mass? all)
+    {
+        var choice = line.Choice;
+        var pieces = all is { } dough ? RingsOf(choice, line.Family, dough) : choice.Pieces;
+        return new(pieces, choice.Each, line.Family?.Usual, choice.Share);
     }
 
     private static bool IsKept(CutChoice choice) => choice.FamilyId is null;
@@ -77,11 +82,20 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
             choice.OvenId is { } ovenId && ovenId != oven?.Id
                 ? found.Found(kitchen.Dials.FirstOrDefault(o => o.Id == ovenId), "unknown:oven", At("ovenId"))
                 : null;
+        found.Add(OutOfRange(choice.Long, Lengths, At("long")));
+        found.Add(OutOfRange(choice.Thick, Thicknesses, At("thick")));
+        found.Add(OutOfRange(choice.Ring, RingSheet.Rings, At("ring")));
+        found.Add(AfterCycle.Problem(choice.Rest, At("rest")));
+        found.If(choice.Slashes is { } slashes && !Enum.IsDefined(slashes), "unknown:answer", At("slashes"));
         var heat = choice.Heat ?? UsualHeat(family, own ?? oven);
         if (family?.HeatedBy != HeatedBy.Griddle)
             found.Add(HeatProblem(heat, own ?? oven, At("heat")));
         return new(choice, index, family, wash, pan, own, heat);
     }
+
+    // What hands make: from a finger's length to more than an oven's width; as thin as paper to a thick loaf. Ours.
+    private static readonly Band<Length> Lengths = new(Length.FromMillimetres(60), Length.FromMillimetres(900)),
+        Thicknesses = new(Length.FromMillimetres(1), Length.FromMillimetres(40));
 
     private static Problem? HeatProblem(Temperature heat, Oven? oven, string field)
     {
@@ -113,16 +127,62 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
     private Cut CutOf(Line line, CutShare share)
     {
         Bread? bread = null;
-        if (line.Family is { } family)
+        if (line.Family is { } usual && Made(usual, line, share) is var family)
             bread = family.HeatedBy == HeatedBy.Griddle ? OnGriddle(family, line, share) : InOven(family, line, share);
         return new(share.Pieces, share.Each, share.Pinned, bread);
     }
+
+    // As this baker makes it: so long, so thick, cut with this ring, slashed so.
+    private Family Made(Family family, Line line, CutShare share)
+    {
+        var choice = line.Choice;
+        var made = family with
+        {
+            Slashes = choice.Slashes ?? family.Slashes,
+            Scored = choice.Slashes is not { } s ? family.Scored : s != Slashes.None,
+        };
+        if (choice.Long is { } length)
+            made = made.Lengthened(share.Each, length);
+        if (family.Form == Form.Ring)
+            return InRings(made, choice, share);
+        return choice.Thick is { } thick && family.Thickness is not null ? made with { Thickness = thick } : made;
+    }
+
+    private Family InRings(Family family, CutChoice choice, CutShare share)
+    {
+        var ring = choice.Ring ?? kitchen.Ring ?? RingSheet.UsualRing;
+        var thick = choice.Thick ?? family.Thickness!.Value;
+        // So many were asked for: as thick as they then come out.
+        if (choice is { Thick: null, Pieces: { } pieces })
+            thick = RingSheet.ThicknessFor(share.Each * share.Pieces, pieces, ring) ?? thick;
+        return family with { Ring = ring, Thickness = thick };
+    }
+
+    // How many a ring cuts from all the dough there is, where nobody says how many.
+    private int? RingsOf(CutChoice choice, Family? family, Mass expected)
+    {
+        if (family?.Form != Form.Ring || choice is not { Pieces: null, Each: null, Share: null })
+            return choice.Pieces;
+        var sheet = RingSheet.Of(
+            expected,
+            choice.Thick ?? family.Thickness!.Value,
+            choice.Ring ?? kitchen.Ring ?? RingSheet.UsualRing
+        );
+        return sheet.Count > 0 ? sheet.Count : null;
+    }
+
+    private static Problem? OutOfRange(Length? length, Band<Length> range, string field) =>
+        length is { } l && !range.Holds(l) ? new("out-of-range:length", field, range.From, range.To) : null;
 
     private Bread OnGriddle(Family family, Line line, CutShare share)
     {
         var griddle = PanLayout.Of(family, share.Each, share.Pieces, kitchen.Griddle!);
         found.If(griddle is null, "does-not-fit:pan", line.At("each"), kitchen.Griddle!.Name);
-        return new(family, line.Heat, line.Wash!, kitchen.Griddle, AtOnce: griddle?.Holds ?? 1, Cold: line.Choice.Cold);
+        return new(family, line.Heat, line.Wash!, kitchen.Griddle, AtOnce: griddle?.Holds ?? 1, Cold: line.Choice.Cold)
+        {
+            Gets = line.Choice.Gets,
+            Rest = line.Choice.Rest,
+        };
     }
 
     private Bread InOven(Family family, Line line, CutShare share)
@@ -132,7 +192,16 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
             ? kitchen.Tins.Where(t => IsSameKind(t, one)).ToList()
             : [.. kitchen.Tins.Where(t => its?.Holds(t) != false)];
         var racks = its?.RacksBeside(steamed(family)) ?? 1;
-        var pan = PanChoice.Of(family, share.Each, share.Pieces, tins, racks, line.Choice.Touching).FirstOrDefault();
+        PanChoice? For(Family made) =>
+            PanChoice.Of(made, share.Each, share.Pieces, tins, racks, line.Choice.Touching).FirstOrDefault();
+        var pan = For(family);
+        // Too long for every tray, where nobody says how long: made to fit the longest.
+        if (pan is null && line.Choice.Long is null && Fits.LongestOn(family, tins) is { } longest)
+        {
+            var shorter = family.Lengthened(share.Each, longest);
+            pan = For(shorter);
+            family = pan is null ? family : shorter;
+        }
         found.If(line.Pan is not null && pan is null, "does-not-fit:pan", line.At("panId"), line.Pan?.Name ?? "");
         int? perLoad = pan is { Loads: > 1 } ? (share.Pieces + pan.Loads - 1) / pan.Loads : null;
         return new(
@@ -147,6 +216,8 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
             Cold: line.Choice.Cold
         )
         {
+            Gets = line.Choice.Gets,
+            Rest = line.Choice.Rest,
             Pans = pan is null ? null : new(pan.AtOnce, tins.Count(t => IsSameKind(t, pan.Layout.Tin))),
         };
     }

@@ -28,6 +28,7 @@ public static class FirstChoice
             Program = program,
             Cuts = [CutOf(dough, plan, oven, kitchen)],
             After = InBowl(dough, plan) is { } bulk ? new(false, Kept(bulk.Middle)) : null,
+            Knead = dough.ByHand && plan.Knead is { } kneads ? kneads.Middle : null,
             Ways = WaysOf(dough, plan),
         };
     }
@@ -140,7 +141,6 @@ public static class FirstChoice
     {
         var ways = Ways.Usual with
         {
-            Buttered = dough.Parts.Any(p => p.Kind == PartKind.Butter),
             Cooling = plan.Cooling switch
             {
                 ToldCooling.Rack => CoolingWay.Rack,

@@ -28,6 +28,12 @@ public sealed record Handling(
     /// <summary>Where it rises in its bowl; on the counter when null.</summary>
     public Place? Bowl { get; init; }
 
+    /// <summary>Folded in its bowl; not at all when null.</summary>
+    public Folds? Folds { get; init; }
+
+    /// <summary>By how much it is to grow in its bowl, asked for and not timed: 1 is doubled, which is meant when null.</summary>
+    public double? Grown { get; init; }
+
     /// <summary>As most bakers do, with nothing special.</summary>
     public static Handling Usual { get; } = new(LoadSchool.Plain, null, null, null, PotSchool.InThePot, Ways.Usual);
 
@@ -50,6 +56,29 @@ public sealed record Handling(
         cold <= TimeSpan.Zero || cold > LongestCold ? new("out-of-range:fridge", field, LongestCold) : null;
 
     private static ImmutableArray<TimeSpan> Hours(params double[] hours) => [.. hours.Select(TimeSpan.FromHours)];
+}
+
+/// <summary>Folds in the bowl.</summary>
+/// <param name="Count">How often; 1 to <see cref="Most"/>.</param>
+/// <param name="Gap">From one to the next; over 0.</param>
+public sealed record Folds(int Count, TimeSpan Gap)
+{
+    /// <summary>More are of no use. Bakers' usage.</summary>
+    public const int Most = 8;
+
+    /// <summary>As bakers do it.</summary>
+    public static Folds Usual { get; } = new(3, TimeSpan.FromMinutes(45));
+
+    /// <summary>What is wrong with it; null when nothing is.</summary>
+    /// <param name="field">The field to name.</param>
+    internal Problem? Wrong(string field)
+    {
+        if (Count is < 1 or > Most)
+            return new("out-of-range:between", $"{field}.count", 1, Most);
+        return Gap <= TimeSpan.Zero || Gap > AfterCycle.Longest
+            ? new("out-of-range:between", $"{field}.gap", TimeSpan.Zero, AfterCycle.Longest)
+            : null;
+    }
 }
 
 /// <summary>Times that the baker takes over what is planned. Null where what is planned holds.</summary>
@@ -92,7 +121,7 @@ public sealed record AfterCycle(bool Early, TimeSpan Bulk)
     ];
 
     /// <summary>The longest.</summary>
-    public static TimeSpan Longest { get; } = TimeSpan.FromHours(6);
+    public static TimeSpan Longest { get; } = TimeSpan.FromHours(16);
 
     /// <summary>What is wrong with a rise in the bowl; null when nothing is.</summary>
     /// <param name="bulk">How long; null is not said.</param>

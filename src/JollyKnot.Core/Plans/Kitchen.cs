@@ -86,8 +86,10 @@ public sealed record Kitchen(
         Pantry.Unit.Find("oz")!.Grams * .125,
     ];
 
-    /// <summary>A common scale shows whole grams.</summary>
-    public static Mass UsualScaleStep { get; } = Mass.FromGrams(1);
+    /// <summary>A common scale shows whole grams, or tenths of an ounce.</summary>
+    /// <param name="units">What the household reads.</param>
+    public static Mass UsualScaleStep(HouseholdUnits? units) =>
+        units is { Mass: MassUnit.Ounces } ? Pantry.Unit.Find("oz")!.Grams * .1 : Mass.FromGrams(1);
 
     /// <summary>Rooms people bake in.</summary>
     public static Band<Temperature> Rooms { get; } = new(Temperature.FromCelsius(5), Temperature.FromCelsius(40));
@@ -122,6 +124,9 @@ public sealed record Kitchen(
     /// <summary>What can be baked here.</summary>
     [JsonIgnore]
     public IEnumerable<Family> Families => Griddle is null ? Shaping.Families.ForOven : Shaping.Families.All;
+
+    /// <summary>The household's own ring for cutting rounds; a usual one when null.</summary>
+    public Length? Ring { get; init; }
 
     /// <summary>When somebody is up; always when null.</summary>
     public OpenHours? Awake { get; init; }

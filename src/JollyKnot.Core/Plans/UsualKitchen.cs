@@ -62,7 +62,7 @@ public sealed record UsualKitchen(
             new(TimeSpan.FromHours(7), TimeSpan.FromHours(22)),
             new(room, room, room, room),
             Tolerance.Usual,
-            Kitchen.UsualScaleStep,
+            Kitchen.UsualScaleStep(null),
             Pot.UsualHob,
             Kitchen.UsualMicrowave,
             Millimetres(0),

@@ -38,6 +38,22 @@ public enum Form
     Ring,
 }
 
+/// <summary>How a bread is slashed.</summary>
+public enum Slashes
+{
+    /// <summary>Not at all.</summary>
+    None,
+
+    /// <summary>A cross.</summary>
+    Cross,
+
+    /// <summary>Once, along its length.</summary>
+    Long,
+
+    /// <summary>Several, side by side and slanting.</summary>
+    Diagonals,
+}
+
 /// <summary>What bakes it.</summary>
 public enum HeatedBy
 {
@@ -116,13 +132,36 @@ public sealed record Family(
     bool Steamed = false
 )
 {
+    /// <summary>How it is slashed.</summary>
+    public Slashes Slashes { get; init; } = Scored ? Slashes.Cross : Slashes.None;
+
+    /// <summary>The ring it is cut with; a usual one when null.</summary>
+    public Length? Ring { get; init; }
+
+    /// <summary>So many times as long as usual, and thinner for it; over 0.</summary>
+    public double Stretch { get; init; } = 1;
+
+    /// <summary>What is rolled thin rests so long as a ball first, or it springs back. Bakers' usage.</summary>
+    public TimeSpan BallRest => Form == Form.Disc && Thickness is not null ? TimeSpan.FromMinutes(15) : TimeSpan.Zero;
+
+    /// <summary>The same, made to another length.</summary>
+    /// <param name="piece">What one piece weighs.</param>
+    /// <param name="length">How long it is to be; over 0.</param>
+    public Family Lengthened(Mass piece, Length length)
+    {
+        if (RopeAtUsual is not { } usual || Form != Form.Log)
+            return this;
+        var times = length.Millimetres / Sizes.For(this, piece).Rope!.Value.Millimetres;
+        return this with { RopeAtUsual = usual * times, Stretch = Stretch * times };
+    }
+
     /// <summary>Set so far apart.</summary>
     public Length Gap => Length.FromMillimetres(GapMillimetres);
 
     /// <summary>A piece as the heat sees it: the usual one, grown or shrunk with the cube root of its mass where its thickness is
     /// not set.</summary>
     public HeatBody BodyOf(Mass piece) =>
-        Thickness is not null || Form == Form.Tray ? Bake.Body : Bake.Body.Scaled(Math.Cbrt(piece / Usual));
+        Thickness is not null || Form == Form.Tray ? Bake.Body : Bake.Body.Scaled(Math.Cbrt(piece / Usual)).Stretched(Stretch);
 
     /// <summary>How long a piece that springs back is left alone, shorter and longer. Bakers' usage: 5 to 15 min.</summary>
     public static ImmutableArray<TimeSpan> Rests { get; } = [TimeSpan.FromMinutes(5), TimeSpan.FromMinutes(10)];
@@ -180,6 +219,7 @@ public static class Families
         {
             GapMillimetres = 50,
             Scored = true,
+            Slashes = Slashes.Cross,
             Steamed = true,
         },
         Make(
@@ -257,6 +297,28 @@ public static class Families
         {
             GapMillimetres = 4,
         },
+        Make(
+            "twist-2",
+            "two-strand twists",
+            Form.Plait,
+            300,
+            100,
+            900,
+            hydration: (50, 65),
+            rise: .85,
+            grows: 1.5,
+            hands: 240,
+            heat: 180,
+            minutes: 20,
+            body: HeatBody.Cylinder(33, 140) with
+            {
+                Heaviness = .75,
+            },
+            strands: 2,
+            rope: 320,
+            cooling: 30,
+            wash: "egg"
+        ),
         Make(
             "plait-3",
             "three-strand plaits",
@@ -357,6 +419,30 @@ public static class Families
         ) with
         {
             Scored = true,
+            Slashes = Slashes.Diagonals,
+            Steamed = true,
+        },
+        // Ours: between a baton and a tin loaf.
+        Make(
+            "free-loaf",
+            "free loaves",
+            Form.Log,
+            650,
+            350,
+            1200,
+            hydration: (60, 74),
+            rise: .7,
+            grows: 1.5,
+            hands: 90,
+            heat: 220,
+            minutes: 34,
+            body: HeatBody.Cylinder(50, 130),
+            rope: 250,
+            cooling: 60
+        ) with
+        {
+            Scored = true,
+            Slashes = Slashes.Long,
             Steamed = true,
         },
         Make(

@@ -16,7 +16,7 @@ public sealed record Footprint(Length Length, Length Width)
     private const double Plaited = .7;
 
     // A long piece is held by its ends. Fitted.
-    private const double LengthGrows = 1.1;
+    internal const double LongGrows = 1.1;
 
     /// <summary>What it covers, mm².</summary>
     public double Area => Length.Millimetres * Width.Millimetres * (IsRound ? Math.PI / 4 : 1);
@@ -55,7 +55,7 @@ public sealed record Footprint(Length Length, Length Width)
     {
         ArgumentNullException.ThrowIfNull(family);
         return new(
-            Length.FromMillimetres(Length.Millimetres * (IsRound ? family.GrowsTo : Math.Min(family.GrowsTo, LengthGrows))),
+            Length.FromMillimetres(Length.Millimetres * (IsRound ? family.GrowsTo : Math.Min(family.GrowsTo, LongGrows))),
             Length.FromMillimetres(Width.Millimetres * family.GrowsTo)
         );
     }

@@ -53,6 +53,19 @@ public sealed record HeatBody(ImmutableArray<HeatPart> Parts, double Heaviness, 
     /// <param name="times">Each length so many times; over 0.</param>
     public HeatBody Scaled(double times) => this with { Parts = [.. Parts.Select(p => p with { Size = p.Size * times })] };
 
+    /// <summary>A cylinder of the same mass, longer and thinner.</summary>
+    /// <param name="times">So many times as long; over 0.</param>
+    public HeatBody Stretched(double times) =>
+        times == 1
+            ? this
+            : this with
+            {
+                Parts =
+                [
+                    .. Parts.Select(p => p with { Size = p.Size * (p.Body == Body.Cylinder ? 1 / Math.Sqrt(times) : times) }),
+                ],
+            };
+
     /// <summary>Equal when made of equal parts.</summary>
     public bool Equals(HeatBody? other) =>
         other is not null

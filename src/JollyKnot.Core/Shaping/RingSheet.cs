@@ -26,6 +26,26 @@ public sealed record RingSheet(Length Ring, Mass Each, ImmutableArray<Rolling> R
     // The ring is set so far from its neighbour and from the ragged edge. Ours.
     private const double Clear = 2;
 
+    /// <summary>Rings and cutters there are.</summary>
+    public static Band<Length> Rings { get; } = new(Length.FromMillimetres(30), Length.FromMillimetres(200));
+
+    // As thick as a round is rolled, and as thin; tried in such steps. Ours.
+    private const double Thickest = 30,
+        Thinnest = 4,
+        ThicknessStep = .25;
+
+    /// <summary>The thickest sheet that still gives so many; null where none does.</summary>
+    /// <param name="dough">The dough.</param>
+    /// <param name="pieces">How many; at least 1.</param>
+    /// <param name="ring">The ring's width; over 0.</param>
+    public static Length? ThicknessFor(Mass dough, int pieces, Length ring)
+    {
+        for (var thick = Thickest; thick >= Thinnest; thick -= ThicknessStep)
+            if (Of(dough, Length.FromMillimetres(thick), ring).Count >= pieces)
+                return Length.FromMillimetres(thick);
+        return null;
+    }
+
     /// <summary>How many a dough gives.</summary>
     /// <param name="dough">The dough.</param>
     /// <param name="thickness">Rolled to this.</param>

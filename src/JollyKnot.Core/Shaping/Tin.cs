@@ -72,6 +72,9 @@ public sealed record Tin(
     /// <summary>It is heated first, and bread is laid on it.</summary>
     public bool IsStone => Shape == TinShape.Stone;
 
+    /// <summary>The loaf tin that suits so much dough.</summary>
+    public static Volume VolumeFor(Mass dough) => Volume.FromMillilitres(dough.Grams * MillilitresPerGram);
+
     /// <summary>Floor of the tin, cm².</summary>
     private double Floor => Length.Millimetres * Width.Millimetres / 100 * (Shape == TinShape.Round ? Math.PI / 4 : 1);
 

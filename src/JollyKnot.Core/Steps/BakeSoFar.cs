@@ -1,5 +1,6 @@
 // What a rule is given: what was decided, what has happened, and what follows from both before there are steps.
 using System.Collections.Immutable;
+using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
@@ -29,6 +30,14 @@ public sealed class BakeSoFar
 
     /// <summary>What has happened.</summary>
     public SoFar SoFar { get; }
+
+    /// <summary>The rules its steps are made by.</summary>
+    public int Rules => SoFar.RulesOf(Spec);
+
+    /// <summary>What is brushed on a bread when it is hot stands in its recipe, and has a beat of its own.</summary>
+    internal bool HasOwnButter(Bread bread) =>
+        Rules >= RuleBook.Finishing
+        && Spec.Dough.Parts.Any(p => p.Kind == PartKind.Butter && bread.IsGiven(Spec.Dough.Parts.IndexOf(p) + 1));
 
     /// <summary>How the pan is loaded.</summary>
     public PanLoad Pan { get; }

@@ -373,7 +373,7 @@ internal sealed class Butter() : BatchRule("butter")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (!bake.Spec.Way.Buttered)
+        if (!bake.Spec.Way.Buttered || bake.HasOwnButter(of.Bread))
             yield break;
         var pieces = of.Batch.Pieces;
         yield return new(Finish.SecondsEach * pieces)

@@ -63,6 +63,47 @@ internal sealed class LookAtFirstRise() : BowlLook("rise-look-#", Milestone.Rise
     }
 }
 
+/// <summary>Fold the dough in its bowl: once or more, with a gap between; left out where there is no time for it.</summary>
+internal sealed class Fold() : DoughRule("fold-#")
+{
+    private static readonly TimeSpan Takes = TimeSpan.FromMinutes(2);
+
+    public override int Since => RuleBook.Finishing;
+
+    public override RecipeStage? ToldAt => RecipeStage.Rising;
+
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override bool IsGlance => true;
+
+    public override bool WakesNobody => true;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
+    {
+        if (bake.Spec.Handling.Folds is not { } folds)
+            yield break;
+        var machine = bake.Spec.Machine;
+        for (var number = 1; number <= folds.Count; number++)
+            yield return new(Takes)
+            {
+                Number = number,
+                Waits =
+                [
+                    machine.ByHand
+                        ? InFirstBowl(machine, folds.Gap * number)
+                        : new(new(Milestone.InBowl), Edge.Start, folds.Gap * number),
+                ],
+                PointlessAfter = new(machine.ByHand ? Milestone.OutOfMachine : Milestone.Weighed),
+                UsefulFor = folds.Gap,
+                Calls = true,
+                About = new(Count: number, Length: folds.Gap),
+            };
+    }
+
+    private static Wait InFirstBowl(Machines.Machine machine, TimeSpan after) =>
+        new(new(Milestone.Cycle), Edge.Start, machine.KneadEnd + after);
+}
+
 /// <summary>Tip the dough out.</summary>
 internal sealed class TakeOut() : DoughRule("take-out")
 {
@@ -165,11 +206,18 @@ internal sealed class Bulk() : DoughRule("bulk")
 /// <summary>Dough that rises in its bowl until it has doubled.</summary>
 public static class BowlRise
 {
-    // Rise wanted before it is divided: doubled. Bakers' usage.
-    private const double Wanted = 1;
+    // Rise wanted before it is divided, where nobody says: doubled. Bakers' usage.
+    private const double Doubled = 1;
+
+    /// <summary>By how much it is to have grown before it is divided; 1 is doubled.</summary>
+    public static double Wanted(BakeSpec spec)
+    {
+        ArgumentNullException.ThrowIfNull(spec);
+        return spec.Handling.Grown ?? Doubled;
+    }
 
     /// <summary>Whether dough seen like this has risen enough to be divided.</summary>
-    public static bool Has(Seen seen) => Sight.CanGoIn(seen, Wanted);
+    public static bool Has(Seen seen, BakeSpec spec) => Sight.CanGoIn(seen, Wanted(spec));
 
     /// <summary>How it was looked at, in order, counted from when it began to rise.</summary>
     internal static ImmutableArray<LookTaken> Looks(BakeSoFar bake, Milestone seen, DateTimeOffset began) =>
@@ -181,7 +229,7 @@ public static class BowlRise
     {
         if (taken is not [.., var last])
             return planned;
-        if (Has(last.Seen))
+        if (Has(last.Seen, bake.Spec))
             return last.After;
         var proof = Reckoned(bake, taken);
         return proof.Window is { } window && window.Best > proof.NextLook ? window.Best : proof.NextLook;
@@ -192,7 +240,7 @@ public static class BowlRise
     {
         if (taken is not [.., var last])
             return planned;
-        return Has(last.Seen) ? null : Reckoned(bake, taken).NextLook;
+        return Has(last.Seen, bake.Spec) ? null : Reckoned(bake, taken).NextLook;
     }
 
     /// <summary>A look for each that was taken, and the next where there is one.</summary>
@@ -228,7 +276,7 @@ public static class BowlRise
     private static Proof Reckoned(BakeSoFar bake, ImmutableArray<LookTaken> taken)
     {
         var place = Bulk.PlaceOf(bake) with { InOven = false };
-        return Proof.Predict(new(Conditions(bake), place, Wanted) { Looks = taken });
+        return Proof.Predict(new(Conditions(bake), place, Wanted(bake.Spec)) { Looks = taken });
     }
 
     private static RiseConditions Conditions(BakeSoFar bake) => RiseConditions.Of(bake.Spec.Formula, bake.Dough, bake.Spec.Room);
@@ -271,11 +319,19 @@ internal sealed class WeighDough() : DoughRule("weigh-dough")
 
     public override StepEvent Usual(Step step) => new DoughWeighed(step.Id, step.About!.Mass!.Value);
 
+    /// <summary>There is a scale to weigh it on.</summary>
+    public static bool IsNeeded(BakeSoFar bake) => !bake.Spec.NoScale;
+
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        // What is looked at calls for that.
-        var calls = Bulk.Of(bake) > TimeSpan.Zero && !LookAtBowl.IsAsked(bake);
-        yield return new(Minutes(2)) { Calls = calls, About = new(Mass: bake.Dough) };
+        if (!IsNeeded(bake))
+            yield break;
+        yield return new(Minutes(2))
+        {
+            Calls = Divide.EndsBowl(bake),
+            Marks = Divide.IsNeeded(bake) ? null : [Milestone.Weighed, Milestone.Divided],
+            About = new(Mass: bake.Dough),
+        };
     }
 }
 
@@ -296,14 +352,29 @@ internal sealed class Divide() : DoughRule("divide")
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [Caution.RawDough];
 
+    /// <summary>What comes next calls, where nothing was looked at that did.</summary>
+    public static bool EndsBowl(BakeSoFar bake) => Bulk.Of(bake) > TimeSpan.Zero && !LookAtBowl.IsAsked(bake);
+
+    /// <summary>One piece is not divided, and what is cut from a sheet is rolled whole.</summary>
+    public static bool IsNeeded(BakeSoFar bake) =>
+        bake.Rules < RuleBook.Finishing || (bake.Spec.Parts > 1 && bake.Spec.Cuts.Any(c => c.Bread?.Family.Form != Form.Ring));
+
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
+        if (!IsNeeded(bake))
+            yield break;
         var length = bake
             .Spec.Cuts.Select(c =>
                 c.Bread is { Family: var family } ? family.HandsEach * c.Pieces * Family.DividingPart : Minutes(1)
             )
             .Aggregate(TimeSpan.Zero, (sum, t) => sum + t);
-        yield return new(length) { About = new(Count: bake.Spec.Parts) };
+        var isFirst = !WeighDough.IsNeeded(bake);
+        yield return new(length)
+        {
+            Calls = isFirst && EndsBowl(bake),
+            Marks = isFirst ? [Milestone.Weighed, Milestone.Divided] : null,
+            About = new(Count: bake.Spec.Parts),
+        };
     }
 }
 

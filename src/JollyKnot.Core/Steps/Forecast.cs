@@ -189,10 +189,11 @@ internal sealed class Forecaster(BakeSoFar bake)
 
     private TimeSpan FinishingOf(Batch batch, Mass piece)
     {
+        var tops = bake.Rules < RuleBook.Finishing ? TimeSpan.Zero : PutOn.LengthOf(spec, batch);
         if (batch.Bread.Family.Bathed)
-            return Pot.BathLength(Bath.Boils(spec, batch, piece), spec.Handling.Bath, spec.BoilsASide);
+            return Pot.BathLength(Bath.Boils(spec, batch, piece), spec.Handling.Bath, spec.BoilsASide) + tops;
         var times = (spec.BrushedLast(batch.Bread) ? 1 : 0) + (spec.ScoredLast(batch.Bread) ? 1 : 0);
-        return Finish.SecondsEach * batch.Pieces * times;
+        return Finish.SecondsEach * batch.Pieces * times + tops;
     }
 
     // How long after the first load of its oven a batch can go in.

@@ -61,7 +61,7 @@ internal sealed class KneadByHand() : DoughRule("knead")
         var machine = bake.Spec.Machine;
         if (!machine.ByHand)
             yield break;
-        yield return new(machine.Kneading)
+        yield return new(machine.Kneads)
         {
             Waits = [new(new(Milestone.Cycle), Edge.Start)],
             PointlessAfter = new(Milestone.OutOfMachine),
@@ -124,7 +124,8 @@ internal sealed class CheckDough() : DoughRule("check-#")
 
     public override StepEvent Usual(Step step) => new DoughChecked(step.Id, DoughFeel.Right, Mass.Zero, Mass.Zero);
 
-    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [Caution.MachineHands];
+    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) =>
+        bake.Spec.Machine.ByHand ? [] : [Caution.MachineHands];
 
     /// <summary>Whether somebody stands by: nobody does when a timer starts the machine.</summary>
     public static bool IsWatched(BakeSoFar bake) => bake.Spec.Machine.ByHand || bake.Spec.Handling.Timer is null;
@@ -185,7 +186,8 @@ internal sealed class AddIns() : DoughRule("add-ins")
 
     public override bool IsGlance => true;
 
-    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [Caution.MachineHands];
+    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) =>
+        bake.Spec.Machine.ByHand ? [] : [Caution.MachineHands];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {

@@ -43,6 +43,9 @@ public enum Milestone
     /// <summary>It is divided.</summary>
     Divided,
 
+    /// <summary>Its balls have rested.</summary>
+    Rested,
+
     /// <summary>A batch is shaped.</summary>
     Shaped,
 

@@ -25,8 +25,8 @@ internal sealed class Shape() : BatchRule("shape")
 
     public override Panel Panel => Panel.Shape;
 
-    // The next batch is another piece of work.
-    public override bool BeginsAnew(Step step) => step.Batch > 0;
+    // The next batch is another piece of work, and so is what was waited for.
+    public override bool BeginsAnew(Step step) => step.Batch > 0 || step.Calls;
 
     /// <summary>Shaping a batch, ready hands.</summary>
     public static TimeSpan LengthOf(Batch batch) => batch.Bread.Family.HandsEach * batch.Pieces * (1 - Family.DividingPart);
@@ -37,16 +37,32 @@ internal sealed class Shape() : BatchRule("shape")
         var later = ShapedLater(bake, batch);
         var before = batch.Index == 0 ? new Target(Milestone.Divided) : new Target(Milestone.SetToProof, batch.Index - 1);
         var tins = batch.TinsOf(bake.Batches);
+        var isFirst = batch.Index == 0 && !Divide.IsNeeded(bake) && !WeighDough.IsNeeded(bake);
         yield return new(LengthOf(batch))
         {
-            Calls = later > TimeSpan.Zero || tins is not null,
+            Calls =
+                of.Bread.BallsRest > TimeSpan.Zero
+                || later > TimeSpan.Zero
+                || tins is not null
+                || (isFirst && Divide.EndsBowl(bake)),
+            // One piece that is neither weighed nor divided comes straight into the hands.
+            Marks = isFirst ? [Milestone.Weighed, Milestone.Divided, Milestone.Shaped] : null,
             Waits =
             [
                 .. later > TimeSpan.Zero ? [new Wait(before, Edge.End, later)] : Array.Empty<Wait>(),
+                After(Milestone.Rested, batch.Index),
                 .. tins is null ? [] : new[] { After(Milestone.Out, tins.Index) },
             ],
             About = new(family.Name, piece, Count: batch.Pieces, Aim: Sizes.For(family, piece, batch.Bread.Pan)),
         };
+    }
+
+    /// <summary>The sheet that rounds are cut from; null for everything else.</summary>
+    internal static RingSheet? SheetOf(BakeSoFar bake, Forecast of)
+    {
+        if (of.Bread.Family is not { Form: Form.Ring, Thickness: { } thick } family)
+            return null;
+        return RingSheet.Of(bake.Eaches[of.Batch.Cut] * of.Batch.Pieces, thick, family.Ring ?? RingSheet.UsualRing);
     }
 
     // By as much as it would wait for the oven, less what those before it waited; where the baker does it so.
@@ -61,6 +77,57 @@ internal sealed class Shape() : BatchRule("shape")
             delayed += own;
         }
         return own;
+    }
+}
+
+/// <summary>Balls rest before they are rolled, or they spring back.</summary>
+internal sealed class BallsRest() : BatchRule("balls-rest")
+{
+    public override int Since => RuleBook.Finishing;
+
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Rested];
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        var rest = of.Bread.BallsRest;
+        if (rest <= TimeSpan.Zero)
+            yield break;
+        var whole = !Divide.IsNeeded(bake) && !WeighDough.IsNeeded(bake);
+        yield return new(rest)
+        {
+            Waits = [After(whole ? Milestone.OutOfMachine : Milestone.Divided)],
+            EndedBy = new(Milestone.Shaped),
+            About = new(of.Bread.Family.Name, Count: of.Batch.Pieces),
+        };
+    }
+}
+
+/// <summary>Gather the scraps of a sheet, roll it again and cut the rest.</summary>
+internal sealed class Gather() : BatchRule("gather-#")
+{
+    public override int Since => RuleBook.Finishing;
+
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override Lane? Holds => Lane.Hands;
+
+    public override RecipeStage? ToldAt => RecipeStage.Shaping;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
+    {
+        if (Shape.SheetOf(bake, of) is not { } sheet)
+            yield break;
+        var number = 0;
+        foreach (var rolling in sheet.Rollings.Skip(1))
+            yield return new(of.Bread.Family.HandsEach * rolling.Rings.Length)
+            {
+                Number = ++number,
+                About = new(
+                    of.Bread.Family.Name,
+                    Count: rolling.Rings.Length,
+                    Aim: new(sheet.Ring, null, of.Bread.Family.Thickness)
+                ),
+            };
     }
 }
 
@@ -88,8 +155,17 @@ internal sealed class Brush(bool beforeProof) : BatchRule("brush")
             Calls = !beforeProof,
             Waits = beforeProof ? [] : OvenFree.For(bake, of),
             Marks = beforeProof ? [Milestone.Brushed] : null,
-            About = new(bread.Wash.Name, Finish.WashFor(bread.Wash, bread.Family, of.Piece, pieces), Count: pieces),
+            About = new(WashName(bake, bread), Finish.WashFor(bread.Wash, bread.Family, of.Piece, pieces), Count: pieces),
         };
+    }
+
+    // In the recipe's own words, where it says what it is.
+    private static string WashName(BakeSoFar bake, Bread bread)
+    {
+        var own = bake.Spec.Dough.Parts.FirstOrDefault(p =>
+            p.Kind == PartKind.Wash && Washes.MadeOf([.. p.Rows.Select(r => r.Ingredient)]) == bread.Wash
+        );
+        return bake.Rules < RuleBook.Finishing || own is null ? bread.Wash.Name : own.Contents;
     }
 }
 

@@ -1,6 +1,7 @@
 // Every kind of step there is, in the order of the job. A new one is one line here.
 using System.Collections.Frozen;
 using System.Collections.Immutable;
+using JollyKnot.Core.Doughs;
 
 namespace JollyKnot.Core.Steps;
 
@@ -28,6 +29,7 @@ public static class StepRules
         new LookAtFirstRise(),
         new TakeOut(),
         new Bulk(),
+        new Fold(),
         new LookAtBowl(),
         new WeighDough(),
         new Divide(),
@@ -37,8 +39,12 @@ public static class StepRules
     /// <summary>What hands do with one batch after the other.</summary>
     public static ImmutableArray<BatchRule> Shaping { get; } =
     [
+        new ReadyPan(),
+        new BallsRest(),
         new Shape(),
+        new Gather(),
         new Brush(beforeProof: true),
+        new PutOn(PartMoment.BeforeProof),
         new Score(beforeProof: true),
         new WarmOn(),
         new GetsWarm(),
@@ -64,6 +70,7 @@ public static class StepRules
         new PotHeats(),
         new Bath(),
         new Brush(beforeProof: false),
+        new PutOn(PartMoment.BeforeOven),
         new Score(beforeProof: false),
         new OvenTo(),
         new Load(),
@@ -72,9 +79,12 @@ public static class StepRules
         new Mist(),
         new Turn(),
         new FirstLook(),
+        new PutOn(PartMoment.PartWay),
         new Unload(),
         new Butter(),
+        new PutOn(PartMoment.Hot),
         new Cool(),
+        new PutOn(PartMoment.Cold),
     ];
 
     /// <summary>What belongs to the bread but is no dough, each in time for where it is wanted.</summary>

@@ -24,6 +24,15 @@ internal sealed class MakePart() : DoughRule("part-#")
 
     /// <summary>What a part is wanted for.</summary>
     public static Target WantedFor(Part part, BakeSoFar bake) =>
+        part.Told switch
+        {
+            PartMoment.BeforeProof => new(Milestone.SetToProof, 0),
+            PartMoment.Hot => new(Milestone.Out, 0),
+            PartMoment.Cold => new(Milestone.Cooled, 0),
+            _ => AsItsKind(part, bake),
+        };
+
+    private static Target AsItsKind(Part part, BakeSoFar bake) =>
         part.Kind switch
         {
             // Before the hands are full of dough.

@@ -5,6 +5,7 @@ using System.Text.Json.Serialization;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
@@ -37,6 +38,8 @@ public sealed record Answer(
 /// <param name="Say">The bench sentence: what to do, or what is going on meanwhile.</param>
 /// <param name="Phrase">How the step itself is said.</param>
 /// <param name="Expected">The reading expected, for steps that end with a mass.</param>
+/// <param name="Believed">A reading outside this is asked back; null where none is expected.</param>
+/// <param name="OnScale">It is weighed; else it is measured, and its mass is only reckoned.</param>
 /// <param name="Answers">Answers on offer.</param>
 /// <param name="Cautions">Cautions that matter here.</param>
 /// <param name="Recipe">What the recipe says here; may be empty.</param>
@@ -49,6 +52,8 @@ public sealed record Beat(
     string Say,
     Phrase Phrase,
     Mass? Expected,
+    Plausible? Believed,
+    bool OnScale,
     ImmutableArray<Answer> Answers,
     ImmutableArray<string> Cautions,
     string Recipe
@@ -70,6 +75,8 @@ public sealed record Beat(
             isDue ? phrase.Say : Meanwhile(state, words),
             phrase,
             step.Ending == Ending.Mass ? step.About?.Mass : null,
+            step.Ending == Ending.Mass && step.About?.Mass is { } planned ? Plausible.Around(planned) : null,
+            !spec.NoScale,
             AnswersTo(step, state, words),
             [.. cautions.Select(c => words.Of(c.Caution, spec))],
             step.Rule.ToldAt is { } stage ? string.Join(". ", MethodReading.Said(spec.Dough.Notes, stage)) : ""
@@ -101,7 +108,7 @@ public sealed record Beat(
             Ending.YesNo => [new("no", "It does not", Voice.DoesNotTurn)],
             Ending.Feel => [.. Enum.GetValues<DoughFeel>().Select(f => Dose(f, state, words))],
             Ending.TakeOut => [.. DoughCheck.AtTakeOut.Select(f => new Answer(Name(f), Voice.Felt(f)))],
-            Ending.Look => step.Batch is null ? LooksInBowl() : LooksAt(state.Chain.Of(step)),
+            Ending.Look => step.Batch is null ? LooksInBowl(state.Plan.Spec) : LooksAt(state.Chain.Of(step)),
             _ => [],
         };
 
@@ -110,7 +117,7 @@ public sealed record Beat(
         var (dose, held) = (state.DoseFor(feel), state.SoFar.HeldLeft(state.Plan.Spec));
         var isHeld = held > Mass.Zero && dose.Water > Mass.Zero;
         var hint = isHeld ? words.AllHeld(held, state.Plan.Spec.Liquid!.Ingredient.Name) : words.Of(dose);
-        return new(Name(feel), Voice.Of(feel), hint, Rounded(dose.Water), Rounded(dose.Flour));
+        return new(Name(feel), Voice.Of(feel, state.Plan.Spec.Machine.ByHand), hint, Rounded(dose.Water), Rounded(dose.Flour));
     }
 
     private static ImmutableArray<Answer> LooksAt(Forecast of)
@@ -119,8 +126,8 @@ public sealed record Beat(
         return [.. Looks.Answers(rim).Select(seen => Look(seen, Sight.CanGoIn(seen, wanted, rim)))];
     }
 
-    private static ImmutableArray<Answer> LooksInBowl() =>
-        [.. Looks.InBowl.Select(seen => new Answer(Name(seen), Voice.Of(seen), BowlRise.Has(seen) ? "Divide it" : ""))];
+    private static ImmutableArray<Answer> LooksInBowl(BakeSpec spec) =>
+        [.. Looks.InBowl.Select(seen => new Answer(Name(seen), Voice.Of(seen), BowlRise.Has(seen, spec) ? "Divide it" : ""))];
 
     private static Answer Look(Seen seen, bool canGoIn) =>
         new(Name(seen), Voice.Of(seen), canGoIn && seen != Seen.GoesIn ? "Can go in" : "", Poked: Looks.PokeOf(seen));

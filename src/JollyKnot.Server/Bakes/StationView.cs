@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Learning;
+using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Words;
@@ -16,6 +17,8 @@ namespace JollyKnot.Server.Bakes;
 public sealed record StationCut(string Name, Form? Shape, int Pieces, int Strands, int? Spread, TimeSpan? BakeBetween);
 
 /// <summary>The scale station, in whole scale units.</summary>
+/// <param name="Balls">A ball of one piece, or of one strand, of each cut, across: what the eye goes by.</param>
+/// <param name="NoScale">Nothing is weighed: by ruler or by eye.</param>
 /// <param name="EvenOut">Once all are weighed: the fewest pinches that make them even.</param>
 public sealed record StationView(
     int Dough,
@@ -28,7 +31,9 @@ public sealed record StationView(
     ImmutableArray<StationCut> Cuts,
     ScaleUnitView Scale,
     ImmutableArray<Pinch> EvenOut,
-    EyeCut Eye
+    EyeCut Eye,
+    bool NoScale,
+    ImmutableArray<Length> Balls
 )
 {
     internal static StationView Of(BakeState state)
@@ -46,7 +51,9 @@ public sealed record StationView(
             CutsOf(spec, CutEvenness.Of(spec, station)),
             Measured.Scale(spec.Step),
             next is null ? Core.Dividing.EvenOut.Of(station.Pieces) : [],
-            EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))])
+            EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))]),
+            spec.NoScale,
+            [.. spec.Cuts.Select(c => Sizes.BallAcross(c.Each / c.Strands))]
         );
     }
 

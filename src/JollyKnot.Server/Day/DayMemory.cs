@@ -29,6 +29,7 @@ public sealed class DayMemory(Settings settings)
         InGroups,
         unchanged => unchanged,
         unchanged => unchanged,
+        unchanged => unchanged,
         unchanged => unchanged
     );
     private DayWas? was;

@@ -20,7 +20,15 @@ namespace JollyKnot.Server.Doughs;
 public sealed record RowView(string Ingredient, Role Role, bool Known, Mass Mass, bool AtBeep, Share Percentage, string? Like);
 
 /// <summary>A part with its rows.</summary>
-public sealed record PartView(PartKind Kind, string Name, ImmutableArray<RowView> Rows, PartWork Work, Mass Total);
+public sealed record PartView(
+    PartKind Kind,
+    string Name,
+    ImmutableArray<RowView> Rows,
+    PartWork Work,
+    Mass Total,
+    PartMoment Moment,
+    PartMoment? Told
+);
 
 /// <summary>The dough beside a family's band.</summary>
 /// <param name="From">Driest it likes.</param>
@@ -76,7 +84,7 @@ public sealed record FormulaView(
             f.Yeast,
             f.IsRich,
             Rows(dough.Rows),
-            [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total))],
+            [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total, p.Moment, p.Told))],
             Voice.Contents(dough),
             [.. dough.Lacks.Select(l => new Problem(l, "rows")).Concat(FormulaChecks.Of(f, band)).Select(ProblemView.Of)],
             [

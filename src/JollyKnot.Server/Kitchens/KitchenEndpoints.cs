@@ -36,8 +36,20 @@ public sealed record MachineView(
 /// <param name="Heat">What it is usually baked at.</param>
 /// <param name="Strands">Ropes for each.</param>
 /// <param name="UsualWash">What it is usually brushed with.</param>
+/// <param name="Form">The form given by hand.</param>
+/// <param name="Rolled">It is rolled to a set thickness.</param>
 /// <param name="Bathed">It goes through a soda bath.</param>
-public sealed record FamilyView(string Id, string Name, Mass Usual, Temperature Heat, int Strands, string UsualWash, bool Bathed);
+public sealed record FamilyView(
+    string Id,
+    string Name,
+    Mass Usual,
+    Temperature Heat,
+    int Strands,
+    string UsualWash,
+    bool Bathed,
+    Form Form,
+    bool Rolled
+);
 
 /// <summary>A tin on offer, with the dough that suits it.</summary>
 public sealed record TinView(string Id, string Name, Mass Dough);
@@ -51,21 +63,45 @@ public sealed record Choice(string Id, string Name);
 /// <param name="Offset">Added after.</param>
 /// <param name="Digits">Digits after the point.</param>
 /// <param name="Fine">Under this, a digit more.</param>
-public sealed record ShownIn(string Name, double Factor, double Offset, int Digits, double Fine);
+/// <param name="Long">As written before a figure.</param>
+public sealed record ShownIn(string Name, double Factor, double Offset, int Digits, double Fine, string Long);
 
 /// <summary>How this household reads quantities.</summary>
-public sealed record UnitsView(ShownIn Mass, ShownIn Temperature, ShownIn Length)
+/// <param name="Mass">Masses.</param>
+/// <param name="Temperature">Temperatures.</param>
+/// <param name="Length">Lengths.</param>
+/// <param name="Typed">Units that may be typed behind any figure, whatever the household reads.</param>
+public sealed record UnitsView(ShownIn Mass, ShownIn Temperature, ShownIn Length, TypedUnits Typed)
 {
+    private const double MillimetresPerInch = 25.4;
+
+    private static readonly ShownIn Grams = new("g", 1, 0, 0, 10, "grams"),
+        Ounces = new("oz", 1 / Unit.Find("oz")!.Grams.Grams, 0, 1, 1, "ounces"),
+        Pounds = new("lb", 1 / Unit.Find("lb")!.Grams.Grams, 0, 2, 1, "pounds"),
+        Kilos = new("kg", .001, 0, 3, 1, "kilograms"),
+        Celsius = new("°C", 1, 0, 0, 0, "°C"),
+        Fahrenheit = new("°F", 1.8, 32, 0, 0, "°F"),
+        Centimetres = new("cm", .1, 0, 0, 10, "centimetres"),
+        Millimetres = new("mm", 1, 0, 0, 0, "millimetres"),
+        Inches = new("in", 1 / MillimetresPerInch, 0, 1, 1, "inches");
+
     internal static UnitsView Of(HouseholdUnits units) =>
         new(
-            units.Mass == MassUnit.Grams ? new("g", 1, 0, 0, 10) : new("oz", 1 / Unit.Find("oz")!.Grams.Grams, 0, 1, 1),
+            units.Mass == MassUnit.Grams ? Grams : Ounces,
             Shown(units.Temperature),
-            units.Length == LengthUnit.Metric ? new("cm", .1, 0, 0, 10) : new("in", 1 / 25.4, 0, 1, 1)
+            units.Length == LengthUnit.Metric ? Centimetres : Inches,
+            new([Grams, Kilos, Ounces, Pounds], [Celsius, Fahrenheit], [Millimetres, Centimetres, Inches])
         );
 
-    internal static ShownIn Shown(TemperatureUnit unit) =>
-        unit == TemperatureUnit.Celsius ? new("°C", 1, 0, 0, 0) : new("°F", 1.8, 32, 0, 0);
+    internal static ShownIn Shown(TemperatureUnit unit) => unit == TemperatureUnit.Celsius ? Celsius : Fahrenheit;
 }
+
+/// <summary>Units that may be typed behind a figure.</summary>
+public sealed record TypedUnits(
+    ImmutableArray<ShownIn> Mass,
+    ImmutableArray<ShownIn> Temperature,
+    ImmutableArray<ShownIn> Length
+);
 
 /// <summary>A way from the machine to the divide.</summary>
 public sealed record AfterView(AfterCycle After, string Name);
@@ -94,6 +130,7 @@ public sealed record ScaleStepView(Mass Step, string Name);
 /// <param name="Freshes">How fresh bread could be wanted.</param>
 /// <param name="Timers">For a machine that is loaded before.</param>
 /// <param name="Rests">For a piece that springs back.</param>
+/// <param name="UsualFolds">Folds in the bowl.</param>
 /// <param name="MostCuts">Lines of a cut list.</param>
 /// <param name="UsualWays">What most bakers do.</param>
 /// <param name="UsualSchool">How most bakers load.</param>
@@ -116,6 +153,7 @@ public sealed record KitchenView(
     ImmutableArray<TimeSpan> Freshes,
     ImmutableArray<TimeSpan> Timers,
     ImmutableArray<TimeSpan> Rests,
+    Folds UsualFolds,
     ImmutableArray<ScaleStepView> ScaleSteps,
     int MostCuts,
     Ways UsualWays,
@@ -176,7 +214,9 @@ public static class KitchenEndpoints
                     f.Bake.Heat,
                     f.Strands,
                     f.UsualWash,
-                    f.Bathed
+                    f.Bathed,
+                    f.Form,
+                    f.Thickness is not null
                 )),
             ],
             [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
@@ -190,6 +230,7 @@ public static class KitchenEndpoints
             Wish.UsualFresh,
             Handling.UsualTimers,
             Family.Rests,
+            Folds.Usual,
             [.. Kitchen.ScaleSteps.Select(s => Voice.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)],
             CutList.MostLines,
             Ways.Usual,

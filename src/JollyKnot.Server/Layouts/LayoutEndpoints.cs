@@ -38,7 +38,8 @@ public sealed record LayoutRequest(
 );
 
 /// <summary>A row of the weigh-in list.</summary>
-public sealed record WeighInRow(string Ingredient, Mass Mass, Mass Running);
+/// <param name="Measure">In cups and spoons, where nothing is weighed; else null.</param>
+public sealed record WeighInRow(string Ingredient, Mass Mass, Mass Running, string? Measure);
 
 /// <summary>A filling or the like, shared among the pieces.</summary>
 public sealed record PartShare(PartKind Kind, string Name, Mass Total, Mass Each);
@@ -69,9 +70,10 @@ public sealed record HeatSchool(Temperature Heat, TimeSpan Likely, bool Hotter);
 
 /// <summary>Rounds from a sheet with a ring.</summary>
 /// <param name="Ring">The ring's width.</param>
+/// <param name="Thick">The sheet's thickness.</param>
 /// <param name="PerRolling">From the first sheet, then from the gathered scraps.</param>
 /// <param name="Scrap">Left in the end.</param>
-public sealed record RingsView(Length Ring, ImmutableArray<int> PerRolling, Mass Scrap);
+public sealed record RingsView(Length Ring, Length Thick, ImmutableArray<int> PerRolling, Mass Scrap);
 
 /// <summary>One cut laid out.</summary>
 /// <param name="FamilyId">What it becomes; null for the fridge.</param>
@@ -88,6 +90,10 @@ public sealed record RingsView(Length Ring, ImmutableArray<int> PerRolling, Mass
 /// <param name="Schools">Hotter and shorter, cooler and longer, as far as the dial goes.</param>
 /// <param name="Rings">What a ring cuts from the sheet; null for what is not cut with one.</param>
 /// <param name="Pans">The kitchen's pans that hold it, the best first.</param>
+/// <param name="Slashes">How it is slashed.</param>
+/// <param name="BallsRest">How long its balls rest before they are shaped; 0 for not at all.</param>
+/// <param name="Gets">The parts of its dough that it gets, by number.</param>
+/// <param name="WouldHold">What would hold it, where nothing here does; null where something does.</param>
 public sealed record CutView(
     string? FamilyId,
     string Name,
@@ -111,7 +117,11 @@ public sealed record CutView(
     Length? RoundTin,
     ImmutableArray<HeatSchool> Schools,
     RingsView? Rings,
-    ImmutableArray<PanView> Pans
+    ImmutableArray<PanView> Pans,
+    Slashes Slashes,
+    TimeSpan BallsRest,
+    ImmutableArray<int> Gets,
+    string? WouldHold
 );
 
 /// <summary>A caution at a step.</summary>
@@ -248,7 +258,7 @@ public static class LayoutEndpoints
         var eaches = spec.Eaches(dough);
         return new(
             dough,
-            [.. spec.Cuts.Select((c, i) => View(layout, kitchen, c, i, eaches[i]))],
+            [.. spec.Cuts.Select((c, i) => View(layout, kitchen, words, c, i, eaches[i]))],
             scaled,
             table.Start,
             table.Ready,
@@ -256,7 +266,14 @@ public static class LayoutEndpoints
             layout.LateBy,
             spec.Room,
             FormulaView.Of(spec.Dough, pantry, spec.Batches[0].Bread.Family.Hydration),
-            [.. spec.Pan.Steps.Select(p => new WeighInRow(p.Row.Ingredient.Name, p.Mass, p.Running))],
+            [
+                .. spec.Pan.Steps.Select(p => new WeighInRow(
+                    p.Row.Ingredient.Name,
+                    p.Mass,
+                    p.Running,
+                    spec.NoScale ? words.Measure(p.Row.Ingredient, p.Mass, spec) : null
+                )),
+            ],
             [.. spec.Dough.Rows.Where(r => r.AtBeep).Select(r => $"{words.Grams(r.Mass)} {r.Ingredient.Name}")],
             [
                 .. spec
@@ -308,7 +325,7 @@ public static class LayoutEndpoints
     // Two schools for the same bread lie about so far to either side. Bakers' usage.
     private const double SchoolDegrees = 15;
 
-    private static CutView View(Layout layout, Kitchen kitchen, Cut cut, int index, Mass each)
+    private static CutView View(Layout layout, Kitchen kitchen, Voice words, Cut cut, int index, Mass each)
     {
         var spec = layout.Plan.Spec;
         if (cut.Bread is not { } bread)
@@ -335,11 +352,23 @@ public static class LayoutEndpoints
                 null,
                 [],
                 null,
-                []
+                [],
+                Slashes.None,
+                TimeSpan.Zero,
+                [],
+                null
             );
         var first = layout.Steps.Batches.First(b => b.Batch.Cut == index);
         var waiting = Waiting.Of(layout, index);
         var oven = spec.OvenOf(bread);
+        var pans = PanChoice.Of(
+            bread.Family,
+            each,
+            cut.Pieces,
+            kitchen.Tins.Where(oven.Holds),
+            spec.RacksFor(bread),
+            bread.Touching
+        );
         return new(
             bread.Family.Id,
             bread.Family.Name,
@@ -371,21 +400,21 @@ public static class LayoutEndpoints
                         .Select(h => new HeatSchool(h, spec.Window(bread, each, h).Likely, h > bread.Heat)),
                 ],
             bread.Family.Form == Form.Ring
-            && RingSheet.Of(each * cut.Pieces, bread.Family.Thickness!.Value, RingSheet.UsualRing) is var rings
-                ? new(rings.Ring, [.. rings.Rollings.Select(r => r.Rings.Length)], rings.Scrap)
+            && RingSheet.Of(each * cut.Pieces, bread.Family.Thickness!.Value, bread.Family.Ring ?? RingSheet.UsualRing)
+                is var rings
+                ? new(rings.Ring, bread.Family.Thickness!.Value, [.. rings.Rollings.Select(r => r.Rings.Length)], rings.Scrap)
                 : null,
-            [
-                .. PanChoice
-                    .Of(bread.Family, each, cut.Pieces, kitchen.Tins.Where(oven.Holds), spec.RacksFor(bread), bread.Touching)
-                    .OrderByDescending(p => p.Layout.Tin == bread.Pan)
-                    .Select(PanView.Of),
-            ]
+            [.. pans.OrderByDescending(p => p.Layout.Tin == bread.Pan).Select(PanView.Of)],
+            bread.Family.Slashes,
+            bread.BallsRest,
+            [.. Enumerable.Range(1, spec.Dough.Parts.Length).Where(bread.IsGiven)],
+            bread.Pan is null && Fits.Of(bread, each, cut.Pieces, kitchen, oven) is { } fits ? words.Of(fits, bread) : null
         );
     }
 }
 
 /// <summary>Turns what was chosen into a layout.</summary>
-public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitchens, HouseClock clock)
+public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitchens, PantryKeeper pantries, HouseClock clock)
 {
     // The wash is listed by name elsewhere; the factor is rounded down so that it surely fits.
     private const double Rounding = 1000;
@@ -430,8 +459,10 @@ public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitc
         if (!made.Has(out var spec))
             return (null, factor, Problems.Bad([.. made.Problems.Select(p => p with { Field = $"{prefix}choice.{p.Field}" })]));
         var past = (await bakes.Closed(Remembered)).Select(b => b.Bake.Lessons).ToList();
+        var pantry = await pantries.Get();
         spec = spec with
         {
+            Around = spec.Around with { Measuring = new(pantry.Cups, pantry.Habit) },
             Made = spec.Made with { Source = new(stored.Id, stored.Version) },
             Learned = new(PaceMemory.For(spec.Place, past), OvenMemory.Of(past)),
         };

@@ -1,5 +1,4 @@
 using JollyKnot.Core.Baking;
-using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
@@ -23,7 +22,7 @@ internal static class BakingWords
                             : "",
                         "Drain a minute or two; salt while wet."
                     ),
-                    "All through",
+                    s.IsOne ? "It is through" : "All through",
                     new(Seconds(s), "s a side")
                 ),
             ["load"] = s => s.Bread.OnGriddle ? OntoGriddle(s) : IntoOven(s),
@@ -31,13 +30,13 @@ internal static class BakingWords
                 s.Bread.OnGriddle
                     ? Phrase.Stretch(
                         s.Marked("Griddle"),
-                        $"{Capital(s.The("they"))} are on the griddle, {Measured.Minutes(s.About.Length!.Value)} a side."
+                        $"{Capital(s.TheyAre)} on the griddle, {Measured.Minutes(s.About.Length!.Value)} a side."
                     )
-                    : Phrase.Stretch(s.Marked("Bake"), $"{Capital(s.The("they"))} are baking."),
+                    : Phrase.Stretch(s.Marked("Bake"), $"{Capital(s.TheyAre)} baking."),
             ["mist-#"] = s =>
                 new(s.Marked("Spray again"), "Spray once more, quickly.", "Not on the glass or the lamp.", "Sprayed"),
             ["griddle-#"] = s => s.Step.Is(Milestone.Flipped) ? Flip(s) : NextOn(s),
-            ["turn"] = s => s.Family.Thickness is null ? TurnTray(s) : new("Flip them", "Flip the flatbreads.", "", "Flipped"),
+            ["turn"] = s => s.Family.Thickness is null ? TurnTray(s) : new($"Flip {s.Them}", $"Flip {s.The()}.", "", "Flipped"),
             ["first-look"] = s =>
                 new(
                     s.Marked("First look"),
@@ -51,32 +50,41 @@ internal static class BakingWords
             ["unload"] = s => s.Bread.OnGriddle ? OffGriddle(s) : OutOfOven(s),
             ["butter"] = s =>
                 new(
-                    s.Marked("Butter them"),
+                    s.Marked($"Butter {s.Them}"),
                     $"Brush {s.The()} with butter while hot.",
-                    $"About {s.Grams(s.About.Mass)} does all {s.Count}.",
+                    Butter(s),
                     "Buttered",
-                    s.MassFigure
+                    s.Spec.NoScale ? null : s.MassFigure
                 ),
-            ["cool"] = _ => Phrase.Stretch("Cool", "They are cooling."),
+            ["cool"] = s => Phrase.Stretch("Cool", $"{Capital(s.TheyAre)} cooling."),
         };
+
+    // Without a scale a brush knows by itself.
+    private static string Butter(Said s)
+    {
+        if (s.Spec.NoScale)
+            return "";
+        return s.Count == 1 ? $"About {s.Grams(s.About.Mass)}." : $"About {s.Grams(s.About.Mass)} does all {s.Count}.";
+    }
 
     private static string Seconds(Said s) => Measured.Whole(s.About.Length!.Value.TotalSeconds);
 
     private static Phrase OntoGriddle(Said s)
     {
         var first = Math.Min(s.Count, s.Bread.AtOnce ?? 1);
+        var laid = s.IsOne ? "it" : $"the first {first}";
         return new(
             s.Marked("The first on the griddle"),
-            $"Lay the first {first} on the {Lower(s.Thing)}.",
-            $"{s.Counted}, {s.Bread.AtOnce} at a time; {Measured.Minutes(s.About.Length!.Value)} a side.",
-            "They are on",
+            $"Lay {laid} on the {Lower(s.Thing)}.",
+            $"{s.Counted}, {first} at a time; {Measured.Minutes(s.About.Length!.Value)} a side.",
+            s.IsOne ? "It is on" : "They are on",
             s.HeatFigure
         );
     }
 
     private static Phrase Flip(Said s) =>
         new(
-            s.Marked("Flip them"),
+            s.Marked(s.Count == 1 ? "Flip it" : "Flip them"),
             s.Count == 1 ? "Flip it." : $"Flip all {s.Count} on the {Lower(s.Thing)}.",
             $"{Measured.Minutes(s.About.Length!.Value)} on this side too.",
             "Flipped"
@@ -94,25 +102,18 @@ internal static class BakingWords
         new(
             s.Marked("Load the oven"),
             $"Load the {Lower(s.Thing)}{(s.Spec.Batches.Length > 1 ? $": {s.Counted}" : "")}.",
-            Join(OnTop(s), $"{s.Count} {s.Family.Name}, {s.Dial}.", On(s), Steaming(s)),
-            "They are in",
+            Join($"{Capital(s.Counted)}, {s.Dial}.", On(s), Steaming(s)),
+            s.IsOne ? "It is in" : "They are in",
             s.DialFigure
         );
-
-    // What is sprinkled on needs no making, but is not to be forgotten.
-    private static string OnTop(Said s)
-    {
-        var sprinkled = s.Spec.Dough.Parts.Where(p => p.Kind == PartKind.Topping && p.Work.Whole == TimeSpan.Zero).ToList();
-        return sprinkled.Count == 0
-            ? ""
-            : $"First on top: {string.Join(", ", sprinkled.SelectMany(p => p.Rows).Select(r => r.Ingredient.Name))}.";
-    }
 
     private static string On(Said s)
     {
         if (s.Bread.Pan is not { } pan)
             return "";
-        return pan.IsStone ? $"Straight onto the hot {Lower(pan.Name)}." : $"In or on the {Lower(pan.Name)}.";
+        if (pan.IsStone)
+            return $"Straight onto the hot {Lower(pan.Name)}.";
+        return pan.IsFlat ? $"On the {Lower(pan.Name)}." : $"In the {Lower(pan.Name)}.";
     }
 
     private static string Steaming(Said s) =>
@@ -141,23 +142,38 @@ internal static class BakingWords
     private static Phrase OffGriddle(Said s) =>
         new(
             s.Marked("Off the griddle"),
-            $"Take the last of {s.The()} off the griddle.",
-            $"Under a cloth they stay soft. Doughy inside: a few minutes in an oven at {s.Degree(BakeWindow.FinishedAt)} "
-                + "finish them.",
-            "They are off"
+            s.IsOne ? "Take it off the griddle." : $"Take the last of {s.The()} off the griddle.",
+            $"Under a cloth {(s.IsOne ? "it stays" : "they stay")} soft. Doughy inside: a few minutes in an oven at {s.Degree(BakeWindow.FinishedAt)} "
+                + $"finish {s.Them}.",
+            s.IsOne ? "It is off" : "They are off"
         );
 
     // In the bread's own words.
-    private static string Done(Said s) =>
-        s.Family.Form switch
+    private static string Done(Said s)
+    {
+        var they = s.IsOne ? "it is" : "they are";
+        return s.Family.Form switch
         {
-            Form.Disc when s.Family.Thickness is not null => "they have puffed and have brown spots",
+            Form.Disc when s.Family.Thickness is not null => s.IsOne
+                ? "it has puffed and has brown spots"
+                : "they have puffed and have brown spots",
             Form.Tray => "it is brown on top, and golden where an edge is lifted",
             Form.Loaf => "the top is brown, the sides are golden and the base sounds hollow",
             Form.Swirl => "the top is deep golden and the middle is firm",
-            _ when s.Spec.Formula.IsRich => "they are golden all over",
-            _ => "they are brown and sound hollow",
+            _ when s.Spec.Formula.IsRich => $"{they} golden all over",
+            _ => s.IsOne ? "it is brown and sounds hollow" : "they are brown and sound hollow",
         };
+    }
+
+    // Nothing lies long on what is hot; bread that is flat on a stone was never in a pan.
+    private static string OffThePan(Said s)
+    {
+        if (s.Bread.Pan is not { IsStone: false } pan)
+            return "";
+        return pan.IsFlat
+            ? "Off the hot tray at once, or the base goes soggy."
+            : "Out of the hot tin at once, or the base goes soggy.";
+    }
 
     private static Phrase OutOfOven(Said s)
     {
@@ -165,11 +181,8 @@ internal static class BakingWords
         return new(
             s.Marked("Out of the oven"),
             $"Take {s.The()} out if {Done(s)}.",
-            Join(
-                s.Bread.Pan is null or { IsStone: true } ? "" : "Off the hot tin or tray at once, or the base goes soggy.",
-                Voice.Of(keeping.Cooling)
-            ),
-            "They are out"
+            Join(OffThePan(s), Voice.Of(keeping.Cooling)),
+            s.IsOne ? "It is out" : "They are out"
         );
     }
 }

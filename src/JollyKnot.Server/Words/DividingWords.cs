@@ -28,6 +28,13 @@ internal static class DividingWords
                         "It is out"
                     ),
             ["bulk"] = s => Phrase.Stretch("Rises in a bowl", "The dough is rising in its bowl."),
+            ["fold-#"] = s =>
+                new(
+                    $"Fold {s.Count}",
+                    "Fold the dough in its bowl, once all round.",
+                    "Wet hands; lift, stretch, over. Leave it out if there is no time.",
+                    "Folded"
+                ),
             ["bowl-look-#"] = LookAtBowl,
             ["rise-look-#"] = LookAtBowl,
             ["weigh-dough"] = s =>
@@ -41,17 +48,19 @@ internal static class DividingWords
             ["divide"] = s =>
                 new(
                     $"Divide into {s.Count}",
-                    s.Station?.Next is { } next ? $"{Capital(Voice.Piece(next, s.Spec))}." : $"Divide into {s.Count}.",
-                    "A few grams off is fine.",
+                    !s.Spec.NoScale && s.Station?.Next is { } next
+                        ? $"{Capital(Voice.Piece(next, s.Spec))}."
+                        : $"Divide into {s.Count}.",
+                    s.Spec.NoScale ? "By ruler or by eye, below." : $"{s.Grams(Core.Measures.Mass.FromGrams(2))} off is fine.",
                     "Take it as it is"
                 ),
             ["keep-#"] = s =>
                 new(
-                    $"{s.Grams(s.About.Mass)} into the fridge",
-                    $"Put {s.Grams(s.About.Mass)} into the fridge.",
-                    "In an oiled, covered bowl with room to grow. It keeps until tomorrow.",
+                    s.Spec.NoScale ? "The rest into the fridge" : $"{s.Grams(s.About.Mass)} into the fridge",
+                    s.Spec.NoScale ? "Put the rest into the fridge." : $"Put {s.Grams(s.About.Mass)} into the fridge.",
+                    "In an oiled, covered bowl with room to grow.",
                     "It is cold",
-                    s.MassFigure
+                    s.Spec.NoScale ? null : s.MassFigure
                 ),
         };
 

@@ -30,7 +30,7 @@ internal static class KneadingWords
                     "Check the dough: look and touch.",
                     Join(
                         s.About.Mass is { } held
-                            ? $"{s.Grams(held)} {s.Thing} held back: pour in what it wants, and tell how much."
+                            ? $"{(s.Spec.NoScale ? s.Measure(s.Spec.Liquid!.Ingredient, held) : s.Grams(held))} {s.Thing} held back: pour in what it wants, and tell how much."
                             : "",
                         s.ByHand ? "" : "Scrape the corners down with a soft spatula first.",
                         s.ByHand
@@ -40,6 +40,12 @@ internal static class KneadingWords
                     "Kept"
                 ),
             ["add-ins"] = s =>
-                new($"Add {s.Thing}", $"Add the {s.Thing} now.", "Lid down again when it is mixed in.", "Added", s.MassFigure),
+                new(
+                    $"Add {s.Thing}",
+                    $"Add the {s.Thing} now.",
+                    s.ByHand ? "Fold it in until it is spread evenly." : "Lid down again when it is mixed in.",
+                    "Added",
+                    s.Spec.NoScale ? null : s.MassFigure
+                ),
         };
 }

@@ -40,7 +40,7 @@ internal static class LoadingWords
                 new(
                     s.Count > 1 ? $"{s.Count} paddles in" : "Paddle in",
                     s.Count > 1 ? $"Put both paddles in the {Lower(s.Thing)}." : $"Put the paddle in the {Lower(s.Thing)}.",
-                    "Push until it sits. Have the scale and the pan at hand.",
+                    s.Spec.NoScale ? "Push until it sits." : "Push until it sits. Have the scale and the pan at hand.",
                     "In"
                 ),
             ["weigh-in-#"] = s => s.About.IsPinch ? Pinch(s) : WeighIn(s),
@@ -49,14 +49,31 @@ internal static class LoadingWords
 
     private static Phrase Pinch(Said s) => new($"A pinch of {s.Thing}", $"Add a pinch of {s.Thing}.", Where(s), "It is in");
 
-    private static Phrase WeighIn(Said s) =>
+    private static Phrase WeighIn(Said s) => s.Spec.NoScale ? MeasureIn(s) : OnScale(s);
+
+    // In cups, spoons and eggs.
+    private static Phrase MeasureIn(Said s)
+    {
+        var measure = s.Measure(s.Row.Ingredient, s.About.Mass!.Value);
+        return new($"Add {s.Thing}", $"Add {measure} {Together(s)}.", Where(s), "It is in", new(measure, ""));
+    }
+
+    private static Phrase OnScale(Said s) =>
         new(
             $"Weigh in {s.Thing}",
             $"Weigh in the {Together(s)}.",
-            Join($"{s.Grams(s.About.Running)} in the pan after this.", Where(s)),
+            Join(Spooned(s), $"{s.Grams(s.About.Running)} in the {(s.ByHand ? "bowl" : "pan")} after this.", Where(s)),
             "It is in",
             s.MassFigure
         );
+
+    // So little is easier to spoon than to weigh. Ours.
+    private static string Spooned(Said s) =>
+        s.About.Mass is { IsLittle: true } mass && s.Row.Ingredient.Role != Core.Pantry.Role.Egg
+            ? s.Measure(s.Row.Ingredient, mass) is var spoons && spoons != s.Grams(mass)
+                ? $"About {spoons}."
+                : ""
+            : "";
 
     // Yeast that bloomed goes in with what it bloomed in.
     private static string Together(Said s) => s.About.With is { } liquid ? $"{s.Thing} with its {liquid}" : s.Thing;
@@ -65,7 +82,6 @@ internal static class LoadingWords
         s.About.Spot switch
         {
             Spot.Dimple => "Into a dimple in the flour, dry, away from the salt.",
-            Spot.Bottom when s.ByHand => "",
             Spot.Bottom => "First, on the bottom, where it stays dry.",
             Spot.FirstCorner => "Into a corner, away from the yeast.",
             Spot.SecondCorner => "Into the corner across.",

@@ -91,6 +91,52 @@ public sealed class Measured(HouseholdUnits units)
 
     private static bool IsWhole(double value) => Math.Abs(value - Math.Round(value)) < 1e-6;
 
+    /// <summary>An amount as it is measured: "3¾ cups and 2 tbsp", "2" of eggs; as a mass where nobody knows.</summary>
+    public string ByMeasure(Ingredient ingredient, Mass mass, Measuring? measuring)
+    {
+        var measures = InMeasures.Of(ingredient, mass, measuring ?? Measuring.Usual);
+        return measures.IsEmpty ? Grams(mass) : string.Join(" and ", measures.Select(In));
+    }
+
+    private static string In(InMeasure measure)
+    {
+        var count = Fractions(measure.Count);
+        return measure.Kind switch
+        {
+            MeasureKind.Cup => $"{count} cup{(measure.Count > 1 ? "s" : "")}",
+            MeasureKind.Tablespoon => $"{count} tbsp",
+            MeasureKind.Teaspoon => $"{count} tsp",
+            _ => count,
+        };
+    }
+
+    private static readonly (double Part, string Sign)[] Signs =
+    [
+        (0, ""),
+        (1 / 8d, "⅛"),
+        (1 / 4d, "¼"),
+        (1 / 3d, "⅓"),
+        (1 / 2d, "½"),
+        (2 / 3d, "⅔"),
+        (3 / 4d, "¾"),
+        (1, ""),
+    ];
+
+    /// <summary>A number with the fraction that measures come in.</summary>
+    public static string Fractions(double count)
+    {
+        var whole = Math.Floor(count);
+        var (part, sign) = Signs.MinBy(s => Math.Abs(s.Part - (count - whole)));
+        whole += part == 1 ? 1 : 0;
+        return whole == 0 ? sign : Whole(whole) + sign;
+    }
+
+    /// <summary>A volume to the tenth of a litre, or in US pints where masses are ounces.</summary>
+    public string Litres(Volume volume) =>
+        units.Mass == MassUnit.Ounces
+            ? $"{Digits(volume / Unit.Find("pint")!.Us, "0.#")} pints"
+            : $"{Digits(volume.Litres, "0.#")} litres";
+
     /// <summary>Spoons, to the half; at least half a one.</summary>
     public static string Spoons(double spoons)
     {

@@ -177,6 +177,7 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["unknown:ways"] = "Not one of the ways.",
         ["room"] = "A kitchen of {0}? {1} to {2} can be reckoned with.",
         ["out-of-range:fridge"] = "Up to {0} in the fridge.",
+        ["out-of-range:length"] = "From {0} to {1} is possible here.",
         ["out-of-range:bowl"] = "Up to {0} in the bowl.",
         ["too-cool"] = "Bread does not bake under {0}.",
         ["off-the-dial"] = "{0} goes from {1} to {2}.",

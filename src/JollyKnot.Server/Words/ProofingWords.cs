@@ -22,13 +22,13 @@ internal static class ProofingWords
                     "It is off"
                 ),
             ["falls-to-safe"] = s => Phrase.Stretch("The oven falls", $"The {Lower(s.Thing)} falls until dough can go in."),
-            ["cold"] = s => Phrase.Stretch(s.Marked("In the fridge"), $"{Capital(s.The("they"))} are rising slowly {s.Thing}."),
+            ["cold"] = s => Phrase.Stretch(s.Marked("In the fridge"), $"{Capital(s.TheyAre)} rising slowly {s.Thing}."),
             ["warm-up"] = s =>
                 new(
                     s.Marked($"Out of the {Cold(s)}"),
-                    $"Take {s.The()} out of the {Cold(s)} and set them {s.Thing}.",
+                    $"Take {s.The()} out of the {Cold(s)} and set {s.Them} {s.Thing}.",
                     "Cold dough wants its time: a big piece most.",
-                    "They are there"
+                    s.IsOne ? "It is there" : "They are there"
                 ),
             ["proof"] = Rising,
             ["proof-counter"] = Rising,
@@ -37,7 +37,7 @@ internal static class ProofingWords
                     s.Marked(s.Count > 1 ? "Look at the proof again" : "Look at the proof"),
                     s.Bread.HasRim
                         ? "Look at the tin: how high is the dough?"
-                        : $"Look at {s.The("the proof")}: how much have they grown?",
+                        : $"Look at {s.The("the proof")}: how much {(s.IsOne ? "has it" : "have they")} grown?",
                     "Size decides, not the clock.",
                     "Seen"
                 ),
@@ -69,8 +69,7 @@ internal static class ProofingWords
         );
     }
 
-    private static Phrase Rising(Said s) =>
-        Phrase.Stretch(s.Marked("Second proof"), $"{Capital(s.The("they"))} are rising {s.Thing}.");
+    private static Phrase Rising(Said s) => Phrase.Stretch(s.Marked("Second proof"), $"{Capital(s.TheyAre)} rising {s.Thing}.");
 
     // What waits for the oven is held somewhere cool; a night is one in the fridge.
     private static string Cold(Said s) => s.Spec.ColdOf(s.Bread) is null ? "cold" : "fridge";

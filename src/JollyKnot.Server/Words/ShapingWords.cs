@@ -12,52 +12,98 @@ internal static class ShapingWords
     public static Dictionary<string, Func<Said, Phrase>> Steps { get; } =
         new()
         {
-            ["shape"] = s =>
-                new(
-                    $"Shape {s.Counted}",
-                    $"Shape {s.Counted}.",
-                    Join(Size(s), Voice.How(s.Family.Form), Voice.Sticky(s.Family.Sticky)),
-                    "All shaped",
-                    SizeFigure(s)
+            ["balls-rest"] = s =>
+                Phrase.Stretch(
+                    s.Marked(s.IsOne ? "The ball rests" : "The balls rest"),
+                    s.IsOne ? "The ball rests, covered." : "The balls rest, covered."
                 ),
+            ["gather-#"] = s =>
+                new(
+                    s.Marked("Gather, roll again"),
+                    $"Gather the scraps, roll them {s.Length(s.About.Aim!.Thickness!.Value)} thick and cut {s.Count} more.",
+                    "Press them together, do not knead; let them rest if they pull back.",
+                    "Cut"
+                ),
+            ["shape"] = s => s.Family.Form == Form.Ring ? RollAndCut(s) : Shape(s),
             ["brush"] = s =>
                 new(
-                    s.Marked($"Brush with {s.Thing}"),
-                    $"Brush {s.The()} with {s.Thing}.",
-                    s.About.Mass is { } wash && wash > Mass.Zero
-                        ? $"About {s.Grams(wash)} does all {s.Count}{Egg(s.Bread.Wash, wash)}."
-                        : "",
-                    "Brushed"
+                    s.Marked($"{Brushing(s)} with {s.Thing}"),
+                    $"{Brushing(s)} {s.The()} with {s.Thing}.",
+                    WashAmount(s),
+                    "It is on"
                 ),
             ["score"] = s =>
                 new(
                     s.Marked("Score"),
                     $"Score {s.The()}.",
-                    "5 to 6 mm deep, a thin or serrated blade, once or in a cross.",
+                    $"{Voice.Slashes(s.Family.Slashes)}, {s.Length(Core.Finishing.Finish.SlashDeep.From)} to "
+                        + $"{s.Length(Core.Finishing.Finish.SlashDeep.To)} deep, with a thin or serrated blade.",
                     "Scored"
                 ),
             ["start-proof"] = s =>
-                new(s.Marked("Set to proof"), $"Cover {s.The()} and set them {s.Thing}.", Covered(s), "They are there"),
+                new(
+                    s.Marked("Set to proof"),
+                    $"Cover {s.The()} and set {s.Them} {s.Thing}.",
+                    Covered(s),
+                    s.IsOne ? "It is there" : "They are there"
+                ),
         };
+
+    private static Phrase Shape(Said s) =>
+        new(
+            $"Shape {s.Counted}",
+            $"Shape {s.Counted}.",
+            Join(Size(s), Voice.How(s.Family.Form), Voice.Sticky(s.Family.Sticky)),
+            s.IsOne ? "Shaped" : "All shaped",
+            SizeFigure(s)
+        );
+
+    // Nothing is divided: it is rolled whole, and cut.
+    private static Phrase RollAndCut(Said s)
+    {
+        var (ring, thick) = (s.Family.Ring ?? RingSheet.UsualRing, s.Family.Thickness!.Value);
+        return new(
+            "Roll and cut",
+            $"Roll the dough {s.Length(thick)} thick and cut rounds with the ring of {s.Length(ring)}.",
+            Join("Press straight down, do not twist.", Voice.Sticky(s.Family.Sticky)),
+            "Cut",
+            s.Measured.LengthFigure(thick, "thick")
+        );
+    }
+
+    // Flour is dusted, everything else is brushed.
+    private static string Brushing(Said s) => s.Bread.Wash.Id == "flour" ? "Dust" : "Brush";
+
+    private static string WashAmount(Said s)
+    {
+        if (s.About.Mass is not { } wash || wash <= Mass.Zero)
+            return "";
+        var egg = Egg(s.Bread.Wash, wash);
+        if (s.Spec.NoScale)
+            return egg.Length == 0 ? "" : Capital(egg[2..]) + ".";
+        return $"About {s.Grams(wash)}{(s.Count == 1 ? "" : $" does all {s.Count}")}{egg}.";
+    }
 
     private static string Size(Said s) =>
         s.About.Aim switch
         {
             { Rope: { } rope, Thickness: { } thick } =>
-                $"{Ropes(s.Family)} of {s.Length(rope)}, about {s.Length(thick)} thick; roll "
-                    + $"{s.Length(Sizes.RolledTo(rope))}, they shrink back.",
+                $"{Ropes(s.Family, s.Batch.Pieces)} of {s.Length(rope)}, about {s.Length(thick)} thick; roll "
+                    + $"{s.Length(Sizes.RolledTo(rope))}, {(s.Batch.Pieces * s.Family.Strands == 1 ? "it shrinks" : "they shrink")} back.",
             { Sheet: { } sheet, Thickness: { } thick } =>
                 $"Flatten it to {s.Length(sheet.Length)} by {s.Length(sheet.Width)}, {s.Length(thick)} thick.",
-            { Across: { } across, Thickness: { } thick } => $"Rolled {s.Length(thick)} thin they are {s.Length(across)} across.",
+            { Across: { } across, Thickness: { } thick } =>
+                $"Rolled {s.Length(thick)} thin {(s.IsOne ? "it is" : "they are")} {s.Length(across)} across.",
             { Across: { } across } => $"About {s.Length(across)} across, skin stretched, seam under.",
             _ => "",
         };
 
-    private static string Ropes(Family family)
+    private static string Ropes(Family family, int pieces)
     {
         if (family.Strands > 1)
             return "Strands";
-        return family.Form == Form.Log ? "Logs" : "Ropes";
+        var one = family.Form == Form.Log ? "A log" : "A rope";
+        return pieces == 1 ? one : $"{one[2..3].ToUpperInvariant()}{one[3..]}s";
     }
 
     private static Figure? SizeFigure(Said s) =>

@@ -1,6 +1,9 @@
 using System.Collections.Frozen;
+using System.Collections.Immutable;
 using JollyKnot.Core.Dividing;
+using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
@@ -36,6 +39,7 @@ public static class StepWords
         KneadingWords.Steps,
         DividingWords.Steps,
         ShapingWords.Steps,
+        FinishingWords.Steps,
         ProofingWords.Steps,
         HeatingWords.Steps,
         BakingWords.Steps,
@@ -82,6 +86,18 @@ internal sealed record Said(Step Step, BakeSpec Spec, Measured Measured, Station
 
     public string Grams(Mass? mass) => Measured.Grams(mass);
 
+    /// <summary>The row of the dough that is weighed in.</summary>
+    public DoughRow Row => Spec.Dough.Rows[Step.Id.Number - 1];
+
+    /// <summary>An amount in cups and spoons.</summary>
+    public string Measure(Ingredient ingredient, Mass mass) => Measured.ByMeasure(ingredient, mass, Spec.Around.Measuring);
+
+    /// <summary>A little of something made of these: weighed, or measured where there is no scale.</summary>
+    public string Amount(ImmutableArray<DoughRow> rows, Mass mass) =>
+        Spec.NoScale && rows is [var one] ? Measure(one.Ingredient, mass)
+        : Spec.NoScale ? ""
+        : Grams(mass);
+
     public string Degree(Temperature? heat) => heat is { } h ? Measured.Degree(h) : "";
 
     public string Length(Length length) => Measured.Length(length);
@@ -98,10 +114,19 @@ internal sealed record Said(Step Step, BakeSpec Spec, Measured Measured, Station
 
     public string Dial => $"{DialFigure.Value} {DialFigure.Unit}";
 
+    /// <summary>There is one piece of it, not several.</summary>
+    public bool IsOne => Batch.Pieces == 1;
+
+    /// <summary>"it" or "them".</summary>
+    public string Them => IsOne ? "it" : "them";
+
+    /// <summary>"it is" or "they are", or the batch by its name.</summary>
+    public string TheyAre => Name.Alone ? (IsOne ? "it is" : "they are") : $"the {Which} {(IsOne ? "is" : "are")}";
+
     /// <summary>Where several batches go their own ways, each is named.</summary>
     public string Marked(string text) => Name.Alone ? text : $"{text}: {Which}";
 
-    public string The(string alone = "them") => Name.Alone ? alone : $"the {Which}";
+    public string The(string? alone = null) => Name.Alone ? alone ?? Them : $"the {Which}";
 
     public string Counted => Voice.Counted(Batch.Pieces, Family);
 
@@ -111,7 +136,8 @@ internal sealed record Said(Step Step, BakeSpec Spec, Measured Measured, Station
     {
         get
         {
-            var of = Name.Each is { } each ? $"{Name.Family} of {Grams(each)}" : Name.Family;
+            var family = IsOne ? Voice.One(Family.Name) : Name.Family;
+            var of = Name.Each is { } each ? $"{family} of {Grams(each)}" : family;
             return Name.Load is { } load ? $"{of}, load {load}" : of;
         }
     }

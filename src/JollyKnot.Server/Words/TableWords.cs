@@ -11,24 +11,36 @@ internal static class TableWords
         {
             ["part-#"] = s =>
                 new(
-                    $"Make the {s.Thing}",
-                    $"Make the {s.Thing}.",
-                    Join($"{s.Grams(s.About.Mass)}: {Rows(s)}.", AtTheHob(s), Shared(s)),
+                    $"Make the {Lower(s.Thing)}",
+                    $"Make the {Lower(s.Thing)}.",
+                    Join(s.Spec.NoScale ? $"{Rows(s)}." : $"{s.Grams(s.About.Mass)}: {Rows(s)}.", AtTheHob(s), Shared(s)),
                     "Made"
                 ),
             ["part-#-cools"] = s => Phrase.Stretch($"The {s.Thing} cools", $"The {s.Thing} is cooling."),
             ["review"] = s =>
-                new("Ready to eat", $"{Capital(Voice.Bread(s.Spec))}: ready. How were they?", "Break one open and look.", "Keep"),
+                new(
+                    "Ready to eat",
+                    $"{Capital(Voice.Bread(s.Spec))}: ready. How {(s.Spec.Batches.Sum(b => b.Pieces) == 1 ? "was it" : "were they")}?",
+                    "Break one open and look.",
+                    "Keep"
+                ),
         };
 
     private static Part PartOf(Said s) => s.Spec.Dough.Parts[s.Step.Id.Number - 1];
 
-    private static string Rows(Said s) => string.Join(", ", PartOf(s).Rows.Select(r => $"{s.Grams(r.Mass)} {r.Ingredient.Name}"));
+    private static string Rows(Said s) =>
+        string.Join(
+            ", ",
+            PartOf(s)
+                .Rows.Select(r => $"{(s.Spec.NoScale ? s.Measure(r.Ingredient, r.Mass) : s.Grams(r.Mass))} {r.Ingredient.Name}")
+        );
 
     private static string AtTheHob(Said s) =>
         s.About.Length > TimeSpan.Zero ? $"{Measured.Span(s.About.Length)} at the hob; stir every 5." : "";
 
     // Shared out like the dough: each piece its part.
     private static string Shared(Said s) =>
-        PartOf(s).Kind == PartKind.Wash ? "" : $"{s.Grams(s.About.Mass / s.Spec.Batches.Sum(b => b.Pieces))} for each.";
+        PartOf(s).Kind == PartKind.Wash || s.Spec.NoScale || s.Spec.Parts == 1
+            ? ""
+            : $"{s.Grams(s.About.Mass / s.Spec.Batches.Sum(b => b.Pieces))} for each.";
 }

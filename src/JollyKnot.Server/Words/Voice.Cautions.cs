@@ -24,10 +24,7 @@ public sealed partial class Voice
                     + "A cooler place is safer.",
             Caution.BoilingBath =>
                 "Fill a wide pot no more than half. Soda foams: add it slowly. Slotted spoon, no aluminium, children away.",
-            Caution.HotSurfaces =>
-                $"Dry gloves. Check the parchment's limit: many end at {Celsius(Cautions.HotOver)}. Above it, cornmeal "
-                    + "or a bare hot "
-                    + $"tray.{(spec.Batches.Any(b => b.Bread.Pan?.IsStone == true) ? " The stone stays hot for an hour." : "")}",
+            Caution.HotSurfaces => HotSurfaces(spec),
             Caution.ChokingAllergen => $"Contains {Contents(spec.Dough)}.",
             Caution.HoneyInfant => "Honey inside: not for babies under 12 months.",
             Caution.CoolDown =>
@@ -47,4 +44,15 @@ public sealed partial class Voice
             Caution.LeftoverWash => "Egg wash left over goes in the fridge now, and into something cooked within 2 days.",
             _ => throw new InvalidOperationException($"No words for {caution}."),
         };
+
+    // Parchment is for the oven, and only a stone stays hot so long.
+    private string HotSurfaces(BakeSpec spec)
+    {
+        var inOven = spec.Batches.Where(b => !b.Bread.OnGriddle).Select(b => b.Bread).ToList();
+        var parchment = inOven.Any(b => b.Heat > Cautions.HotOver)
+            ? $"Check the parchment's limit: many end at {Celsius(Cautions.HotOver)}. Above it, cornmeal or a bare hot tray."
+            : "";
+        var stone = inOven.Any(b => b.Pan?.IsStone == true) ? "The stone stays hot for an hour." : "";
+        return Sentences.Join("Dry gloves.", parchment, stone);
+    }
 }

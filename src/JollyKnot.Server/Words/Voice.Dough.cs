@@ -14,14 +14,14 @@ public sealed partial class Voice
         "Stop the machine and unplug it. Seat the paddle, start again, then take back the start here and tell it anew.";
 
     /// <summary>What is felt, in the order offered.</summary>
-    public static string Of(DoughFeel feel) =>
+    public static string Of(DoughFeel feel, bool byHand = false) =>
         feel switch
         {
-            DoughFeel.Ragged => "Ragged, flour in the corners",
-            DoughFeel.Stiff => "Stiff, knocks",
+            DoughFeel.Ragged => byHand ? "Ragged, dry flour left" : "Ragged, flour in the corners",
+            DoughFeel.Stiff => byHand ? "Stiff, hard to fold" : "Stiff, knocks",
             DoughFeel.Right => "Right",
             DoughFeel.Sticky => "Sticks to the finger",
-            _ => "Pools round the paddle",
+            _ => byHand ? "Runs in the bowl" : "Pools round the paddle",
         };
 
     /// <summary>A dose in grams and spoons.</summary>

@@ -59,11 +59,38 @@ public sealed partial class Voice
         if (cut.Bread is null)
             return "the share for the fridge";
         var one = spec.Cuts.Length > 1 ? One(cut.Bread.Family.Name) : "piece";
-        return cut.Strands > 1
-            ? $"strand {piece.Strand} of {cut.Strands}, {(cut.Bread.Family.Form == Form.Plait ? "plait" : one)} {piece.Of} "
-                + $"of {cut.Pieces}"
+        if (cut.Strands > 1)
+        {
+            var plait = cut.Bread.Family.Form == Form.Plait ? "plait" : one;
+            var which = cut.Pieces == 1 ? "" : $", {plait} {piece.Of} of {cut.Pieces}";
+            return $"strand {piece.Strand} of {cut.Strands}{which}";
+        }
+        return cut.Pieces == 1 && spec.Cuts.Length > 1
+            ? $"the {One(cut.Bread.Family.Name)}"
             : $"{one} {piece.Of} of {cut.Pieces}";
     }
+
+    /// <summary>What would hold a bread that nothing here holds.</summary>
+    public string Of(Fits fits, Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(fits);
+        ArgumentNullException.ThrowIfNull(bread);
+        var shorter = fits.Longest is { } longest ? $"At most {Millimetres(longest)} long it lies on the longest tray." : "";
+        var others = fits is { Pieces: { } pieces, In: { } tin }
+            ? $"As {Counted(pieces, bread.Family)} it goes with the {Sentences.Lower(tin.Name)}."
+            : "";
+        var tinOf = fits.Holds is { } volume ? $"A tin of {measured.Litres(volume)} would hold one." : "";
+        return Sentences.Join(shorter, others, tinOf);
+    }
+
+    /// <summary>How a bread is slashed.</summary>
+    public static string Slashes(Slashes slashes) =>
+        slashes switch
+        {
+            Core.Shaping.Slashes.Long => "One long slash",
+            Core.Shaping.Slashes.Diagonals => "Three or four slanting slashes, side by side",
+            _ => "A cross",
+        };
 
     /// <summary>What a bake becomes.</summary>
     public static string Bread(BakeSpec spec) =>

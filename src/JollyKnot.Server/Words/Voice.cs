@@ -1,6 +1,7 @@
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Shaping;
@@ -48,7 +49,7 @@ public sealed partial class Voice(HouseholdUnits units)
     internal static string Counted(int pieces, Family family) =>
         pieces == 1 ? "one " + One(family.Name) : $"{pieces} {family.Name}";
 
-    private static string One(string plural) =>
+    internal static string One(string plural) =>
         plural.EndsWith("loaves", StringComparison.Ordinal) ? plural[..^3] + "f" : plural[..^1];
 
     private string Celsius(Temperature? heat) => measured.Degree(heat!.Value);
@@ -61,6 +62,10 @@ public sealed partial class Voice(HouseholdUnits units)
 
     /// <summary>A mass as a kitchen weighs it.</summary>
     public string Grams(Mass? mass) => measured.Grams(mass);
+
+    /// <summary>An amount in cups and spoons.</summary>
+    public string Measure(Ingredient ingredient, Mass mass, BakeSpec spec) =>
+        measured.ByMeasure(ingredient, mass, spec.Around.Measuring);
 
     private string Millimetres(Length length) => measured.Length(length);
 

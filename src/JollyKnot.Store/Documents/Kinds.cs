@@ -11,9 +11,9 @@ public static class Kinds
 {
     /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none. 3: its
     /// ingredients say what to watch. 4: what they are reckoned like, and what its recipe plans. 5: its first rise too. 6: all
-    /// that its recipe says of surface, steam, pan and program, and an order of its own.</summary>
+    /// that its recipe says of surface, steam, pan and program, and an order of its own. 7: when a part meets the bread.</summary>
     public static DocumentKind<Dough> Dough { get; } =
-        new("dough", WholeDough.Of, WatchedIngredients.InDough, Unchanged, Unchanged, ToldByMethod.InDough)
+        new("dough", WholeDough.Of, WatchedIngredients.InDough, Unchanged, Unchanged, ToldByMethod.InDough, Unchanged)
         {
             Holds = CanBeReckoned,
         };
@@ -21,10 +21,19 @@ public static class Kinds
     /// <summary>
     /// A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan; its dough as version 2 has it.
     /// 3: its spec in groups, its families with their bodies, its ingredients saying what to watch. 6: how a place is made warm,
-    /// where the bowl stands, how many pans there are.
+    /// where the bowl stands, how many pans there are. 7: what each bread gets, how it is made, and
+    /// whether anything is weighed.
     /// </summary>
     public static DocumentKind<BakePlan> Plan { get; } =
-        new("plan", plan => WholeDough.InPlan(WeighInNames.InPlan(plan)), SpecInGroups.InPlan, Unchanged, Unchanged, Unchanged)
+        new(
+            "plan",
+            plan => WholeDough.InPlan(WeighInNames.InPlan(plan)),
+            SpecInGroups.InPlan,
+            Unchanged,
+            Unchanged,
+            Unchanged,
+            Unchanged
+        )
         {
             Holds = plan => !plan.Steps.IsEmpty && !plan.Spec.Cuts.IsEmpty && CanBeReckoned(plan.Spec.Dough),
         };

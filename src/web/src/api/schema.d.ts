@@ -902,9 +902,18 @@ export interface components {
             bath?: null | components["schemas"]["PotSchool"];
             after?: null | components["schemas"]["AfterCycle"];
             bowlPlaceId?: null | string;
+            folds?: null | components["schemas"]["Folds"];
+            /** Format: double */
+            grown?: null | number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            knead?: null | number;
             ways?: null | components["schemas"]["Ways"];
             times?: null | components["schemas"]["Times"];
             meant?: boolean;
+            noScale?: null | boolean;
             /**
              * Format: double
              * @description A number of seconds.
@@ -1168,6 +1177,8 @@ export interface components {
              * @description A number of grams.
              */
             expected: null | number;
+            believed: null | components["schemas"]["Plausible"];
+            onScale: boolean;
             answers: components["schemas"]["Answer"][];
             cautions: string[];
             recipe: string;
@@ -1509,6 +1520,28 @@ export interface components {
              * @description A number of seconds.
              */
             cold?: null | number;
+            gets?: null | number[];
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            long?: null | number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            thick?: null | number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            ring?: null | number;
+            slashes?: null | components["schemas"]["Slashes"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            rest?: null | number;
         };
         CutView: {
             familyId: null | string;
@@ -1560,6 +1593,14 @@ export interface components {
             schools: components["schemas"]["HeatSchool"][];
             rings: null | components["schemas"]["RingsView"];
             pans: components["schemas"]["PanView"][];
+            slashes: components["schemas"]["Slashes"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            ballsRest: number;
+            gets: number[];
+            wouldHold: null | string;
         };
         DayBakeView: {
             /** Format: uuid */
@@ -1744,6 +1785,8 @@ export interface components {
             strands: number;
             usualWash: string;
             bathed: boolean;
+            form: components["schemas"]["Form"];
+            rolled: boolean;
         };
         Figure: {
             value: string;
@@ -1796,6 +1839,15 @@ export interface components {
         FixLine: {
             change: components["schemas"]["ChangeLine"];
             text: string;
+        };
+        Folds: {
+            /** Format: int32 */
+            count: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            gap: number;
         };
         Footprint: {
             /**
@@ -2076,6 +2128,11 @@ export interface components {
             tins?: components["schemas"]["Tin"][];
             places?: components["schemas"]["Place"][];
             griddle?: null | components["schemas"]["Tin"];
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            ring?: null | number;
             awake?: null | components["schemas"]["OpenHours"];
             machinesRun?: null | components["schemas"]["OpenHours"];
             gone?: components["schemas"]["TimeBand"][];
@@ -2112,6 +2169,7 @@ export interface components {
             freshes: number[];
             timers: number[];
             rests: number[];
+            usualFolds: components["schemas"]["Folds"];
             scaleSteps: components["schemas"]["ScaleStepView"][];
             /** Format: int32 */
             mostCuts: number;
@@ -2523,7 +2581,7 @@ export interface components {
              * Format: double
              * @description A number of seconds.
              */
-            kneading?: number;
+            kneads?: number;
             /**
              * Format: double
              * @description A number of seconds.
@@ -2782,9 +2840,12 @@ export interface components {
             name: string;
             rows: components["schemas"]["RowDraft"][];
             work?: null | components["schemas"]["PartWork"];
+            moment?: null | components["schemas"]["PartMoment"];
         };
         /** @enum {unknown} */
         PartKind: "filling" | "topping" | "wash" | "butter" | "bath" | "surface";
+        /** @enum {unknown} */
+        PartMoment: "on-the-pan" | "shaping" | "before-proof" | "before-oven" | "part-way" | "hot" | "cold";
         PartShare: {
             kind: components["schemas"]["PartKind"];
             name: string;
@@ -2809,6 +2870,8 @@ export interface components {
              * @description A number of grams.
              */
             total: number;
+            moment: components["schemas"]["PartMoment"];
+            told: null | components["schemas"]["PartMoment"];
         };
         PartWork: {
             /**
@@ -2931,6 +2994,18 @@ export interface components {
             isGood: boolean;
             half: components["schemas"]["Weave"];
             otherHalf: null | components["schemas"]["Weave"];
+        };
+        Plausible: {
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            to: number;
         };
         Point: {
             /** Format: double */
@@ -3132,6 +3207,7 @@ export interface components {
             washId?: null | string;
             steam?: null | components["schemas"]["ToldSteam"];
             cooling?: null | components["schemas"]["ToldCooling"];
+            knead?: null | components["schemas"]["Lasts"];
         };
         RecipeToRead: {
             text: string;
@@ -3167,6 +3243,11 @@ export interface components {
              * @description A number of millimetres.
              */
             ring: number;
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            thick: number;
             perRolling: number[];
             /**
              * Format: double
@@ -3334,7 +3415,10 @@ export interface components {
             digits: number;
             /** Format: double */
             fine: number;
+            long: string;
         };
+        /** @enum {unknown} */
+        Slashes: "none" | "cross" | "long" | "diagonals" | null;
         /** @enum {unknown} */
         Spot: "everywhere" | "first-corner" | "second-corner" | "dimple" | "bottom";
         StandInView: {
@@ -3388,6 +3472,8 @@ export interface components {
             scale: components["schemas"]["ScaleUnitView"];
             evenOut: components["schemas"]["Pinch"][];
             eye: components["schemas"]["EyeCut"];
+            noScale: boolean;
+            balls: number[];
         };
         /** @enum {unknown} */
         Steam: "none" | "tray" | "stones" | "mist" | null;
@@ -3613,10 +3699,16 @@ export interface components {
              */
             part: number;
         };
+        TypedUnits: {
+            mass: components["schemas"]["ShownIn"][];
+            temperature: components["schemas"]["ShownIn"][];
+            length: components["schemas"]["ShownIn"][];
+        };
         UnitsView: {
             mass: components["schemas"]["ShownIn"];
             temperature: components["schemas"]["ShownIn"];
             length: components["schemas"]["ShownIn"];
+            typed: components["schemas"]["TypedUnits"];
         };
         UnreadView: {
             kind: string;
@@ -3719,6 +3811,7 @@ export interface components {
              * @description A number of grams.
              */
             running: number;
+            measure: null | string;
         };
         WhyLine: {
             /** Format: date-time */

@@ -1,13 +1,14 @@
 // A thermometer at the proofing place beats what is reckoned.
 import { useState } from 'react';
 import type { BakeEvent, Schemas } from '../api/http';
-import { typedNumber } from '../parts/typed';
+import { useTyped } from '../parts/useTyped';
 
 export function Measure({ proof, tell }: { proof: Schemas['ProofView']; tell: (event: BakeEvent) => void }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  if (typed === null)
+  const [open, setOpen] = useState(false);
+  const typed = useTyped('temperature');
+  if (!open)
     return (
-      <button className="link muted" style={{ alignSelf: 'start', minHeight: 44 }} onClick={() => setTyped('')}>
+      <button className="link muted" style={{ alignSelf: 'start', minHeight: 44 }} onClick={() => setOpen(true)}>
         Measured there …
       </button>
     );
@@ -16,13 +17,14 @@ export function Measure({ proof, tell }: { proof: Schemas['ProofView']; tell: (e
       className="station-line"
       onSubmit={(e) => {
         e.preventDefault();
-        const heat = typedNumber(typed);
-        if (heat !== null) tell({ type: 'place-measured', proof: proof.step, heat });
-        setTyped(null);
+        if (typed.value !== null) tell({ type: 'place-measured', proof: proof.step, heat: typed.value });
+        typed.type('');
+        setOpen(false);
       }}
     >
       <label>
-        It is there, °C <input className="typed" inputMode="decimal" value={typed} onChange={(e) => setTyped(e.target.value)} />
+        It is there, {typed.unit}{' '}
+        <input className="typed" inputMode="decimal" value={typed.text} onChange={(e) => typed.type(e.target.value)} />
       </label>
       <button className="button small">Keep</button>
     </form>

@@ -1,17 +1,19 @@
 // Hands for the stand-in scale: put dough on, pinch dough off.
 import { useClearScale, usePutOnScale, useTareScale } from '../api/changes';
 import { useLive } from '../api/live';
+import { useUnits } from '../parts/units';
 
 export function ScaleHands({ target }: { target: number | null }) {
   const { reading } = useLive();
   const on = usePutOnScale();
   const clear = useClearScale();
   const tare = useTareScale();
-  const put = (mass: number) => void on.make(mass);
+  const { mass } = useUnits();
+  const put = (grams: number) => void on.make(grams);
   return (
     <details open={window.innerWidth > 760}>
       <summary>
-        Stand-in scale: {reading?.units === null ? 'no figure' : `${Math.round((reading?.units ?? 0) * (reading?.step ?? 1))} g`}
+        Stand-in scale: {reading?.units === null ? 'no figure' : mass((reading?.units ?? 0) * (reading?.step ?? 1))}
       </summary>
       <div className="scale-hands">
         {target !== null && (
@@ -20,7 +22,7 @@ export function ScaleHands({ target }: { target: number | null }) {
               Put on a bit much
             </button>
             <button className="button" onClick={() => put(Math.round(target))}>
-              Put on {Math.round(target)} g
+              Put on {mass(target)}
             </button>
           </>
         )}

@@ -1,23 +1,25 @@
 // Dividing without a scale: marks on a log of measured length, or a tree of cuts for the eye.
-import { useState } from 'react';
 import { api, type BenchView, type Schemas, type Trouble } from '../api/http';
 import { useLater } from '../parts/useLater';
 import { useUnits } from '../parts/units';
-import { typedOr } from '../parts/typed';
+import { useTyped } from '../parts/useTyped';
 import { useWidth } from '../parts/useWidth';
 import { weight } from './scaleUnits';
+
+// As long as a forearm and a hand.
+const usualLog = 480;
 
 const hues = ['var(--s0)', 'var(--s2)', 'var(--s3)', 'var(--s1)'];
 
 export function RulerMarks({ bake, station }: { bake: BenchView; station: Schemas['StationView'] }) {
-  const [typed, setTyped] = useState('48');
-  const log = useLater(typedOr(typed, 0));
-  const { length, lengthUnit, millimetres } = useUnits();
+  const { length } = useUnits();
+  const typed = useTyped('length');
+  const log = useLater(typed.blank ? usualLog : (typed.value ?? 0));
   const [ref, width] = useWidth<HTMLDivElement>();
   const marks = api.useQuery(
     'post',
     '/api/bakes/{id}/ruler',
-    { params: { path: { id: bake.id } }, body: { log: millimetres(log) } },
+    { params: { path: { id: bake.id } }, body: { log } },
     { enabled: log > 0, retry: false, placeholderData: (before) => before },
   );
   const trouble = marks.error as Trouble | null;
@@ -29,8 +31,14 @@ export function RulerMarks({ bake, station }: { bake: BenchView; station: Schema
   return (
     <section aria-label="Ruler" className="without-scale">
       <label className="log-length">
-        Roll an even log. Its length, {lengthUnit}{' '}
-        <input className="typed" inputMode="decimal" value={typed} onChange={(e) => setTyped(e.target.value)} />
+        Roll an even log. Its length, {typed.unit}{' '}
+        <input
+          className="typed"
+          inputMode="decimal"
+          value={typed.text}
+          onChange={(e) => typed.type(e.target.value)}
+          placeholder={length(usualLog).split(' ')[0]}
+        />
       </label>
       {trouble && <p className="problem">{trouble.title}</p>}
       <div ref={ref}>
@@ -80,8 +88,11 @@ export function RulerMarks({ bake, station }: { bake: BenchView; station: Schema
       </div>
       <p className="muted">
         {station.cuts
-          .map((c, i) => ({ c, p: station.pieces.find((p) => p.cut === i) }))
-          .map(({ c, p }) => `${c.name}: about ${weight(station.scale, p?.target ?? 0)}${c.strands > 1 ? ' a strand' : ' each'}`)
+          .map((c, i) => ({ c, i, p: station.pieces.find((p) => p.cut === i) }))
+          .map(
+            ({ c, i, p }) =>
+              `${c.name}: about ${station.noScale ? `a ball of ${length(station.balls[i] ?? 0)}` : weight(station.scale, p?.target ?? 0)}${c.strands > 1 ? ' a strand' : ' each'}`,
+          )
           .join(' · ')}
       </p>
     </section>

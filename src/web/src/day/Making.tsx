@@ -1,7 +1,8 @@
 // How a bake that has not begun is made: every choice is tried on the day at once, and nothing is done yet.
-import { InputNumber, Select } from 'antd';
+import { Select } from 'antd';
 import type { Schemas } from '../api/http';
 import { freshChoices } from '../api/clock';
+import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { TimeField } from './TimeField';
 import type { Change } from './useDraft';
@@ -20,7 +21,7 @@ export function Making({
 }) {
   const { making } = bake;
   if (!making) return null;
-  const { dial, step } = making.ovenDial;
+  const { dial } = making.ovenDial;
   const id = (name: string) => `${bake.id}-${name}`;
   const changed = (kind: Kind) => changes.findLast((c) => c.bake === bake.id && c.kind === kind);
   const pick = (name: string, kind: Kind, label: string, now: string, of: Schemas['Choosable'][]) => (
@@ -49,11 +50,12 @@ export function Making({
       {pick('place', 'place', 'Proof', making.place, making.places)}
       {making.heat != null && (
         <Field id={id('heat')} label={`Oven, ${dial.name}`}>
-          <InputNumber
+          <NumberInput
             id={id('heat')}
-            step={step}
-            value={Math.round((changed('heat')?.heat ?? making.heat) * dial.factor + dial.offset)}
-            onChange={(to) => to && add({ bake: bake.id, kind: 'heat', heat: (to - dial.offset) / dial.factor })}
+            of="temperature"
+            unit={dial}
+            value={changed('heat')?.heat ?? making.heat}
+            onChange={(heat) => heat && add({ bake: bake.id, kind: 'heat', heat })}
           />
         </Field>
       )}
@@ -66,9 +68,8 @@ export function Making({
         />
       </Field>
       <Field id={id('fridge')} label="In the fridge first, h">
-        <InputNumber
+        <NumberInput
           id={id('fridge')}
-          min={0}
           value={(spanOf('fridge', making.fridge) ?? 0) / hour}
           onChange={(to) => add({ bake: bake.id, kind: 'fridge', length: to ? to * hour : null })}
         />

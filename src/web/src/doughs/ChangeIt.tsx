@@ -1,7 +1,8 @@
 // Change a dough: scale it or swap something, see it before and after, take it or leave it.
-import { Checkbox, Input, InputNumber, Select } from 'antd';
+import { Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, newId, type Schemas, type Trouble } from '../api/http';
+import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { percent, useUnits } from '../parts/units';
 import { stateOf, type DoughState } from './draft';
@@ -95,7 +96,7 @@ export function ChangeIt({
 
   const number = (id: string, label: string, value: number | null, set: (v: number | null) => void, hint = '') => (
     <Field id={id} label={label}>
-      <InputNumber id={id} value={value} onChange={set} min={0} controls={false} placeholder={hint} style={{ width: '100%' }} />
+      <NumberInput id={id} value={value} onChange={set} placeholder={hint} />
     </Field>
   );
   const list = (

@@ -1,8 +1,9 @@
 // What a batch costs, and against the shop.
-import { InputNumber, Select } from 'antd';
+import { Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../api/http';
+import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 
 export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'][] }) {
@@ -21,7 +22,7 @@ export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'
           <Select id="cost-family" value={familyId} onChange={setFamily} options={families} />
         </Field>
         <Field id="cost-pieces" label="Pieces">
-          <InputNumber id="cost-pieces" value={pieces ?? data?.pieces ?? null} onChange={setPieces} min={1} precision={0} />
+          <NumberInput id="cost-pieces" value={pieces ?? data?.pieces ?? null} onChange={setPieces} digits={0} />
         </Field>
       </div>
       {data && (

@@ -1,9 +1,10 @@
 // Fillings, toppings, washes and butters: what belongs to the bread but is no dough.
-import { Input, InputNumber, Select } from 'antd';
+import { Input, Select } from 'antd';
 import { newId, type Schemas } from '../api/http';
+import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { useUnits } from '../parts/units';
-import { blank, filled, partKinds, type PartState } from './draft';
+import { blank, filled, partKinds, partMoments, type PartState } from './draft';
 import { RowsEditor } from './RowsEditor';
 
 const works: [keyof Schemas['PartWork'], string][] = [
@@ -38,8 +39,16 @@ export function PartsEditor({
                 <Select
                   id={`kind-${part.key}`}
                   value={part.kind}
-                  onChange={(kind) => change(part.key, { kind, work: null })}
+                  onChange={(kind) => change(part.key, { kind, work: null, moment: null })}
                   options={partKinds.map(([value, label]) => ({ value, label }))}
+                />
+              </Field>
+              <Field id={`moment-${part.key}`} label="When">
+                <Select
+                  id={`moment-${part.key}`}
+                  value={part.moment ?? made?.moment ?? null}
+                  onChange={(moment) => change(part.key, { moment })}
+                  options={partMoments.map(([value, label]) => ({ value, label }))}
                 />
               </Field>
               <Field
@@ -51,10 +60,8 @@ export function PartsEditor({
               </Field>
               {works.map(([key, label]) => (
                 <Field key={key} id={`${key}-${part.key}`} label={`${label}, min`}>
-                  <InputNumber
+                  <NumberInput
                     id={`${key}-${part.key}`}
-                    min={0}
-                    controls={false}
                     value={Math.round(((part.work ?? made?.work)?.[key] ?? 0) / 60)}
                     onChange={(m) =>
                       change(part.key, {
@@ -89,7 +96,9 @@ export function PartsEditor({
       <button
         className="button quiet"
         style={{ alignSelf: 'start' }}
-        onClick={() => set([...parts, { key: newId(), kind: 'filling', name: 'filling', rows: [blank(), blank()], work: null }])}
+        onClick={() =>
+          set([...parts, { key: newId(), kind: 'filling', name: 'filling', rows: [blank(), blank()], work: null, moment: null }])
+        }
       >
         Add a filling, topping, wash or butter
       </button>

@@ -1,7 +1,8 @@
 // One line of the recipe, and beside it what was understood of it.
-import { InputNumber, Select } from 'antd';
+import { Select } from 'antd';
 import { useState } from 'react';
 import { api, type Schemas } from '../api/http';
+import { NumberInput } from '../parts/NumberInput';
 import { useUnits } from '../parts/units';
 import { IngredientField, RoleField } from './RowsEditor';
 import type { Place, Reading, Whereto } from './useReading';
@@ -110,14 +111,15 @@ export function Correct({ place: p, reading }: { place: Place; reading: Reading 
   const f = reading.found(p);
   const { fix } = reading;
   const { words } = p.row;
+  const { shown } = useUnits();
   return (
     <div className="correct">
-      <InputNumber
+      <NumberInput
+        of="mass"
         aria-label={`Grams of ${words}`}
-        value={f.mass === null ? null : Math.round(f.mass * 100) / 100}
+        value={f.mass}
         onChange={(grams) => fix(p.key, { mass: grams })}
-        controls={false}
-        placeholder="g"
+        placeholder={shown.mass.name}
         status={f.mass === null && !reading.isToTaste(p) ? 'error' : ''}
       />
       <div>

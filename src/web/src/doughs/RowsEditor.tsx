@@ -1,8 +1,9 @@
 // Rows of ingredient and grams, as they are typed.
-import { AutoComplete, Checkbox, InputNumber, Select } from 'antd';
+import { AutoComplete, Checkbox, Select } from 'antd';
 import { useState, type KeyboardEvent } from 'react';
 import { useReadLine } from '../api/changes';
 import { api, type Schemas } from '../api/http';
+import { NumberInput } from '../parts/NumberInput';
 import { percent } from '../parts/units';
 import { blank, filled, roles, type Row } from './draft';
 
@@ -96,14 +97,12 @@ export function RowsEditor({
                   ))}
                 </td>
                 <td>
-                  <InputNumber
-                    style={{ width: '100%' }}
+                  <NumberInput
+                    of="mass"
                     aria-label={what === 'Ingredient' ? `Grams ${i + 1}` : `Grams of ${what} ${i + 1}`}
-                    value={row.mass === null ? null : Math.round(row.mass * 100) / 100}
+                    value={row.mass}
                     onChange={(mass) => change(row.key, { mass })}
-                    controls={false}
                     onPressEnter={() => next(i)}
-                    inputMode="decimal"
                   />
                   {problemAt(row, 'mass') && <div className="problem">{problemAt(row, 'mass')}</div>}
                 </td>

@@ -8,6 +8,8 @@ export type PartState = {
   name: string;
   rows: Row[];
   work: Schemas['PartWork'] | null;
+  /** Null for what its kind does. */
+  moment: Schemas['PartMoment'] | null;
 };
 export type DoughState = {
   name: string;
@@ -54,7 +56,14 @@ export const stateOf = (
   byHand,
   notes,
   rows: formula.rows.map(rowOf),
-  parts: formula.parts.map((p) => ({ key: newId(), kind: p.kind, name: p.name, rows: p.rows.map(rowOf), work: p.work })),
+  parts: formula.parts.map((p) => ({
+    key: newId(),
+    kind: p.kind,
+    name: p.name,
+    rows: p.rows.map(rowOf),
+    work: p.work,
+    moment: p.told,
+  })),
 });
 
 export const filled = (rows: Row[]) => rows.filter((r) => r.ingredient.trim() !== '' && r.mass !== null);
@@ -68,7 +77,7 @@ export const draftOf = (d: DoughState): Schemas['DoughDraft'] => ({
   rows: draftRows(d.rows),
   parts: d.parts
     .filter((p) => filled(p.rows).length > 0)
-    .map((p) => ({ kind: p.kind, name: p.name, rows: draftRows(p.rows), work: p.work })),
+    .map((p) => ({ kind: p.kind, name: p.name, rows: draftRows(p.rows), work: p.work, moment: p.moment })),
   byHand: d.byHand,
   notes: d.notes,
   plan: d.plan ?? null,
@@ -82,6 +91,16 @@ export const partKinds: [Schemas['PartKind'], string][] = [
   ['butter', 'Flavoured butter'],
   ['bath', 'Bath'],
   ['surface', 'Under the dough'],
+];
+
+export const partMoments: [Schemas['PartMoment'], string][] = [
+  ['on-the-pan', 'on the pan'],
+  ['shaping', 'while shaping'],
+  ['before-proof', 'before the proof'],
+  ['before-oven', 'before the oven'],
+  ['part-way', 'last minutes of the bake'],
+  ['hot', 'hot from the oven'],
+  ['cold', 'when cold'],
 ];
 
 export const roles: [Schemas['Role'], string][] = [

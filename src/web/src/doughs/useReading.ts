@@ -126,7 +126,7 @@ export function useReading() {
     (recipe?.sections ?? []).flatMap((s, i) =>
       kinds.flatMap((kind) => {
         const rows = rowsFor(kind, i);
-        return rows.length === 0 ? [] : [{ key: `${i}${kind}`, kind, name: s.name || kind, rows, work: s.work }];
+        return rows.length === 0 ? [] : [{ key: `${i}${kind}`, kind, name: s.name || kind, rows, work: s.work, moment: null }];
       }),
     );
 

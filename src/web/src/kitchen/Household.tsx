@@ -19,7 +19,8 @@ export function Household(part: Part) {
         {seasons.map((s) => (
           <Num
             key={s}
-            label={`${capital(s)}, °C`}
+            label={capital(s)}
+            of="temperature"
             at={`seasons.${s}`}
             value={rooms[s]}
             set={(v) => change({ seasons: { ...rooms, [s]: v } })}

@@ -110,7 +110,7 @@ export function IngredientEditor({ item, allergens, close }: { item: Item | null
           {priced && (
             <>
               <Num label="A pack costs" at="price.cost" value={price.cost} set={(cost) => setPrice({ ...price, cost })} />
-              <Num label="and holds, g" at="price.pack" value={price.pack} set={(pack) => setPrice({ ...price, pack })} />
+              <Num label="and holds" of="mass" at="price.pack" value={price.pack} set={(pack) => setPrice({ ...price, pack })} />
             </>
           )}
         </div>

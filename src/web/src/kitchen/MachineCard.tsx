@@ -1,6 +1,7 @@
 // One machine: its limits, and its programs as bars of what happens when.
-import { Checkbox, Input, InputNumber, Select } from 'antd';
+import { Checkbox, Input, Select } from 'antd';
 import type { Schemas } from '../api/http';
+import { NumberInput } from '../parts/NumberInput';
 import { Choice } from '../parts/Choice';
 import { Drop, Name, Num, NumOrNone, useProblem, Wrong } from './form';
 
@@ -32,12 +33,25 @@ export function MachineCard({
     <div className="machine" role="group" aria-label={m.name}>
       <div className="kit">
         <Name at={`${at}.name`} value={m.name} set={(name) => put({ name })} />
-        <Num label="Flour up to, g" at={`${at}.flourLimit`} value={m.flourLimit} set={(flourLimit) => put({ flourLimit })} />
-        <Num label="Dough up to, g" at={`${at}.doughLimit`} value={m.doughLimit} set={(doughLimit) => put({ doughLimit })} />
-        <Num label="Paddles" at={`${at}.paddles`} value={m.paddles} set={(v) => put({ paddles: Math.round(v) })} />
-        <NumOrNone label="Empty pan, g" at={`${at}.panEmpty`} value={m.panEmpty} set={(panEmpty) => put({ panEmpty })} />
         <Num
-          label="Kneading warms, °C"
+          label="Flour up to"
+          of="mass"
+          at={`${at}.flourLimit`}
+          value={m.flourLimit}
+          set={(flourLimit) => put({ flourLimit })}
+        />
+        <Num
+          label="Dough up to"
+          of="mass"
+          at={`${at}.doughLimit`}
+          value={m.doughLimit}
+          set={(doughLimit) => put({ doughLimit })}
+        />
+        <Num label="Paddles" at={`${at}.paddles`} value={m.paddles} set={(v) => put({ paddles: Math.round(v) })} />
+        <NumOrNone label="Empty pan" of="mass" at={`${at}.panEmpty`} value={m.panEmpty} set={(panEmpty) => put({ panEmpty })} />
+        <Num
+          label="Kneading warms"
+          of="degrees"
           at={`${at}.kneadingWarms`}
           value={m.kneadingWarms}
           set={(kneadingWarms) => put({ kneadingWarms })}
@@ -149,10 +163,9 @@ function ProgramRow({
               popupMatchSelectWidth={130}
             />
             <span className="phase-minutes">
-              <InputNumber
+              <NumberInput
                 aria-label={`Minutes of phase ${i + 1}`}
                 variant="borderless"
-                controls={false}
                 value={Math.round(f.length / minute)}
                 onChange={(v) => v && phase(i, { length: v * minute })}
               />
@@ -174,9 +187,8 @@ function ProgramRow({
         <span className="muted num">{Math.round(total / minute)} min</span>
         <label>
           beep{' '}
-          <InputNumber
+          <NumberInput
             aria-label="Add-in beep, minutes into kneading"
-            controls={false}
             style={{ width: 60 }}
             value={p.beep == null ? null : Math.round(p.beep / minute)}
             placeholder="none"

@@ -4,7 +4,6 @@ import { Add, Drop, listOf, Name, Num, NumOrNone, OneOf, Section, Tick, Wrong } 
 import type { Part } from './KitchenPage';
 
 type Oven = Schemas['Oven'];
-const centimetre = 10;
 
 const marks: [Schemas['DialMarks'], string][] = [
   ['celsius5', 'every 5 °C'],
@@ -48,22 +47,30 @@ function OvenLine({
   return (
     <div className="kit line">
       <Name at={`${at}.name`} value={o.name} set={(name) => put({ name })} />
-      <Num label="Dial from, °C" at={`${at}.dial`} value={o.dial.from} set={(from) => put({ dial: { ...o.dial, from } })} />
-      <Num label="to, °C" at={`${at}.dial.to`} value={o.dial.to} set={(to) => put({ dial: { ...o.dial, to } })} />
       <Num
-        label="Heats, °C a min"
+        label="Dial from"
+        of="temperature"
+        at={`${at}.dial`}
+        value={o.dial.from}
+        set={(from) => put({ dial: { ...o.dial, from } })}
+      />
+      <Num label="to" of="temperature" at={`${at}.dial.to`} value={o.dial.to} set={(to) => put({ dial: { ...o.dial, to } })} />
+      <Num
+        label="Heats a minute"
+        of="degrees"
         at={`${at}.degreesPerMinute`}
         value={o.degreesPerMinute}
         set={(degreesPerMinute) => put({ degreesPerMinute })}
       />
       <Num
-        label="Cools, °C a min"
+        label="Cools a minute"
+        of="degrees"
         at={`${at}.coolsPerMinute`}
         value={o.coolsPerMinute}
         set={(coolsPerMinute) => put({ coolsPerMinute })}
       />
-      <NumOrNone label="Inside wide, cm" at={`${at}.wide`} value={o.wide} set={(wide) => put({ wide })} times={centimetre} />
-      <NumOrNone label="deep, cm" at={`${at}.deep`} value={o.deep} set={(deep) => put({ deep })} times={centimetre} />
+      <NumOrNone label="Inside wide" of="length" at={`${at}.wide`} value={o.wide} set={(wide) => put({ wide })} />
+      <NumOrNone label="deep" of="length" at={`${at}.deep`} value={o.deep} set={(deep) => put({ deep })} />
       <Num label="Racks" at={`${at}.racks`} value={o.racks} set={(racks) => put({ racks: Math.round(racks) })} />
       <OneOf
         label="Dial marked"

@@ -3,8 +3,6 @@ import { newId } from '../api/http';
 import { Add, Drop, listOf, Name, Num, NumOrNone, Section, Tick } from './form';
 import type { Part } from './KitchenPage';
 
-const centimetre = 10;
-
 export function PlacesAndGriddle({ k, usual, change }: Part) {
   const places = listOf(k.places, (p) => change({ places: p }));
   const { griddle } = k;
@@ -14,7 +12,8 @@ export function PlacesAndGriddle({ k, usual, change }: Part) {
         <div className="kit line" key={p.id}>
           <Name label="The dough is …" at={`places[${i}].name`} value={p.name} set={(name) => places.put(i, { name })} />
           <Num
-            label="Steady at, °C"
+            label="Steady at"
+            of="temperature"
             at={`places[${i}].steady`}
             value={p.steady ?? usual.place.steady}
             set={(steady) => places.put(i, { steady })}
@@ -31,18 +30,18 @@ export function PlacesAndGriddle({ k, usual, change }: Part) {
         {griddle && (
           <>
             <Num
-              label="Griddle long, cm"
+              label="Griddle long"
+              of="length"
               at="griddle.length"
               value={griddle.length}
               set={(length) => change({ griddle: { ...griddle, length } })}
-              times={centimetre}
             />
             <Num
-              label="Griddle wide, cm"
+              label="Griddle wide"
+              of="length"
               at="griddle.width"
               value={griddle.width}
               set={(width) => change({ griddle: { ...griddle, width } })}
-              times={centimetre}
             />
           </>
         )}

@@ -3,7 +3,6 @@ import { newId, type Schemas } from '../api/http';
 import { Add, Drop, listOf, Name, Num, OneOf, Section } from './form';
 import type { Part } from './KitchenPage';
 
-const centimetre = 10;
 const percent = 0.01;
 const noScale = 0;
 
@@ -16,11 +15,11 @@ export function PotScaleAndBowls({ k, usual, change, steps }: Part & { steps: Sc
       <div className="kit">
         <Name label="Pot" at="pot.name" value={k.pot.name} set={(name) => change({ pot: { ...k.pot, name } })} />
         <Num
-          label="Pot across, cm"
+          label="Pot across"
+          of="length"
           at="pot.across"
           value={k.pot.across}
           set={(across) => change({ pot: { ...k.pot, across } })}
-          times={centimetre}
         />
         <Num
           label="Filled with, litres"
@@ -36,7 +35,8 @@ export function PotScaleAndBowls({ k, usual, change, steps }: Part & { steps: Sc
           set={(g) => change(g === noScale ? { noScale: true } : { noScale: false, scaleStep: g })}
         />
         <Num
-          label="Leave alone, g"
+          label="Leave alone"
+          of="mass"
           at="tolerance.least"
           value={tolerance.least}
           set={(least) => change({ tolerance: { ...tolerance, least } })}
@@ -59,7 +59,7 @@ export function PotScaleAndBowls({ k, usual, change, steps }: Part & { steps: Sc
       {vessels.all.map((v, i) => (
         <div className="kit line" key={v.id}>
           <Name at={`vessels[${i}].name`} value={v.name} set={(name) => vessels.put(i, { name })} />
-          <Num label="Empty, g" at={`vessels[${i}].empty`} value={v.empty} set={(empty) => vessels.put(i, { empty })} />
+          <Num label="Empty" of="mass" at={`vessels[${i}].empty`} value={v.empty} set={(empty) => vessels.put(i, { empty })} />
           <Drop what={v.name} drop={() => vessels.drop(i)} />
         </div>
       ))}

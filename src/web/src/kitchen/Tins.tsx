@@ -5,7 +5,6 @@ import type { Part } from './KitchenPage';
 import { TinPicture } from './TinPicture';
 
 type Tin = Schemas['Tin'];
-const centimetre = 10;
 
 const shapes: [Schemas['TinShape'], string][] = [
   ['tray', 'tray'],
@@ -38,21 +37,15 @@ function TinLine({ tin, at, put, drop }: Props) {
       <Name at={`${at}.name`} value={tin.name} set={(name) => put({ name })} />
       <OneOf label="Shape" at={`${at}.shape`} value={tin.shape} options={shapes} set={(shape) => put({ shape })} />
       {tin.shape === 'round' ? (
-        <Num
-          label="Across, cm"
-          at={`${at}.length`}
-          value={tin.length}
-          set={(v) => put({ length: v, width: v })}
-          times={centimetre}
-        />
+        <Num label="Across" of="length" at={`${at}.length`} value={tin.length} set={(v) => put({ length: v, width: v })} />
       ) : (
         <>
-          <Num label="Length, cm" at={`${at}.length`} value={tin.length} set={(length) => put({ length })} times={centimetre} />
-          <Num label="Width, cm" at={`${at}.width`} value={tin.width} set={(width) => put({ width })} times={centimetre} />
+          <Num label="Length" of="length" at={`${at}.length`} value={tin.length} set={(length) => put({ length })} />
+          <Num label="Width" of="length" at={`${at}.width`} value={tin.width} set={(width) => put({ width })} />
         </>
       )}
       {tin.shape === 'loaf' && (
-        <Num label="Depth, cm" at={`${at}.depth`} value={tin.depth} set={(depth) => put({ depth })} times={centimetre} />
+        <Num label="Depth" of="length" at={`${at}.depth`} value={tin.depth} set={(depth) => put({ depth })} />
       )}
       {(tin.shape === 'hollows' || tin.shape === 'channels') && (
         <Num

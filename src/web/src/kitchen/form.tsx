@@ -1,8 +1,10 @@
 // The kitchen's form: fields know their place in the kitchen, and find what is wrong with it by themselves.
-import { Checkbox, Input, InputNumber, Select } from 'antd';
+import { Checkbox, Input, Select } from 'antd';
 import { createContext, use, type ReactNode } from 'react';
 import type { Schemas } from '../api/http';
 import { Field } from '../parts/Field';
+import { NumberInput } from '../parts/NumberInput';
+import { useUnits, type Quantity } from '../parts/units';
 
 /** What the server refused; every field shows its own. */
 export const Problems = createContext<Schemas['ProblemView'][]>([]);
@@ -13,32 +15,28 @@ const idOf = (at: string) => at.replace(/[^\w]/g, '-');
 
 type Place = { label: string; at: string };
 
-type AsShown = { value: number | null | undefined; times?: number };
+/** Of a quantity, in the household's unit, which stands behind its label; else so many of ours to one of theirs. */
+type AsShown = { value: number | null | undefined; times?: number; of?: Quantity };
 
-function NumberField({ label, at, value, times = 1, onChange }: Place & AsShown & { onChange: (v: number | null) => void }) {
+function NumberField({ label, at, value, times = 1, of, onChange }: Place & AsShown & { onChange: (v: number | null) => void }) {
   const problem = useProblem(at);
+  const { shown } = useUnits();
+  const quantity = of ? { of, value } : { value: value == null ? null : value / times };
   return (
-    <Field id={idOf(at)} label={label} problem={problem}>
-      <InputNumber
-        id={idOf(at)}
-        value={value == null ? null : Math.round((value / times) * 1000) / 1000}
-        onChange={onChange}
-        controls={false}
-        inputMode="decimal"
-        style={{ width: '100%' }}
-      />
+    <Field id={idOf(at)} label={of ? `${label}, ${shown[of].name}` : label} problem={problem}>
+      <NumberInput id={idOf(at)} {...quantity} onChange={(v) => onChange(v === null ? null : v * (of ? 1 : times))} />
     </Field>
   );
 }
 
 /** A number, in the unit people read it in: so many of ours to one of theirs. An emptied field changes nothing. */
 export function Num({ set, ...field }: Place & AsShown & { set: (value: number) => void }) {
-  return <NumberField {...field} onChange={(v) => v !== null && set(v * (field.times ?? 1))} />;
+  return <NumberField {...field} onChange={(v) => v !== null && set(v)} />;
 }
 
 /** A number that there may be none of. */
 export function NumOrNone({ set, ...field }: Place & AsShown & { set: (value: number | null) => void }) {
-  return <NumberField {...field} onChange={(v) => set(v === null ? null : v * (field.times ?? 1))} />;
+  return <NumberField {...field} onChange={set} />;
 }
 
 export function Name({

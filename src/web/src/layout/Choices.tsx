@@ -1,8 +1,10 @@
 // Every choice of a bake, in the order in which they are made.
-import { Checkbox, Input, InputNumber, Segmented, Select } from 'antd';
+import { Checkbox, Input, Segmented, Select } from 'antd';
 import { freshChoices } from '../api/clock';
 import type { Schemas } from '../api/http';
+import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
+import { useUnits } from '../parts/units';
 import { CutList } from './CutList';
 import { CutsThatDoNotAddUp } from './CutsThatDoNotAddUp';
 import { MachineLine } from './MachineLine';
@@ -19,10 +21,11 @@ const spans = (seconds: number[], without: string, words: (hours: number) => str
   [none, ...seconds].map((s) => ({ value: s, label: s === none ? without : words(s / 3600) }));
 const spanOrNull = (seconds: number) => (seconds === none ? null : seconds);
 
-export function Choices({ doughs, ...at }: Props & { doughs: Schemas['DoughName'][] }) {
+export function Choices({ doughs, parts, ...at }: Props & { doughs: Schemas['DoughName'][]; parts: Schemas['PartView'][] }) {
   const { kitchen, chosen, laidOut } = at;
   const { choice, set, cuts } = chosen;
   const { layout, problem } = laidOut;
+  const { shown } = useUnits();
   const bathed = cuts.some((c) => kitchen.families.find((f) => f.id === c.familyId)?.bathed);
   return (
     <form className="card fields" onSubmit={(e) => e.preventDefault()} aria-label="Choices">
@@ -38,13 +41,26 @@ export function Choices({ doughs, ...at }: Props & { doughs: Schemas['DoughName'
         />
       </Field>
       <LacksSomething {...at} />
-      <CutList cuts={cuts} laid={layout?.cuts} kitchen={kitchen} ovenId={choice.ovenId} set={chosen.setCuts} problem={problem} />
+      <CutList
+        cuts={cuts}
+        laid={layout?.cuts}
+        kitchen={kitchen}
+        ovenId={choice.ovenId}
+        set={chosen.setCuts}
+        problem={problem}
+        parts={parts}
+      />
       <CutsThatDoNotAddUp chosen={chosen} laidOut={laidOut} />
       <WhichMachine {...at} />
       <WhereToProof {...at} />
       <Loading {...at} />
-      <Field id="room" label="Kitchen °C" problem={problem('room')}>
-        <InputNumber id="room" value={choice.room ?? layout?.room ?? kitchen.room} onChange={(room) => set({ room })} />
+      <Field id="room" label={`Kitchen ${shown.temperature.name}`} problem={problem('room')}>
+        <NumberInput
+          id="room"
+          of="temperature"
+          value={choice.room ?? layout?.room ?? kitchen.room}
+          onChange={(room) => set({ room })}
+        />
       </Field>
       <Field id="oven" label="Oven" problem={problem('ovenId')}>
         <Select id="oven" value={choice.ovenId} onChange={(ovenId) => set({ ovenId })} options={named(kitchen.ovens)} />
@@ -52,6 +68,13 @@ export function Choices({ doughs, ...at }: Props & { doughs: Schemas['DoughName'
       {bathed && <Bath {...at} />}
       <WaysList ways={chosen.ways} usualWays={kitchen.usualWays} set={chosen.setWays} cuts={layout?.cuts} />
       <AfterTheCycle {...at} />
+      <Checkbox
+        className="wide"
+        checked={choice.noScale ?? kitchen.noScale}
+        onChange={(e) => set({ noScale: e.target.checked === kitchen.noScale ? null : e.target.checked })}
+      >
+        Without a scale: cups and spoons
+      </Checkbox>
     </form>
   );
 }
@@ -207,7 +230,98 @@ function Bath({ chosen: { choice, set } }: Props) {
   );
 }
 
-function AfterTheCycle({ kitchen, chosen: { choice, set }, laidOut: { problem } }: Props) {
+const minute = 60;
+const grows: [number, string][] = [
+  [0.5, 'half as big again'],
+  [0.75, 'three quarters more'],
+  [1, 'doubled'],
+  [1.5, 'two and a half times'],
+];
+
+function AfterTheCycle(at: Props) {
+  const { kitchen, chosen } = at;
+  const byHand = kitchen.machines.find((m) => m.id === chosen.choice.machineId)?.byHand ?? false;
+  return byHand ? <ByHand {...at} /> : <AfterTheMachine {...at} />;
+}
+
+// Kneaded and left to rise as long as this baker does it.
+function ByHand({ kitchen, chosen: { choice, set }, laidOut: { problem } }: Props) {
+  const phases = kitchen.machines.find((m) => m.byHand)?.programs[0]?.phases ?? [];
+  const usual = (kind: Schemas['PhaseKind']) => (phases.find((p) => p.kind === kind)?.length ?? 0) / minute;
+  const rises = choice.after?.bulk;
+  return (
+    <>
+      <Field id="knead" label="Kneaded, min" problem={problem('knead')}>
+        <NumberInput
+          id="knead"
+          value={choice.knead == null ? null : choice.knead / minute}
+          onChange={(to) => set({ knead: to === null ? null : to * minute })}
+          placeholder={usual('knead')}
+        />
+      </Field>
+      <Field id="rises" label="Rises in its bowl, min" problem={problem('after.bulk')}>
+        <NumberInput
+          id="rises"
+          value={rises == null ? null : rises / minute}
+          onChange={(to) => set({ after: to === null ? null : { early: false, bulk: to * minute } })}
+          placeholder={usual('rise')}
+        />
+      </Field>
+      <InTheBowl kitchen={kitchen} choice={choice} set={set} problem={problem} />
+    </>
+  );
+}
+
+// Where the bowl stands, until the dough is how large, and how often it is folded.
+function InTheBowl({
+  kitchen,
+  choice,
+  set,
+  problem,
+}: { kitchen: Kitchen; problem: (field: string) => string | undefined } & Pick<Chosen, 'choice' | 'set'>) {
+  const { folds } = choice;
+  return (
+    <>
+      <Field id="bowl" label="The bowl stands">
+        <Select
+          id="bowl"
+          aria-label="Where the bowl stands"
+          value={choice.bowlPlaceId ?? kitchen.bowlPlaces[0]?.id ?? null}
+          onChange={(bowlPlaceId) => set({ bowlPlaceId })}
+          options={named(kitchen.bowlPlaces)}
+        />
+      </Field>
+      <Field id="grown" label="Until it has" problem={problem('grown')}>
+        <Select
+          id="grown"
+          value={choice.grown ?? 1}
+          onChange={(grown) => set({ grown: grown === 1 ? null : grown })}
+          options={grows.map(([value, label]) => ({ value, label }))}
+        />
+      </Field>
+      <Field id="folds" label="Folded, times" problem={problem('folds.count')}>
+        <NumberInput
+          id="folds"
+          digits={0}
+          value={folds?.count ?? null}
+          onChange={(count) => set({ folds: count ? { count, gap: folds?.gap ?? kitchen.usualFolds.gap } : null })}
+          placeholder="not"
+        />
+      </Field>
+      {folds && (
+        <Field id="fold-gap" label="every, min" problem={problem('folds.gap')}>
+          <NumberInput
+            id="fold-gap"
+            value={folds.gap / minute}
+            onChange={(to) => to && set({ folds: { count: folds.count, gap: to * minute } })}
+          />
+        </Field>
+      )}
+    </>
+  );
+}
+
+function AfterTheMachine({ kitchen, chosen: { choice, set }, laidOut: { problem } }: Props) {
   const { early, bulk } = { early: false, bulk: 0, ...choice.after };
   const at = kitchen.afters.findIndex(({ after }) => after.early === early && after.bulk === bulk);
   return (
@@ -223,19 +337,12 @@ function AfterTheCycle({ kitchen, chosen: { choice, set }, laidOut: { problem } 
       />
       {bulk > 0 && (
         <>
-          <InputNumber
+          <NumberInput
             aria-label="Minutes in the bowl"
             value={bulk / 60}
-            min={1}
-            suffix="min"
             onChange={(minutes) => minutes && set({ after: { early, bulk: minutes * 60 } })}
           />
-          <Select
-            aria-label="Where the bowl stands"
-            value={choice.bowlPlaceId ?? kitchen.bowlPlaces[0]?.id ?? null}
-            onChange={(bowlPlaceId) => set({ bowlPlaceId })}
-            options={named(kitchen.bowlPlaces)}
-          />
+          <InTheBowl kitchen={kitchen} choice={choice} set={set} problem={problem} />
         </>
       )}
     </Field>

@@ -1,9 +1,12 @@
 // What the dough is cut into: a line for each kind, typed in any order; what is not said follows from what is.
-import { Button, InputNumber, Select, Segmented } from 'antd';
+import { Button, Checkbox, Select, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../api/http';
+import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { shown, useUnits } from '../parts/units';
+
+const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 export type CutChoice = Schemas['CutChoice'];
 type CutView = Schemas['CutView'];
@@ -19,6 +22,7 @@ export function CutList({
   ovenId,
   set,
   problem,
+  parts,
 }: {
   cuts: CutChoice[];
   laid: CutView[] | undefined;
@@ -26,9 +30,12 @@ export function CutList({
   ovenId: string;
   set: (cuts: CutChoice[]) => void;
   problem: (field: string) => string | undefined;
+  /** What the dough has for under, on and over its bread. */
+  parts: Schemas['PartView'][];
 }) {
   const [open, setOpen] = useState<number | null>(null);
   const change = (i: number, to: Partial<CutChoice>) => set(cuts.map((c, k) => (k === i ? { ...c, ...to } : c)));
+  const { shown: unit } = useUnits();
   const mark = (i: number) => (i === 0 ? '' : ` ${i + 1}`);
   return (
     <div className="wide cuts">
@@ -64,25 +71,26 @@ export function CutList({
             <div className="cut-much">
               {!kept && (
                 <Field id={`pieces${i}`} label={`Pieces${mark(i)}`} problem={problem(`cuts[${i}].pieces`)}>
-                  <InputNumber
+                  <NumberInput
                     id={`pieces${i}`}
                     value={cut.pieces ?? null}
                     onChange={(pieces) => change(i, { pieces, share: null })}
                     placeholder={found ? String(found.pieces) : ''}
-                    precision={0}
+                    digits={0}
                   />
                 </Field>
               )}
               <Field
                 id={`each${i}`}
-                label={kept ? 'Grams kept' : `grams each${mark(i)}`}
+                label={kept ? `${capital(unit.mass.long)} kept` : `${unit.mass.long} each${mark(i)}`}
                 problem={problem(`cuts[${i}].each`) ?? problem(`cuts[${i}].share`)}
               >
-                <InputNumber
+                <NumberInput
                   id={`each${i}`}
+                  of="mass"
                   value={cut.each ?? null}
                   onChange={(each) => change(i, { each, share: null })}
-                  placeholder={found ? String(Math.round(found.each)) : ''}
+                  placeholder={found?.each}
                 />
               </Field>
               {kept && (
@@ -131,11 +139,12 @@ export function CutList({
                     )}
                     {oven && (
                       <Field id={`heat${i}`} label={`Oven ${oven.dial.name}${mark(i)}`} problem={problem(`cuts[${i}].heat`)}>
-                        <InputNumber
+                        <NumberInput
                           id={`heat${i}`}
-                          value={heat == null ? null : Math.round(heat * oven.dial.factor + oven.dial.offset)}
-                          onChange={(v) => change(i, { heat: v === null ? null : (v - oven.dial.offset) / oven.dial.factor })}
-                          step={oven.step}
+                          of="temperature"
+                          unit={oven.dial}
+                          value={heat}
+                          onChange={(to) => change(i, { heat: to })}
                         />
                       </Field>
                     )}
@@ -191,6 +200,15 @@ export function CutList({
                         }))}
                       />
                     </Field>
+                    <HowMade
+                      cut={cut}
+                      found={found}
+                      kitchen={kitchen}
+                      i={i}
+                      parts={parts}
+                      change={(to) => change(i, to)}
+                      problem={problem}
+                    />
                     <Field id={`touching${i}`} label="Set">
                       <Segmented
                         aria-label="Set"
@@ -226,6 +244,109 @@ export function CutList({
         )}
       </div>
     </div>
+  );
+}
+
+const slashes: [Schemas['Slashes'], string][] = [
+  ['none', 'none'],
+  ['cross', 'a cross'],
+  ['long', 'one long'],
+  ['diagonals', 'slanting'],
+];
+const aMinute = 60;
+
+/** How this baker makes it: how long, how thick, with which ring, slashed how, and what goes on it. */
+function HowMade({
+  cut,
+  found,
+  kitchen,
+  i,
+  parts,
+  change,
+  problem,
+}: {
+  cut: CutChoice;
+  found: CutView | undefined;
+  kitchen: Schemas['KitchenView'];
+  i: number;
+  parts: Schemas['PartView'][];
+  change: (to: Partial<CutChoice>) => void;
+  problem: (field: string) => string | undefined;
+}) {
+  const { shown } = useUnits();
+  const family = kitchen.families.find((f) => f.id === cut.familyId);
+  const mark = i === 0 ? '' : ` ${i + 1}`;
+  const length = shown.length.name;
+  const put = parts.map((p, k) => ({ p, number: k + 1 })).filter(({ p }) => p.kind !== 'bath' && p.kind !== 'wash');
+  const gets = found?.gets ?? [];
+  return (
+    <>
+      {family?.form === 'log' && (
+        <Field id={`long${i}`} label={`Long, ${length}${mark}`} problem={problem(`cuts[${i}].long`)}>
+          <NumberInput
+            id={`long${i}`}
+            of="length"
+            value={cut.long ?? null}
+            onChange={(long) => change({ long })}
+            placeholder={found?.aim?.rope ?? undefined}
+          />
+        </Field>
+      )}
+      {family?.rolled && (
+        <Field id={`thick${i}`} label={`Rolled, ${length}${mark}`} problem={problem(`cuts[${i}].thick`)}>
+          <NumberInput
+            id={`thick${i}`}
+            of="length"
+            value={cut.thick ?? null}
+            onChange={(thick) => change({ thick })}
+            placeholder={found?.rings?.thick ?? found?.aim?.thickness ?? undefined}
+          />
+        </Field>
+      )}
+      {family?.form === 'ring' && (
+        <Field id={`ring${i}`} label={`Ring, ${length}${mark}`} problem={problem(`cuts[${i}].ring`)}>
+          <NumberInput
+            id={`ring${i}`}
+            of="length"
+            value={cut.ring ?? null}
+            onChange={(ring) => change({ ring })}
+            placeholder={found?.rings?.ring ?? undefined}
+          />
+        </Field>
+      )}
+      {(family?.form === 'log' || found?.scored) && (
+        <Field id={`slashes${i}`} label={`Slashed${mark}`}>
+          <Select
+            id={`slashes${i}`}
+            value={cut.slashes ?? found?.slashes ?? null}
+            onChange={(to) => change({ slashes: to })}
+            options={slashes.map(([value, label]) => ({ value, label }))}
+          />
+        </Field>
+      )}
+      <Field id={`rest${i}`} label={`Balls rest, min${mark}`} problem={problem(`cuts[${i}].rest`)}>
+        <NumberInput
+          id={`rest${i}`}
+          value={cut.rest == null ? null : cut.rest / aMinute}
+          onChange={(rest) => change({ rest: rest === null ? null : rest * aMinute })}
+          placeholder={found ? found.ballsRest / aMinute : undefined}
+        />
+      </Field>
+      {put.length > 0 && (
+        <fieldset className="wide gets">
+          <legend>It gets{mark}</legend>
+          {put.map(({ p, number }) => (
+            <Checkbox
+              key={number}
+              checked={gets.includes(number)}
+              onChange={(e) => change({ gets: e.target.checked ? [...gets, number] : gets.filter((g) => g !== number) })}
+            >
+              {p.name}
+            </Checkbox>
+          ))}
+        </fieldset>
+      )}
+    </>
   );
 }
 

@@ -56,7 +56,13 @@ function Chooser({ kitchen, doughs, dough, opensWith }: Props & Opening) {
 
   return (
     <div className="layout">
-      <Choices kitchen={kitchen} doughs={doughs} chosen={chosen} laidOut={laidOut} />
+      <Choices
+        kitchen={kitchen}
+        doughs={doughs}
+        parts={layout?.formula.parts ?? dough.formula.parts}
+        chosen={chosen}
+        laidOut={laidOut}
+      />
       <div className="page" style={{ minWidth: 0 }}>
         <div className="picture-box" ref={ref}>
           {layout?.picture && <StrandPicture picture={layout.picture} title="The bake as planned" />}

@@ -175,7 +175,7 @@ function Rings({ rings }: { rings: NonNullable<Cut['rings']> }) {
   const [sheet, ...scraps] = rings.perRolling;
   return (
     <p className="muted">
-      With a ring of {length(rings.ring)}: {sheet} from the sheet
+      {length(rings.thick)} thick, with a ring of {length(rings.ring)}: {sheet} from the sheet
       {scraps.length > 0 && `, ${scraps.join(' and ')} from the scraps`}; {mass(rings.scrap)} over.
     </p>
   );
@@ -199,9 +199,9 @@ function WeighIn({ layout, writeHint }: { layout: Layout; writeHint: () => void 
             <tr key={i}>
               <td>{r.ingredient}</td>
               <td className="num">
-                <b>{mass(r.mass)}</b>
+                <b>{r.measure ?? mass(r.mass)}</b>
               </td>
-              <td className="num muted">{mass(r.running)}</td>
+              <td className="num muted">{r.measure ? '' : mass(r.running)}</td>
             </tr>
           ))}
         </tbody>
@@ -242,7 +242,7 @@ function Cautions({ layout }: { layout: Layout }) {
 
 function WhereTheyGo({ baked, recipe }: { baked: Cut[]; recipe: Schemas['RecipePlan'] | null }) {
   const { length } = useUnits();
-  if (!baked.some((c) => c.pans.length > 0)) return null;
+  if (!baked.some((c) => c.pans.length > 0 || c.wouldHold)) return null;
   return (
     <section className="card">
       <h2>Where they go</h2>
@@ -252,8 +252,8 @@ function WhereTheyGo({ baked, recipe }: { baked: Cut[]; recipe: Schemas['RecipeP
         return pan ? (
           <OnPan key={i} cut={cut} pan={pan} />
         ) : (
-          <p key={i} className="muted">
-            Nothing in the kitchen holds the {cut.name}.
+          <p key={i} className="late">
+            Nothing in the kitchen holds the {cut.name}. {cut.wouldHold}
           </p>
         );
       })}

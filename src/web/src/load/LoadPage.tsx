@@ -1,9 +1,10 @@
 // Loading the pan: in this machine's order, with what the scale shows after each, and how warm the liquid must be.
-import { Checkbox, InputNumber, Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, type Schemas, type Trouble } from '../api/http';
 import { countdown } from '../api/clock';
+import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';
 import { useUnits } from '../parts/units';
@@ -27,6 +28,7 @@ function Loader({ dough, kitchen }: { dough: Schemas['DoughView']; kitchen: Sche
   const [liquid, setLiquid] = useState<number | null>(null);
   const [delayHours, setDelay] = useState<number | null>(null);
   const machine = kitchen.machines.find((m) => m.id === machineId);
+  const { shown } = useUnits();
   const asked = api.useQuery(
     'post',
     '/api/loads',
@@ -92,14 +94,14 @@ function Loader({ dough, kitchen }: { dough: Schemas['DoughView']; kitchen: Sche
             </div>
           </div>
         )}
-        <Field id="room" label="Kitchen °C" problem={problem('room')}>
-          <InputNumber id="room" value={room ?? load?.room ?? null} onChange={setRoom} />
+        <Field id="room" label={`Kitchen ${shown.temperature.name}`} problem={problem('room')}>
+          <NumberInput id="room" of="temperature" value={room ?? load?.room ?? null} onChange={setRoom} />
         </Field>
-        <Field id="liquid" label="Liquid measured °C" problem={problem('liquid')}>
-          <InputNumber id="liquid" value={liquid} onChange={setLiquid} placeholder="after warming" />
+        <Field id="liquid" label={`Liquid measured ${shown.temperature.name}`} problem={problem('liquid')}>
+          <NumberInput id="liquid" of="temperature" value={liquid} onChange={setLiquid} placeholder="after warming" />
         </Field>
         <Field id="delay" label="Timer start in, hours" wide problem={problem('delay') ?? problem('delayHours')}>
-          <InputNumber id="delay" value={delayHours} onChange={setDelay} min={0} max={24} placeholder="start at once" />
+          <NumberInput id="delay" value={delayHours} onChange={setDelay} placeholder="start at once" />
         </Field>
       </form>
       {load && <Loaded load={load} />}

@@ -2,13 +2,13 @@
 import { useEffect, useRef, useState } from 'react';
 import { api, type BakeEvent, type BenchView, type Schemas } from '../api/http';
 import { clockTime, useNow } from '../api/clock';
-import { typedOr } from '../parts/typed';
 import { useUnits } from '../parts/units';
+import { useTyped } from '../parts/useTyped';
 import { useWidth } from '../parts/useWidth';
 
 export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEvent) => void }) {
   const oven = bake.inOven;
-  const [typed, setTyped] = useState('');
+  const typed = useTyped('temperature');
   const [follows, setFollows] = useState(false);
   const read = (core: number) => oven && Number.isFinite(core) && tell({ type: 'probe-read', load: oven.load, core });
   const thermometers = api.useQuery(
@@ -45,16 +45,16 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
       <CoreCurve oven={oven} />
       <div className="station-line">
         <label>
-          Probe, °C{' '}
+          Probe, {typed.unit}{' '}
           <input
             className="typed"
             inputMode="decimal"
-            value={typed}
-            onChange={(e) => setTyped(e.target.value)}
+            value={typed.text}
+            onChange={(e) => typed.type(e.target.value)}
             onKeyDown={(e) => {
               if (e.key !== 'Enter') return;
-              read(typedOr(typed, Number.NaN));
-              setTyped('');
+              read(typed.value ?? Number.NaN);
+              typed.type('');
             }}
           />
         </label>

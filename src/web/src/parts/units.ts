@@ -1,6 +1,9 @@
 // Quantities as this household reads them. How many digits, and in what, is the server's to say.
 import { api, type Schemas } from '../api/http';
 
+/** Degrees are by how much warmer, a temperature is how warm. */
+export type Quantity = 'mass' | 'temperature' | 'length' | 'degrees';
+
 export function shown(unit: Schemas['ShownIn'], value: number) {
   const figure = value * unit.factor + unit.offset;
   const digits = Math.abs(figure) < unit.fine ? unit.digits + 1 : unit.digits;
@@ -8,9 +11,10 @@ export function shown(unit: Schemas['ShownIn'], value: number) {
 }
 
 const plain: Schemas['UnitsView'] = {
-  mass: { name: 'g', factor: 1, offset: 0, digits: 0, fine: 10 },
-  temperature: { name: '°C', factor: 1, offset: 0, digits: 0, fine: 0 },
-  length: { name: 'cm', factor: 0.1, offset: 0, digits: 0, fine: 10 },
+  mass: { name: 'g', factor: 1, offset: 0, digits: 0, fine: 10, long: 'grams' },
+  temperature: { name: '°C', factor: 1, offset: 0, digits: 0, fine: 0, long: '°C' },
+  length: { name: 'cm', factor: 0.1, offset: 0, digits: 0, fine: 10, long: 'centimetres' },
+  typed: { mass: [], temperature: [], length: [] },
 };
 
 export function useUnits() {
@@ -20,6 +24,8 @@ export function useUnits() {
     mass: (grams: number) => shown(units.mass, grams),
     heat: (celsius: number) => shown(units.temperature, celsius),
     length: (millimetres: number) => shown(units.length, millimetres),
+    shown: { ...units, degrees: { ...units.temperature, offset: 0 } },
+    typed: { ...units.typed, degrees: [] as Schemas['ShownIn'][] },
     /** What a length is typed in, and its millimetres. */
     lengthUnit: units.length.name,
     millimetres: (typed: number) => (typed - units.length.offset) / units.length.factor,

@@ -1,5 +1,6 @@
 // Draws what the core laid out: lanes, heat, strands, hands, windows, labels, and now.
 import type { Schemas } from '../api/http';
+import { useUnits } from '../parts/units';
 import { clockTime, useNow } from '../api/clock';
 
 type Picture = Schemas['Picture'];
@@ -153,6 +154,7 @@ export function StrandPicture({
 }
 
 function PictureLabel({ label, slim, bottom, width }: { label: Schemas['Label']; slim: boolean; bottom: number; width: number }) {
+  const units = useUnits();
   if (label.kind === 'ready') {
     const r = slim ? 9 : 15;
     return (
@@ -173,11 +175,11 @@ function PictureLabel({ label, slim, bottom, width }: { label: Schemas['Label'];
       </g>
     );
   }
-  const named = `${label.text} · ${Math.round(label.mass ?? 0)} g`;
+  const named = `${label.text} · ${units.mass(label.mass ?? 0)}`;
   const said = {
     dough: named,
     'dough-beside': named,
-    'oven-on': `on ${label.at ? clockTime(label.at) : ''} · ${Math.round(label.heat ?? 0)} °C`,
+    'oven-on': `on ${label.at ? clockTime(label.at) : ''} · ${units.heat(label.heat ?? 0)}`,
     window: `${label.at ? clockTime(label.at) : ''} to ${label.until ? clockTime(label.until) : ''}`,
   }[label.kind];
   const inside = label.kind === 'dough';

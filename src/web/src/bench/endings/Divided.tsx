@@ -1,7 +1,6 @@
 // Dividing: by scale piece by piece, by ruler or by eye.
 import { Segmented } from 'antd';
 import { useState } from 'react';
-import { api } from '../../api/http';
 import { whenSettled } from '../../api/live';
 import type { AtBeat } from '../AtTheBeat';
 import type { Primary } from '../Controls';
@@ -20,7 +19,7 @@ export function Divided(at: AtBeat) {
   const [typed, setTyped] = useState('');
   const [waiting, setWaiting] = useState(false);
   const divide = useDivide(bake, typed);
-  const [by, divideBy] = useBy();
+  const [by, divideBy] = useBy(station?.noScale ?? false);
   useSaid(divide.settled ? divide.words : '');
   if (!station) return <Frame {...at} say={beat.phrase.say} primary={null} children={null} />;
 
@@ -67,7 +66,7 @@ export function Divided(at: AtBeat) {
         value={by}
         onChange={divideBy}
         options={[
-          { value: 'scale', label: 'By scale' },
+          ...(station.noScale ? [] : [{ value: 'scale' as const, label: 'By scale' }]),
           { value: 'ruler', label: 'By ruler' },
           { value: 'eye', label: 'By eye' },
         ]}
@@ -88,14 +87,14 @@ export function Divided(at: AtBeat) {
   );
 }
 
-// What this device chose last; else as the kitchen has it.
-function useBy() {
-  const kitchen = api.useQuery('get', '/api/kitchen');
+// What this device chose last; by eye where nothing is weighed.
+function useBy(noScale: boolean) {
   const [chosen, setChosen] = useState(() => localStorage.getItem(kept) as By | null);
   const choose = (by: By) => {
     localStorage.setItem(kept, by);
     setChosen(by);
   };
-  const usual: By = kitchen.data?.noScale ? 'eye' : 'scale';
-  return [chosen ?? usual, choose] as const;
+  const usual: By = noScale ? 'eye' : 'scale';
+  const possible = chosen === 'scale' && noScale ? null : chosen;
+  return [possible ?? usual, choose] as const;
 }

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { clockTime } from '../../api/clock';
 import type { BenchView, Schemas } from '../../api/http';
-import { typedOr } from '../../parts/typed';
+import { NumberInput } from '../../parts/NumberInput';
 import { percent, useUnits } from '../../parts/units';
 import type { AtBeat } from '../AtTheBeat';
 import { DoughState } from '../DoughState';
@@ -63,16 +63,17 @@ function SoFar({ check }: { check: Check }) {
 
 // What the answer asks for stands in the fields; what was really added is told.
 function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
-  const [water, setWater] = useState(answer.water ? String(answer.water) : '');
-  const [flour, setFlour] = useState(answer.flour ? String(answer.flour) : '');
+  const [water, setWater] = useState(answer.water);
+  const [flour, setFlour] = useState(answer.flour);
+  const { shown } = useUnits();
   const { check } = bake;
-  const dose = { water: typedOr(water, 0), flour: typedOr(flour, 0) };
+  const dose = { water: water ?? 0, flour: flour ?? 0 };
   const isAny = dose.water !== 0 || dose.flour !== 0;
   const feel = answer.value as Schemas['DoughFeel'];
   return (
     <div className="answers dose">
       <Grams
-        label={check?.held ? `${check.liquid ?? 'Liquid'} poured in, g` : 'Water added, g'}
+        label={`${check?.held ? `${check.liquid ?? 'Liquid'} poured in` : 'Water added'}, ${shown.mass.name}`}
         value={water}
         change={setWater}
         of={check?.held ? (check.liquid ?? 'liquid') : 'water'}
@@ -80,7 +81,7 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
         wait={check?.betweenSpoons}
       />
       <Grams
-        label="Flour added, g"
+        label={`Flour added, ${shown.mass.name}`}
         value={flour}
         change={setFlour}
         of="flour"
@@ -105,8 +106,8 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
 type GramsField = {
   label: string;
   of: string;
-  value: string;
-  change: (typed: string) => void;
+  value: number | null | undefined;
+  change: (mass: number | null) => void;
   spoon: number | undefined;
   /** From one spoon to the next, seconds. */
   wait: number | undefined;
@@ -117,13 +118,12 @@ function Grams({ label, of, value, change, spoon, wait }: GramsField) {
   const [spoons, setSpoons] = useState(0);
   const more = (by: number) => {
     setSpoons(spoons + 1);
-    change(String(typedOr(value, 0) + by));
+    change((value ?? 0) + by);
   };
   return (
     <span className="by-spoon">
       <label>
-        {label}{' '}
-        <input className="typed" inputMode="decimal" value={value} onChange={(e) => change(e.target.value)} placeholder="0" />
+        {label} <NumberInput className="typed" of="mass" value={value} onChange={change} placeholder="0" />
       </label>
       {spoon !== undefined && (
         <button type="button" className="button small" aria-label={`A spoon of ${of} more`} onClick={() => more(spoon)}>

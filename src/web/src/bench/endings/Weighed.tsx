@@ -1,53 +1,83 @@
-// A weight: what the scale shows, or what is typed, or what was planned.
+// A weight: what the scale shows, or what is typed, or what was planned. Without a scale it was measured.
 import { useState } from 'react';
 import { useLive } from '../../api/live';
-import { typedOr, isBlank } from '../../parts/typed';
+import { useTyped } from '../../parts/useTyped';
+import { useUnits } from '../../parts/units';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
 import { Figure, Pieces } from './Shown';
 
-const shown = (grams: number) => String(Math.round(grams * 10) / 10);
-
 export function Weighed(at: AtBeat) {
+  return at.beat.onScale ? <OnScale {...at} /> : <Measured {...at} />;
+}
+
+const tellsOf = ({ beat }: AtBeat) => beat.tells as 'dough-weighed' | 'ingredient-weighed';
+
+function Measured(at: AtBeat) {
+  const { beat, told } = at;
+  const isIn = () => told({ type: tellsOf(at), step: beat.step, mass: beat.expected ?? Number.NaN });
+  return (
+    <Frame {...at} say={beat.phrase.say} primary={{ label: beat.phrase.button, act: isIn }}>
+      <Figure {...at} />
+    </Frame>
+  );
+}
+
+function OnScale(at: AtBeat) {
   const { bake, beat, told } = at;
-  const [typed, setTyped] = useState('');
+  const typed = useTyped('mass');
+  const [asked, setAsked] = useState<number | null>(null);
   const { reading } = useLive();
+  const { mass: said } = useUnits();
   const onScale = reading?.taken ?? null;
   const unsaid = onScale ?? beat.expected;
-  const mass = isBlank(typed) ? unsaid : typedOr(typed, 0);
+  const mass = typed.blank ? unsaid : typed.value;
 
-  const from = !isBlank(typed) ? 'as typed' : onScale !== null ? 'as on the scale' : 'as planned';
-  const weigh = () =>
-    told({ type: beat.tells as 'dough-weighed' | 'ingredient-weighed', step: beat.step, mass: mass ?? Number.NaN });
+  const from = !typed.blank ? 'as typed' : onScale !== null ? 'as on the scale' : 'as planned';
+  const tell = (of: number | null) => told({ type: tellsOf(at), step: beat.step, mass: of ?? Number.NaN });
+  // Far from what is expected, it is asked back: another unit, or a digit too few.
+  const isOdd = (of: number | null) =>
+    of !== null && beat.believed !== null && (of < beat.believed.from || of > beat.believed.to) && asked !== of;
+  const weigh = () => (isOdd(mass) ? setAsked(mass) : tell(mass));
   const digit = (d: string) => {
-    setTyped((t) => t + d);
+    typed.type(typed.text + d);
     document.getElementById('typed')?.focus();
   };
+  const isAsked = asked !== null && asked === mass;
   return (
     <Frame
       {...at}
       say={beat.phrase.say}
-      primary={{ label: beat.phrase.button, hint: mass === null ? '' : `${from}: ${shown(mass)} g`, act: weigh }}
+      primary={{
+        label: isAsked ? `Yes, ${said(asked)}` : beat.phrase.button,
+        hint: mass === null ? '' : `${from}: ${said(mass)}`,
+        act: weigh,
+      }}
       digit={digit}
       target={beat.expected}
     >
       <Figure {...at} />
+      {isAsked && (
+        <p className="caution" role="alert">
+          {said(asked)} where {said(beat.expected ?? 0)} was planned?
+        </p>
+      )}
       {reading?.bake === bake.id && reading.under && (
         <p className="caution" role="status">
-          The scale was not tared: under it is {reading.under}. That leaves {onScale ?? '…'} g.
+          The scale was not tared: under it is {reading.under}. That leaves {onScale === null ? '…' : said(onScale)}.
         </p>
       )}
       <p style={{ margin: 0 }}>
         <label>
-          Really in, g{' '}
+          Really in, {typed.unit}{' '}
           <input
             id="typed"
             className="typed"
             inputMode="decimal"
-            value={typed}
-            onChange={(e) => setTyped(e.target.value)}
+            value={typed.text}
+            onChange={(e) => typed.type(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && weigh()}
-            placeholder={unsaid === null ? '' : shown(unsaid)}
+            placeholder={unsaid === null ? '' : said(unsaid).split(' ')[0]}
           />
         </label>
       </p>
