@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Net;
 using System.Reflection;
+using JollyKnot.Core.Measures;
 using JollyKnot.Devices;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
@@ -9,6 +10,7 @@ using JollyKnot.Server.Demo;
 using JollyKnot.Server.Doughs;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Larders;
 using JollyKnot.Server.Layouts;
 using JollyKnot.Server.Live;
 using JollyKnot.Server.Loads;
@@ -18,6 +20,7 @@ using JollyKnot.Server.Scale;
 using JollyKnot.Server.Shaping;
 using JollyKnot.Server.StandIns;
 using JollyKnot.Server.Today;
+using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.Json;
 using Scalar.AspNetCore;
@@ -71,6 +74,7 @@ builder.Services.AddSingleton<HouseNetwork>();
 builder.Services.AddSingleton<KitchenKeeper>();
 builder.Services.AddSingleton<Closer>(p => over => PastBakes.Close(over, p.GetRequiredService<KitchenKeeper>().Voice));
 builder.Services.AddSingleton<PantryKeeper>();
+builder.Services.AddSingleton<LarderKeeper>();
 builder.Services.AddSingleton<Planner>();
 builder.Services.AddSingleton<DayMemory>();
 builder.Services.AddSingleton<DayBoard>();
@@ -113,6 +117,13 @@ app.UseStaticFiles(
 );
 app.MapOpenApi("/openapi/{documentName}.json");
 app.MapScalarApiReference("/docs/api");
+app.Use(
+    async (context, next) =>
+    {
+        ProblemWords.Read((await context.RequestServices.GetRequiredService<KitchenKeeper>().Get()).Units ?? HouseholdUnits.Plain);
+        await next();
+    }
+);
 app.MapToday();
 app.MapDay(port);
 app.MapKitchen();
@@ -122,6 +133,7 @@ app.MapRecipes();
 app.MapLoads();
 app.MapLayouts();
 app.MapBakes();
+app.MapLarder();
 app.MapShaping();
 app.MapLogbook();
 app.MapScale();

@@ -42,7 +42,6 @@ public sealed class StepRulesTests
         [
             Milestone.Started,
             Milestone.Cycle,
-            Milestone.OutOfMachine,
             Milestone.Divided,
             Milestone.SetToProof,
             Milestone.OutOfCold,

@@ -82,7 +82,7 @@ test.describe('a mixed cut by scale', () => {
     await expect(page.getByText(/6 on the pan/)).toBeVisible();
     await scale(page, server, 'Lift all off');
     for (let n = 1; n <= 3; n++) {
-      await expect(sentence(page)).toHaveText(`Strand ${n} of 3, plait 1 of 1.`);
+      await expect(sentence(page)).toHaveText(`Strand ${n} of 3.`);
       await putOn();
     }
     for (let n = 1; n <= 4; n++) {

@@ -251,12 +251,12 @@ test('the kitchen keeps itself, speaks ounces, and says what cannot be', async (
   await page.visit('/kitchen');
   await page.getByText('ounces').click();
   await expect(page.getByRole('status').first()).toHaveText('Kept');
-  await machine.getByLabel('Flour up to, g').fill('1');
-  await expect(page.getByText('From 50 g to 5000 g is wanted here.')).toBeVisible();
+  await machine.getByLabel('Flour up to, oz').fill('1');
+  await expect(page.getByText('From 1.8 oz to 176.4 oz is wanted here.')).toBeVisible();
   await expect(page.getByRole('status').first()).toHaveText('Not kept: see below');
   await accessible(page);
   await page.reload();
-  await expect(machine.getByLabel('Flour up to, g')).toHaveValue('400');
+  await expect(machine.getByLabel('Flour up to, oz')).toHaveValue('14.109');
   await page.visit(`/doughs/${rolls}/load`);
   await expect(page.getByRole('region', { name: 'Load list' })).toContainText('10.6 oz');
 });

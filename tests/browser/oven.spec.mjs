@@ -102,7 +102,7 @@ sharing('what would wait for the oven is held cool, or baked in the other oven',
   await expect(waits).toHaveText(/over-proofed by then/);
   await result.getByText('held cool first').click();
   await expect(page.getByText(/over-proofed by then/)).toBeHidden();
-  await expect(page.getByText('Out of the cold: three-strand plaits')).toBeVisible();
+  await expect(page.getByText('Out of the cold: three-strand plait')).toBeVisible();
   await result.getByText('wait their turn').click();
   await expect(waits).toBeVisible();
   await page

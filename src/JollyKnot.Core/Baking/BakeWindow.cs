@@ -56,6 +56,8 @@ public sealed record BakeWindow(TimeSpan FirstLook, TimeSpan Turn, TimeSpan Like
             heat = Temperature.FromCelsius(heat.Celsius + Oven.FanLowers);
         var reference = family.Bake;
         var size = family.Thickness is null ? Math.Pow(piece / family.Usual, MassExponent) : 1;
+        // Time goes with the thickness like the mass to three times its power; thickness with the root of the length.
+        size *= Math.Pow(family.Stretch, -MassExponent * 3 / 2);
         if (touching == true && !family.Touches)
             size *= Crowded;
         var likely = reference.Length * pace * size * (reference.Heat.Celsius - CrustFrom) / (heat.Celsius - CrustFrom);

@@ -362,9 +362,10 @@ internal sealed class DayCutter(DateTimeOffset zero)
         /// <summary>Dough that rises in its bowl, where the bowl stands in the oven.</summary>
         public void BowlInOven()
         {
-            if (of.Chain.At(Milestone.InBowl) is not { Occupies.IsEmpty: false } || IsBehind(Milestone.Weighed, 0))
+            var ends = of.Chain.At(Milestone.Weighed)!;
+            if (of.Chain.At(Milestone.InBowl) is not { Occupies.IsEmpty: false } || of.SoFar.When(ends.Id) is not null)
                 return;
-            var (takeOut, weighed) = (at[of.Chain.At(Milestone.OutOfMachine)!.Id], at[of.Chain.At(Milestone.Weighed)!.Id]);
+            var (takeOut, weighed) = (at[of.Chain.At(Milestone.OutOfMachine)!.Id], at[ends.Id]);
             day.stays.Add(
                 new(bake, Spec.Oven, takeOut.Block, Ceiling(takeOut.End), weighed.Block, null, Spec.Oven.Racks, 0, Spec.Room)
             );

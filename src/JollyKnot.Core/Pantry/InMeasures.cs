@@ -64,7 +64,7 @@ public static class InMeasures
         return
         [
             .. filled > 0 ? [new InMeasure(MeasureKind.Cup, filled)] : Array.Empty<InMeasure>(),
-            .. isEnough ? [] : Spoons(left),
+            .. isEnough ? [] : filled > 0 ? Roughly(left) : Spoons(left),
         ];
     }
 
@@ -76,6 +76,12 @@ public static class InMeasures
         var allowed = wanted * (1 + Nearly);
         return CupParts.Select(part => Math.Floor(allowed - part) + part).Where(cups => cups <= allowed).Max();
     }
+
+    // Beside cups nobody levels off teaspoons, once there is a tablespoon of it.
+    private static ImmutableArray<InMeasure> Roughly(double teaspoons) =>
+        teaspoons < TeaspoonsInTablespoon
+            ? Spoons(teaspoons)
+            : [new(MeasureKind.Tablespoon, Math.Round(teaspoons / TeaspoonsInTablespoon * 2) / 2)];
 
     private static ImmutableArray<InMeasure> Spoons(double teaspoons)
     {

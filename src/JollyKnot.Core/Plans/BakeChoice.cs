@@ -61,12 +61,20 @@ public sealed record BakeChoice(
     /// <summary>That the dough lacks liquid or leaven is meant so.</summary>
     public bool Meant { get; init; }
 
+    /// <summary>Made of dough in the cold; made anew when null.</summary>
+    public KeptDough? From { get; init; }
+
     /// <summary>The scale stays in its drawer; as the kitchen has it when null.</summary>
     public bool? NoScale { get; init; }
 
     /// <summary>The machine waits so long before it begins; it begins at once when null.</summary>
     public TimeSpan? Timer { get; init; }
 }
+
+/// <summary>Dough in the cold, by the bake that kept it.</summary>
+/// <param name="Bake">That bake.</param>
+/// <param name="Cut">Which of its cuts; 0 for the first.</param>
+public sealed record KeptDough(Guid Bake, int Cut);
 
 /// <summary>One line of a cut list, as typed. Null where the usual is meant.</summary>
 /// <param name="FamilyId">What it becomes; null keeps it in the fridge.</param>

@@ -21,7 +21,11 @@ public sealed record DoughVersion(Guid Id, int Version);
 /// <param name="Dough">The dough.</param>
 /// <param name="Cuts">What it is cut into; at least one of them is bread.</param>
 /// <param name="Source">The dough's version in the book; null when it is in none.</param>
-public sealed record Made(Dough Dough, ImmutableArray<Cut> Cuts, DoughVersion? Source = null);
+public sealed record Made(Dough Dough, ImmutableArray<Cut> Cuts, DoughVersion? Source = null)
+{
+    /// <summary>The lump in the cold it is made of; null where the dough is made for it.</summary>
+    public Lump? From { get; init; }
+}
 
 /// <summary>What it is made with.</summary>
 /// <param name="Machine">The machine, set to its program.</param>
@@ -72,6 +76,9 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
 
     /// <summary>The dough.</summary>
     public Dough Dough => Made.Dough;
+
+    /// <summary>The lump in the cold it is made of; null where the dough is made for it.</summary>
+    public Lump? From => Made.From;
 
     /// <summary>What it is cut into.</summary>
     public ImmutableArray<Cut> Cuts => Made.Cuts;

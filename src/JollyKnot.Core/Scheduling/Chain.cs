@@ -20,7 +20,7 @@ public static class Chain
         bool Known(StepRule rule) => since(rule) <= rules;
 
         var assembly = new Assembly();
-        foreach (var rule in StepRules.Dough.Where(Known))
+        foreach (var rule in StepRules.Dough.Where(r => Known(r) && !(r.MakesDough && spec.From is not null)))
             assembly.Add(rule, rule.StepsOf(bake));
         foreach (var forecast in bake.Forecasts)
         {

@@ -31,6 +31,8 @@ internal abstract class BowlLook(string name, Milestone seen) : DoughRule(name)
 /// <summary>Look at the first rise of dough that hands kneaded, until it has risen: it is asked for, not timed.</summary>
 internal sealed class LookAtFirstRise() : BowlLook("rise-look-#", Milestone.RiseSeen)
 {
+    public override bool MakesDough => true;
+
     /// <summary>It rises in a bowl after hands kneaded it.</summary>
     public static bool IsAsked(BakeSoFar bake)
     {
@@ -107,6 +109,8 @@ internal sealed class Fold() : DoughRule("fold-#")
 /// <summary>Tip the dough out.</summary>
 internal sealed class TakeOut() : DoughRule("take-out")
 {
+    public override bool MakesDough => true;
+
     public override RecipeStage? ToldAt => RecipeStage.Rising;
 
     public override Ending? Ending => Steps.Ending.TakeOut;
@@ -155,6 +159,29 @@ internal sealed class TakeOut() : DoughRule("take-out")
             Calls = !LookAtFirstRise.IsAsked(bake),
             About = new(machine.Name, Count: machine.Paddles, Length: bake.Spec.Handling.After?.Bulk),
         };
+    }
+}
+
+/// <summary>Take the lump out of the fridge: it is divided and shaped cold.</summary>
+internal sealed class FetchLump() : DoughRule("fetch-lump")
+{
+    public override int Since => RuleBook.Finishing;
+
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override Lane? Holds => Lane.Hands;
+
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.FirstIn, Milestone.OutOfMachine];
+
+    public override bool BeginsAnew(Step step) => true;
+
+    public override bool IsTurningPoint => true;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
+    {
+        if (bake.Spec.From is not { } lump)
+            yield break;
+        yield return new(Minutes(2)) { Calls = true, About = new(bake.Spec.Dough.Name, lump.Mass) };
     }
 }
 
@@ -382,6 +409,8 @@ internal sealed class Divide() : DoughRule("divide")
 internal sealed class KeepCold() : DoughRule("keep-#")
 {
     public override Ending? Ending => Steps.Ending.Done;
+
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.KeptCold];
 
     public override Lane? Holds => Lane.Hands;
 

@@ -26,7 +26,7 @@ internal sealed class ReadyPan() : BatchRule("ready-pan")
             yield break;
         yield return new(Minutes(1))
         {
-            InTimeFor = new(Milestone.SetToProof),
+            InTimeFor = new(Milestone.Shaped),
             PointlessAfter = new(Milestone.SetToProof),
             About = new(pan.Name, Count: of.Bread.Pans?.Used ?? 1) { With = Named(under) },
         };

@@ -85,7 +85,7 @@ internal sealed class Forecaster(BakeSoFar bake)
             new(bread.Family.BodyOf(piece), bread.Heat, spec.OvenOf(bread).Fan)
         );
         var (place, finishing) = (PlaceOf(batch), FinishingOf(batch, piece));
-        var rises = new ProofCase(RiseConditions.Of(spec.Formula, piece, spec.Room), place, bread.WantedRise(piece))
+        var rises = new ProofCase(Conditions(piece), place, bread.WantedRise(piece))
         {
             Rim = bread.RimFor(piece),
             Prior = spec.Learned.Pace ?? PaceBelief.Prior,
@@ -110,6 +110,13 @@ internal sealed class Forecaster(BakeSoFar bake)
             late
         );
         return forecast with { Proof = ProofOf(forecast, rises) };
+    }
+
+    // Dough from the machine is warm; a lump from the fridge is as cold as that.
+    private RiseConditions Conditions(Mass piece)
+    {
+        var warm = RiseConditions.Of(spec.Formula, piece, spec.Room);
+        return spec.From is null ? warm : warm with { Dough = Places.Fridge.StartsAt ?? Places.Fridge.Steady ?? warm.Dough };
     }
 
     // At its best so long after it was set to proof; null when it does not get there.

@@ -8,6 +8,8 @@ namespace JollyKnot.Core.Steps;
 /// <summary>The machine waits for its timer.</summary>
 internal sealed class MachineTimer() : DoughRule("timer")
 {
+    public override bool MakesDough => true;
+
     public override Lane? Holds => Lane.Machine;
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
@@ -26,6 +28,8 @@ internal sealed class MachineTimer() : DoughRule("timer")
 /// <summary>The dough cycle runs.</summary>
 internal sealed class DoughCycle() : DoughRule("cycle")
 {
+    public override bool MakesDough => true;
+
     public override RecipeStage? ToldAt => RecipeStage.Mixing;
 
     public override Lane? Holds => Lane.Machine;
@@ -50,6 +54,8 @@ internal sealed class DoughCycle() : DoughRule("cycle")
 /// <summary>Knead by hand.</summary>
 internal sealed class KneadByHand() : DoughRule("knead")
 {
+    public override bool MakesDough => true;
+
     public override RecipeStage? ToldAt => RecipeStage.Mixing;
 
     public override Ending? Ending => Steps.Ending.Done;
@@ -74,6 +80,8 @@ internal sealed class KneadByHand() : DoughRule("knead")
 /// <summary>See that the paddle turns.</summary>
 internal sealed class PaddleTurns() : DoughRule("paddle-turns")
 {
+    public override bool MakesDough => true;
+
     public override RecipeStage? ToldAt => RecipeStage.Mixing;
 
     // From the start of kneading; and missed by so much it is pointless. Bakers' usage.
@@ -105,6 +113,8 @@ internal sealed class PaddleTurns() : DoughRule("paddle-turns")
 /// <summary>Judge the dough and dose. A dose wants another look; a right dough, or one past help, does not.</summary>
 internal sealed class CheckDough() : DoughRule("check-#")
 {
+    public override bool MakesDough => true;
+
     public override RecipeStage? ToldAt => RecipeStage.Mixing;
 
     // The rules from which on a dose is looked at again as long as it kneads.
@@ -177,6 +187,8 @@ internal sealed class CheckDough() : DoughRule("check-#")
 /// <summary>Add-ins at the beep.</summary>
 internal sealed class AddIns() : DoughRule("add-ins")
 {
+    public override bool MakesDough => true;
+
     public override RecipeStage? ToldAt => RecipeStage.Mixing;
 
     // Missed by so much, a handful of seeds is pointless. Bakers' usage.

@@ -9,6 +9,8 @@ namespace JollyKnot.Core.Steps;
 /// <summary>Stir the yeast into warm liquid.</summary>
 internal sealed class Bloom() : DoughRule("bloom")
 {
+    public override bool MakesDough => true;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Hands;
@@ -34,6 +36,8 @@ internal sealed class Bloom() : DoughRule("bloom")
 /// <summary>It blooms.</summary>
 internal sealed class Blooms() : DoughRule("blooms")
 {
+    public override bool MakesDough => true;
+
     public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Bloomed];
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
@@ -47,6 +51,8 @@ internal sealed class Blooms() : DoughRule("blooms")
 /// <summary>Put the paddle in.</summary>
 internal sealed class Paddle() : DoughRule("paddle")
 {
+    public override bool MakesDough => true;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Machine;
@@ -66,6 +72,8 @@ internal sealed class Paddle() : DoughRule("paddle")
 /// <summary>Weigh one ingredient in. Named by the dough's row, so that another order renames nothing.</summary>
 internal sealed class WeighIn() : DoughRule("weigh-in-#")
 {
+    public override bool MakesDough => true;
+
     // Loading a pan takes 8 to 15 min. Bakers' usage.
     private static readonly TimeSpan Loading = TimeSpan.FromMinutes(10);
 
@@ -106,6 +114,8 @@ internal sealed class WeighIn() : DoughRule("weigh-in-#")
 /// <summary>Press start, or mix it.</summary>
 internal sealed class StartCycle() : DoughRule("start-cycle")
 {
+    public override bool MakesDough => true;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override Lane? Holds => Lane.Machine;
@@ -126,6 +136,8 @@ internal sealed class StartCycle() : DoughRule("start-cycle")
 /// </summary>
 internal sealed class FetchOut() : DoughRule("fetch-out")
 {
+    public override bool MakesDough => true;
+
     public override Ending? Ending => Steps.Ending.Done;
 
     public override ImmutableArray<Milestone> Marks { get; } = [Milestone.Fetched];
@@ -151,6 +163,8 @@ internal sealed class FetchOut() : DoughRule("fetch-out")
 /// <summary>It comes to the room.</summary>
 internal sealed class ComesToRoom() : DoughRule("comes-to-room")
 {
+    public override bool MakesDough => true;
+
     /// <summary>So long. Bakers' usage.</summary>
     public static TimeSpan Takes { get; } = TimeSpan.FromMinutes(60);
 
@@ -186,6 +200,8 @@ internal sealed class ComesToRoom() : DoughRule("comes-to-room")
 /// <summary>Feed the starter, the evening before; where there is no evening left, it is taken to be ripe.</summary>
 internal sealed class FeedStarter() : DoughRule("feed-starter")
 {
+    public override bool MakesDough => true;
+
     // It may be fed so much later than planned. Bakers' usage.
     private static readonly TimeSpan Margin = TimeSpan.FromHours(2);
 
@@ -215,6 +231,8 @@ internal sealed class FeedStarter() : DoughRule("feed-starter")
 /// <summary>The starter ripens.</summary>
 internal sealed class StarterRipens() : DoughRule("starter-ripens")
 {
+    public override bool MakesDough => true;
+
     // Bakers' usage: 8 to 12 h.
     private static readonly TimeSpan Takes = TimeSpan.FromHours(10);
 

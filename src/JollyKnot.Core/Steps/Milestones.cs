@@ -46,6 +46,9 @@ public enum Milestone
     /// <summary>Its balls have rested.</summary>
     Rested,
 
+    /// <summary>A share is in the cold.</summary>
+    KeptCold,
+
     /// <summary>A batch is shaped.</summary>
     Shaped,
 

@@ -69,6 +69,9 @@ public abstract class StepRule(string name)
     /// <summary>The version of the rules it came with: bakes laid out before do not have it.</summary>
     public virtual int Since => 1;
 
+    /// <summary>It is of making dough: a lump that is made already has no use for it.</summary>
+    public virtual bool MakesDough => false;
+
     /// <summary>What ends it, and so what it asks; null for a stretch that runs by itself.</summary>
     public virtual Ending? Ending => null;
 

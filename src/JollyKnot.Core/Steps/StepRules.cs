@@ -28,6 +28,7 @@ public static class StepRules
         new AddIns(),
         new LookAtFirstRise(),
         new TakeOut(),
+        new FetchLump(),
         new Bulk(),
         new Fold(),
         new LookAtBowl(),

@@ -1,11 +1,13 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Larders;
 using JollyKnot.Server.Logbook;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
@@ -74,6 +76,27 @@ public static class BakeEndpoints
                     await book.Find(id) is { } bake ? TypedResults.Ok(Lines(bake, clock, keeper.Voice)) : Problems.Missing("bake")
             )
             .WithName("log");
+        app.MapGet(
+                "/api/bakes/{id:guid}/slices",
+                async Task<Results<Ok<Slicing>, ProblemHttpResult>> (
+                    Guid id,
+                    int cut,
+                    int count,
+                    BakeBook book,
+                    HouseClock clock
+                ) =>
+                {
+                    if (count is < 1 or > Slicing.Most)
+                        return Problems.Bad(new Problem("out-of-range:between", "count", 1, Slicing.Most));
+                    if (await book.Find(id) is not { } bake)
+                        return Problems.Missing("bake");
+                    return FinishView.Sliced(State(bake, clock), cut, count) is { } sliced
+                        ? TypedResults.Ok(sliced)
+                        : Problems.Bad(new Problem("unknown:answer", "cut"));
+                }
+            )
+            .WithName("slices")
+            .WithSummary("A loaf in so many even slices: where to cut, and which cut first.");
         app.MapPost(
                 "/api/bakes/{id:guid}/picture",
                 async Task<Results<Ok<Picture>, ProblemHttpResult>> (
@@ -107,7 +130,8 @@ public static class BakeEndpoints
         TellRequest request,
         BakeBook book,
         HouseClock clock,
-        KitchenKeeper keeper
+        KitchenKeeper keeper,
+        LarderKeeper larder
     )
     {
         if (request.Id == Guid.Empty)
@@ -115,7 +139,7 @@ public static class BakeEndpoints
         return await book.Tell(id, request.Id, request.BasedOn, request.Event, clock.GetUtcNow()) switch
         {
             Told.Kept kept => TypedResults.Ok(
-                new TellAnswer(kept.Position, kept.Again, View((await book.Find(id))!, clock, keeper.Voice))
+                new TellAnswer(kept.Position, kept.Again, await Told((await book.Find(id))!, clock, keeper.Voice, larder))
             ),
             Told.Conflict conflict => Problems.Conflict(new Problem("conflict", "basedOn"), conflict.Position),
             Told.Refused { Problem.Type: "already-done" or "bake-over" or "nothing-to-undo" } refused => Problems.Conflict(
@@ -127,6 +151,14 @@ public static class BakeEndpoints
 
         static Problem At(Problem problem) =>
             problem.Field is "" or "id" ? problem : problem with { Field = "event." + problem.Field };
+    }
+
+    // What it puts into the cold stands on the first screen from then on.
+    private static async Task<BenchView> Told(StoredBake bake, HouseClock clock, Voice words, LarderKeeper larder)
+    {
+        if (bake.Plan.Spec.Cuts.Any(c => c.Bread is null))
+            await larder.Change(l => l.Seen(bake.Id, State(bake, clock)));
+        return View(bake, clock, words);
     }
 
     private static ImmutableArray<LogLine> Lines(StoredBake bake, HouseClock clock, Voice words)

@@ -12,7 +12,9 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="Cooling">How it cools, in words.</param>
 /// <param name="Slices">Even shares of one; null for what is eaten whole.</param>
 /// <param name="Slice">How wide one is.</param>
+/// <param name="Cut">Which cut it is of; 0 for the first.</param>
 public sealed record FinishView(
+    int Cut,
     string What,
     DateTimeOffset Out,
     int Pieces,
@@ -37,7 +39,8 @@ public sealed record FinishView(
         var keeping = Keeping.Of(spec.Formula, family, of.Piece, spec.Dough.Spoils, spec.Way.Cooling);
         var slices = Keeping.Slices(family, of.Piece, of.Bread.Pan);
         return new(
-            family.Name,
+            of.Batch.Cut,
+            of.Batch.Pieces == 1 ? Voice.One(family.Name) : family.Name,
             came,
             of.Batch.Pieces,
             keeping.Baked,
@@ -49,5 +52,17 @@ public sealed record FinishView(
             came + Keeping.Frozen,
             keeping.KeepCold
         );
+    }
+
+    /// <summary>One loaf of a cut in so many slices; null for what is not sliced.</summary>
+    internal static Slicing? Sliced(BakeState state, int cut, int count)
+    {
+        var spec = state.Plan.Spec;
+        if (state.Chain.Batches.FirstOrDefault(b => b.Batch.Cut == cut) is not { } of)
+            return null;
+        if (Keeping.Slices(of.Bread.Family, of.Piece, of.Bread.Pan) is not { } usual)
+            return null;
+        var keeping = Keeping.Of(spec.Formula, of.Bread.Family, of.Piece, spec.Dough.Spoils, spec.Way.Cooling);
+        return Slicing.Of(usual.Each * usual.Count, keeping.Baked, count);
     }
 }

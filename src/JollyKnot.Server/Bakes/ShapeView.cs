@@ -40,7 +40,7 @@ public sealed record ShapeView(
             bread.Pan is { } pan ? PanLayout.Of(family, of.Piece, of.Batch.Pieces, pan, bread.Touching) : null,
             [
                 .. spec
-                    .Dough.Parts.Where(p => p.Kind != PartKind.Wash)
+                    .Dough.Parts.Where(p => p.Moment == PartMoment.Shaping)
                     .Select(p => words.Shared(p, state.Station, spec, of.Batch.Cut)),
             ]
         );

@@ -19,7 +19,7 @@ public sealed record ProblemView(string Code, string Field, string Reason)
     public static ProblemView Of(Problem problem)
     {
         ArgumentNullException.ThrowIfNull(problem);
-        return new(problem.Type, problem.Field, ProblemWords.Plain.Of(problem));
+        return new(problem.Type, problem.Field, ProblemWords.OfHousehold.Of(problem));
     }
 }
 

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
@@ -16,6 +17,7 @@ using JollyKnot.Server.Day;
 using JollyKnot.Server.Doughs;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Larders;
 using JollyKnot.Server.Pantry;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
@@ -224,7 +226,8 @@ public static class LayoutEndpoints
                     BakeBook book,
                     HouseClock clock,
                     KitchenKeeper keeper,
-                    DayBoard board
+                    DayBoard board,
+                    LarderKeeper larder
                 ) =>
                 {
                     if (request.Id == Guid.Empty)
@@ -235,6 +238,8 @@ public static class LayoutEndpoints
                     if (problem is not null)
                         return problem;
                     await book.Add(request.Id, layout!.Plan, clock.GetUtcNow());
+                    if (layout.Plan.Spec.From is { } lump)
+                        await larder.Change(l => l.UsedBy(request.Id, lump, clock.GetUtcNow()));
                     if (request.Arrange)
                         await board.Arrange([]);
                     return TypedResults.Ok(BakeEndpoints.View((await book.Find(request.Id))!, clock, keeper.Voice));
@@ -414,13 +419,32 @@ public static class LayoutEndpoints
 }
 
 /// <summary>Turns what was chosen into a layout.</summary>
-public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitchens, PantryKeeper pantries, HouseClock clock)
+public sealed class Planner(
+    DoughBook doughs,
+    BakeBook bakes,
+    KitchenKeeper kitchens,
+    PantryKeeper pantries,
+    LarderKeeper larder,
+    HouseClock clock
+)
 {
     // The wash is listed by name elsewhere; the factor is rounded down so that it surely fits.
     private const double Rounding = 1000;
 
     // So many past bakes say how this kitchen's places proof.
     private const int Remembered = 60;
+
+    // Dough in the cold: the lump itself, and the dough it is of.
+    private sealed record InTheCold(Lump Lump, Dough Dough, DoughVersion? Source);
+
+    private async Task<InTheCold?> KeptOf(KeptDough kept)
+    {
+        if ((await larder.Get()).Find(kept.Bake, kept.Cut, KeptKind.Dough) is not { In: not KeptIn.Gone } thing)
+            return null;
+        if (await bakes.Find(kept.Bake) is not { Plan.Spec: var spec })
+            return null;
+        return new(thing.AsLump, thing.AsLump.Of(spec.Dough), spec.Made.Source);
+    }
 
     /// <summary>The layout and the factor the dough was scaled by, or the problem.</summary>
     /// <param name="request">What was chosen.</param>
@@ -430,12 +454,17 @@ public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitc
         string prefix = ""
     )
     {
-        if (await doughs.Find(request.DoughId) is not { } stored)
-            return (null, 1, Problems.Bad(new Problem("unknown:thing", prefix + "doughId", "dough")));
         var (kitchen, now) = (await kitchens.Get(), clock.GetUtcNow());
-        var (dough, factor) = (stored.Dough, 1d);
+        var from = request.Choice.From is { } kept ? await KeptOf(kept) : null;
+        if (request.Choice.From is not null && from is null)
+            return (null, 1, Problems.Bad(new Problem("unknown:thing", prefix + "choice.from", "dough in the cold")));
+        var stored = from is null ? await doughs.Find(request.DoughId) : null;
+        if (from is null && stored is null)
+            return (null, 1, Problems.Bad(new Problem("unknown:thing", prefix + "doughId", "dough")));
+        var (dough, factor) = (from?.Dough ?? stored!.Dough, 1d);
         if (
             request.ScaleToFit
+            && from is null
             && kitchen.Mixers.FirstOrDefault(m => m.Id == request.Choice.MachineId) is { } machine
             && machine.FactorThatFits(Formula.Of(dough)) is < 1 and var fits
         )
@@ -445,6 +474,7 @@ public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitc
         }
         if (
             request.ScaleToCuts
+            && stored is not null
             && !request.Choice.Cuts.IsDefaultOrEmpty
             && request.Choice.Cuts.All(c => c is { Share: null, Each: not null } && (c.Pieces is not null || c.FamilyId is null))
         )
@@ -463,7 +493,7 @@ public sealed class Planner(DoughBook doughs, BakeBook bakes, KitchenKeeper kitc
         spec = spec with
         {
             Around = spec.Around with { Measuring = new(pantry.Cups, pantry.Habit) },
-            Made = spec.Made with { Source = new(stored.Id, stored.Version) },
+            Made = spec.Made with { Source = from is null ? new(stored!.Id, stored.Version) : from.Source, From = from?.Lump },
             Learned = new(PaceMemory.For(spec.Place, past), OvenMemory.Of(past)),
         };
         return (Layout.Of(spec, now), factor, null);

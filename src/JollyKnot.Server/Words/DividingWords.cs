@@ -27,6 +27,14 @@ internal static class DividingWords
                         ),
                         "It is out"
                     ),
+            ["fetch-lump"] = s =>
+                new(
+                    "Dough out of the fridge",
+                    $"Take the dough out of the fridge{(s.Spec.NoScale ? "" : $", {s.Grams(s.About.Mass)}")}.",
+                    $"{s.Thing}: it is divided and shaped cold, and then wants its time to rise.",
+                    "It is out",
+                    s.Spec.NoScale ? null : s.MassFigure
+                ),
             ["bulk"] = s => Phrase.Stretch("Rises in a bowl", "The dough is rising in its bowl."),
             ["fold-#"] = s =>
                 new(

@@ -9,8 +9,18 @@ namespace JollyKnot.Server.Words;
 /// <param name="units">What the household reads.</param>
 public sealed partial class ProblemWords(HouseholdUnits units)
 {
+    // What the household of this request reads: problems are told from everywhere, also where nothing else is known of it.
+    private static readonly AsyncLocal<ProblemWords?> Reading = new();
+
     /// <summary>In grams, degrees Celsius and centimetres.</summary>
     public static ProblemWords Plain { get; } = new(HouseholdUnits.Plain);
+
+    /// <summary>As the household reads whose request this is; plain where there is none.</summary>
+    public static ProblemWords OfHousehold => Reading.Value ?? Plain;
+
+    /// <summary>From here on this request is one of a household that reads these.</summary>
+    /// <param name="units">What it reads.</param>
+    public static void Read(HouseholdUnits units) => Reading.Value = new(units);
 
     private readonly Measured measured = new(units);
 

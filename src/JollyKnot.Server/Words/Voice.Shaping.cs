@@ -92,6 +92,13 @@ public sealed partial class Voice
             _ => "A cross",
         };
 
+    /// <summary>So many of a bread.</summary>
+    public static string Bread(int pieces, Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        return Counted(pieces, bread.Family);
+    }
+
     /// <summary>What a bake becomes.</summary>
     public static string Bread(BakeSpec spec) =>
         string.Join(", ", spec.Cuts.Where(c => c.Bread is not null).Select(c => Counted(c.Pieces, c.Bread!.Family)));

@@ -111,6 +111,7 @@ const askAgain = (isMeant: (path: string) => boolean) =>
   queries.invalidateQueries({ predicate: (q) => isMeant(String(q.queryKey[1])) });
 
 const aboutBakes = new Set([
+  '/api/larder',
   '/api/today',
   '/api/day',
   '/api/today/picture',
@@ -126,4 +127,5 @@ export const bakesChanged = () => void askAgain((path) => aboutBakes.has(path));
 export const kitchenChanged = () => askAgain((path) => path === '/api/kitchen/setup');
 export const pantryChanged = () => askAgain((path) => path === '/api/pantry');
 export const doughsChanged = () => askAgain((path) => path.startsWith('/api/doughs') || path.startsWith('/api/layouts'));
+export const larderChanged = () => askAgain((path) => path === '/api/larder');
 export const allChanged = () => queries.invalidateQueries();

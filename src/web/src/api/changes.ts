@@ -1,5 +1,5 @@
 // Every change the app can make, but for what is told of a bake.
-import { allChanged, bakesChanged, doughsChanged, kitchenChanged, pantryChanged, useChange } from './change';
+import { allChanged, bakesChanged, doughsChanged, kitchenChanged, larderChanged, pantryChanged, useChange } from './change';
 import { http, newId, type BenchView, type Schemas } from './http';
 
 function dayChanged() {
@@ -47,6 +47,21 @@ export const useForgetWords = () =>
   useChange((words: string) => http.DELETE('/api/pantry/words/{words}', { params: { path: { words } } }), {
     after: pantryChanged,
   });
+
+// What is kept in fridge and freezer.
+export const useMoveKept = () =>
+  useChange(
+    ({ to, ...path }: { bake: string; cut: number; kind: Schemas['KeptKind']; to: Schemas['KeptIn'] }) =>
+      http.POST('/api/larder/{bake}/{cut}/{kind}', { params: { path }, body: { to } }),
+    { after: larderChanged },
+  );
+
+export const useFreezeBread = () =>
+  useChange(
+    ({ bake, ...body }: { bake: string } & Schemas['FreezeBread']) =>
+      http.POST('/api/bakes/{bake}/freeze', { params: { path: { bake } }, body }),
+    { after: larderChanged },
+  );
 
 // The doughs.
 export const useKeepDough = () =>

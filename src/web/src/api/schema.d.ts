@@ -599,6 +599,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bakes/{id}/slices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A loaf in so many even slices: where to cut, and which cut first. */
+        get: operations["slices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakes/{id}/picture": {
         parameters: {
             query?: never;
@@ -609,6 +626,71 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["bakePicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Dough in the cold and bread in the freezer. */
+        get: operations["larder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/{bake}/{cut}/first-choice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keptOpening"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/{bake}/{cut}/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["moveKept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/{bake}/freeze": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["freezeBread"];
         delete?: never;
         options?: never;
         head?: never;
@@ -913,6 +995,7 @@ export interface components {
             ways?: null | components["schemas"]["Ways"];
             times?: null | components["schemas"]["Times"];
             meant?: boolean;
+            from?: null | components["schemas"]["KeptDough"];
             noScale?: null | boolean;
             /**
              * Format: double
@@ -1800,6 +1883,8 @@ export interface components {
             text: string;
         };
         FinishView: {
+            /** Format: int32 */
+            cut: number;
             what: string;
             /** Format: date-time */
             out: string;
@@ -1930,6 +2015,12 @@ export interface components {
             slim: boolean;
             /** Format: int32 */
             utcOffsetMinutes: number;
+        };
+        FreezeBread: {
+            /** Format: int32 */
+            cut: number;
+            /** Format: int32 */
+            pieces: number;
         };
         Grip: {
             /** Format: int32 */
@@ -2086,6 +2177,41 @@ export interface components {
             lifts?: number;
             /** Format: double */
             heatCapacity?: number;
+        };
+        KeptDough: {
+            /** Format: uuid */
+            bake: string;
+            /** Format: int32 */
+            cut: number;
+        };
+        /** @enum {unknown} */
+        KeptIn: "fridge" | "freezer" | "gone";
+        /** @enum {unknown} */
+        KeptKind: "dough" | "bread";
+        KeptMove: {
+            to: components["schemas"]["KeptIn"];
+        };
+        KeptOpening: {
+            /** Format: uuid */
+            doughId: null | string;
+            choice: components["schemas"]["BakeChoice"];
+            name: string;
+        };
+        KeptView: {
+            /** Format: uuid */
+            bake: string;
+            /** Format: int32 */
+            cut: number;
+            kind: components["schemas"]["KeptKind"];
+            name: string;
+            what: string;
+            /** Format: date-time */
+            since: string;
+            in: components["schemas"]["KeptIn"];
+            /** Format: date-time */
+            bestUntil: string;
+            /** Format: date-time */
+            useBy: string;
         };
         /** @enum {unknown} */
         Kind: "knot" | "pretzel" | "coil" | null;
@@ -3419,6 +3545,28 @@ export interface components {
         };
         /** @enum {unknown} */
         Slashes: "none" | "cross" | "long" | "diagonals" | null;
+        SliceMark: {
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            at: number;
+            /** Format: int32 */
+            level: number;
+        };
+        Slicing: {
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            each: number;
+            /**
+             * Format: double
+             * @description A number of grams.
+             */
+            mass: number;
+            marks: components["schemas"]["SliceMark"][];
+        };
         /** @enum {unknown} */
         Spot: "everywhere" | "first-corner" | "second-corner" | "dimple" | "bottom";
         StandInView: {
@@ -4722,6 +4870,31 @@ export interface operations {
             };
         };
     };
+    slices: {
+        parameters: {
+            query: {
+                cut: number;
+                count: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Slicing"];
+                };
+            };
+        };
+    };
     bakePicture: {
         parameters: {
             query?: never;
@@ -4745,6 +4918,99 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Picture"];
                 };
+            };
+        };
+    };
+    larder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptView"][];
+                };
+            };
+        };
+    };
+    keptOpening: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake: string;
+                cut: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptOpening"];
+                };
+            };
+        };
+    };
+    moveKept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake: string;
+                cut: number;
+                kind: components["schemas"]["KeptKind"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptMove"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    freezeBread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FreezeBread"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -30,16 +30,18 @@ export function Choices({ doughs, parts, ...at }: Props & { doughs: Schemas['Dou
   return (
     <form className="card fields" onSubmit={(e) => e.preventDefault()} aria-label="Choices">
       <When {...at} />
-      <Field id="dough" label="Dough" wide>
-        <Select
-          id="dough"
-          value={chosen.doughId}
-          onChange={chosen.setDough}
-          options={named(doughs)}
-          showSearch={{ optionFilterProp: 'label' }}
-          virtual
-        />
-      </Field>
+      {!choice.from && (
+        <Field id="dough" label="Dough" wide>
+          <Select
+            id="dough"
+            value={chosen.doughId}
+            onChange={chosen.setDough}
+            options={named(doughs)}
+            showSearch={{ optionFilterProp: 'label' }}
+            virtual
+          />
+        </Field>
+      )}
       <LacksSomething {...at} />
       <CutList
         cuts={cuts}
@@ -51,9 +53,9 @@ export function Choices({ doughs, parts, ...at }: Props & { doughs: Schemas['Dou
         parts={parts}
       />
       <CutsThatDoNotAddUp chosen={chosen} laidOut={laidOut} />
-      <WhichMachine {...at} />
+      {!choice.from && <WhichMachine {...at} />}
       <WhereToProof {...at} />
-      <Loading {...at} />
+      {!choice.from && <Loading {...at} />}
       <Field id="room" label={`Kitchen ${shown.temperature.name}`} problem={problem('room')}>
         <NumberInput
           id="room"
@@ -67,7 +69,7 @@ export function Choices({ doughs, parts, ...at }: Props & { doughs: Schemas['Dou
       </Field>
       {bathed && <Bath {...at} />}
       <WaysList ways={chosen.ways} usualWays={kitchen.usualWays} set={chosen.setWays} cuts={layout?.cuts} />
-      <AfterTheCycle {...at} />
+      {!choice.from && <AfterTheCycle {...at} />}
       <Checkbox
         className="wide"
         checked={choice.noScale ?? kitchen.noScale}

@@ -16,6 +16,8 @@ export default function LayOut() {
   const kitchen = api.useQuery('get', '/api/kitchen');
   const doughs = api.useQuery('get', '/api/doughs/names');
   if (!kitchen.data || !doughs.data) return <Loading error={kitchen.error ?? doughs.error} />;
+  const [bake, cut] = [search.get('bake'), search.get('cut')];
+  if (bake && cut) return <WithLump kitchen={kitchen.data} doughs={doughs.data} bake={bake} cut={Number(cut)} />;
   const dough = doughs.data.find((d) => d.id === search.get('dough')) ?? doughs.data[0];
   if (!dough) return <p className="card">There is no dough yet. Type one first.</p>;
   return <WithDough key={dough.id} kitchen={kitchen.data} doughs={doughs.data} first={dough.id} />;
@@ -30,6 +32,16 @@ function WithDough({ first, ...props }: Props & { first: string }) {
   if (!dough.data || !choice.data)
     return <Loading error={dough.error ?? choice.error} retry={() => void Promise.all([dough.refetch(), choice.refetch()])} />;
   return <Chooser {...props} dough={dough.data} opensWith={choice.data} />;
+}
+
+// What is made of dough in the cold begins at the divide.
+function WithLump({ bake, cut, ...props }: Props & { bake: string; cut: number }) {
+  const opening = api.useQuery('get', '/api/larder/{bake}/{cut}/first-choice', { params: { path: { bake, cut } } });
+  const id = opening.data?.doughId ?? props.doughs[0]?.id ?? '';
+  const dough = api.useQuery('get', '/api/doughs/{id}', { params: { path: { id } } }, { enabled: id !== '' });
+  if (!dough.data || !opening.data)
+    return <Loading error={opening.error ?? dough.error} retry={() => void Promise.all([opening.refetch(), dough.refetch()])} />;
+  return <Chooser {...props} dough={dough.data} opensWith={opening.data.choice} />;
 }
 
 type Opening = { dough: Schemas['DoughView']; opensWith: Schemas['BakeChoice'] };

@@ -9,8 +9,10 @@ type Choice = Schemas['BakeChoice'];
 
 export function useChoice(kitchen: Schemas['KitchenView'], dough: string, first: Choice) {
   const [doughId, setDoughId] = useState(dough);
-  const [choice, setChoice, forgetChoice] = useKept<Choice>(`lay-out/${dough}`, first);
-  const [cuts, setCuts, forgetCuts] = useKept<CutChoice[]>(`cuts/${dough}`, first.cuts ?? []);
+  // What is made of a lump in the cold is typed apart from what is made of its dough anew.
+  const typed = first.from ? `${first.from.bake}/${first.from.cut}` : dough;
+  const [choice, setChoice, forgetChoice] = useKept<Choice>(`lay-out/${typed}`, first);
+  const [cuts, setCuts, forgetCuts] = useKept<CutChoice[]>(`cuts/${typed}`, first.cuts ?? []);
   const [scaleToFit, setScaleToFit] = useState(false);
   const [scaleToCuts, setScaleToCuts] = useState(false);
   // A time wanted when this was typed may have passed since.

@@ -1,28 +1,115 @@
-// Out of the oven: when it may be cut, how its crust stays, how long it keeps; and labels to print.
+// Out of the oven: when it may be cut, how its crust stays, how long it keeps; slices, the freezer, and labels to print.
+import { useState } from 'react';
 import { Link } from 'react-router';
-import type { BenchView } from '../api/http';
+import { useFreezeBread } from '../api/changes';
+import { api, type BenchView, type Schemas } from '../api/http';
 import { calendarDay, clockTime } from '../api/clock';
+import { NumberInput } from '../parts/NumberInput';
 import { useUnits } from '../parts/units';
 
 export function Finish({ bake }: { bake: BenchView }) {
-  const { mass, length } = useUnits();
   if (bake.finish.length === 0) return null;
   return (
     <section aria-label="Out of the oven" className="finish">
       {bake.finish.map((f, i) => (
-        <p key={i}>
-          <b>
-            {f.pieces} {f.what}
-          </b>
-          , about {mass(f.baked)} each. {f.cutAt && `Not cut before ${clockTime(f.cutAt)}.`} {f.cooling}{' '}
-          {f.slices && f.slice && `${f.slices} slices of ${length(f.slice)} are even shares. `}
-          {f.keepBy && `${f.keepCold ? 'In the fridge' : 'Bagged when cold'} until ${calendarDay(f.keepBy)}`}
-          {f.freezeBy && `, sliced in the freezer until ${calendarDay(f.freezeBy)}`}.
-        </p>
+        <Bread key={i} bake={bake.id} f={f} />
       ))}
       <Link className="button small" to={`/labels/${bake.id}`}>
         Labels to print
       </Link>
     </section>
+  );
+}
+
+function Bread({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
+  const { mass } = useUnits();
+  return (
+    <div>
+      <p>
+        <b>
+          {f.pieces} {f.what}
+        </b>
+        , about {mass(f.baked)}
+        {f.pieces > 1 && ' each'}. {f.cutAt && `Not cut before ${clockTime(f.cutAt)}.`} {f.cooling}{' '}
+        {f.keepBy && `${f.keepCold ? 'In the fridge' : 'Bagged when cold'} until ${calendarDay(f.keepBy)}`}
+        {f.freezeBy && `, ${f.slices ? 'sliced ' : ''}in the freezer until ${calendarDay(f.freezeBy)}`}.
+      </p>
+      {f.slices !== null && <Slices bake={bake} f={f} />}
+      <Freezer bake={bake} f={f} />
+    </div>
+  );
+}
+
+// So many even slices: the longest marks are cut first.
+function Slices({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
+  const { mass, length } = useUnits();
+  const [typed, type] = useState<number | null>(null);
+  const count = typed ?? f.slices ?? 1;
+  const { data } = api.useQuery(
+    'get',
+    '/api/bakes/{id}/slices',
+    { params: { path: { id: bake }, query: { cut: f.cut, count } } },
+    { retry: false, placeholderData: (before) => before },
+  );
+  const id = `slices-${f.cut}`;
+  const whole = data ? data.each * (data.marks.length + 1) : 1;
+  return (
+    <div className="slices">
+      <label htmlFor={id}>Slices</label>
+      <NumberInput id={id} value={count} onChange={type} digits={0} className="typed" />
+      {data && (
+        <>
+          <span>
+            {length(data.each)} wide, about {mass(data.mass)} each
+          </span>
+          <svg viewBox="0 0 600 70" role="img" aria-label={`Cut at ${data.marks.map((m) => length(m.at)).join(', ')}`}>
+            <rect x={2} y={22} width={596} height={40} rx={18} fill="var(--s0)" stroke="var(--s0-line)" strokeWidth={2} />
+            {data.marks.map((m) => {
+              const x = 2 + (596 * m.at) / whole;
+              return (
+                <line
+                  key={m.at}
+                  x1={x}
+                  x2={x}
+                  y1={6 + Math.min(4, m.level - 1) * 8}
+                  y2={64}
+                  stroke="var(--ink)"
+                  strokeWidth={m.level === 1 ? 4 : 2}
+                />
+              );
+            })}
+          </svg>
+        </>
+      )}
+    </div>
+  );
+}
+
+function Freezer({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
+  const [pieces, setPieces] = useState<number | null>(f.pieces);
+  const freeze = useFreezeBread();
+  const [kept, setKept] = useState(false);
+  if (kept) return <p className="muted">In the freezer. It stands on the first screen until it is eaten.</p>;
+  return (
+    <p className="station-line">
+      {f.pieces > 1 && (
+        <NumberInput
+          aria-label={`How many ${f.what} to freeze`}
+          className="typed"
+          digits={0}
+          value={pieces}
+          onChange={setPieces}
+        />
+      )}
+      <button
+        type="button"
+        className="button small quiet"
+        onClick={() =>
+          void freeze.make({ bake, cut: f.cut, pieces: pieces ?? 1 }).then(({ trouble }) => setKept(trouble === null))
+        }
+      >
+        {f.pieces > 1 ? `Freeze ${pieces ?? 1} of them` : 'Freeze it'}
+      </button>
+    </p>
   );
 }

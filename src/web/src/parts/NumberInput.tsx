@@ -38,7 +38,7 @@ export function NumberInput({ value, onChange, of, unit, digits = most, placehol
   const others = of ? units.typed[of] : [];
   const [typed, setTyped] = useState<string | null>(null);
   const text = (v: number) =>
-    String(Number((shown ? v * shown.factor + shown.offset : v).toFixed(shown ? digitsOf(shown, v) : digits)));
+    String(Number((shown ? v * shown.factor + shown.offset : v).toFixed(shown ? digitsOf(shown) : digits)));
   const understood = typed === null || isBlank(typed) ? null : typedIn(typed, shown, others);
   const isOdd = typed !== null && !isBlank(typed) && (figureTyped(typed)?.unit !== '' || /[^\d.,\s-]/.test(typed));
 
@@ -73,5 +73,5 @@ export function NumberInput({ value, onChange, of, unit, digits = most, placehol
   );
 }
 
-// One more than is shown elsewhere: what is typed is not rounded away.
-const digitsOf = (unit: Unit, value: number) => unit.digits + (Math.abs(value * unit.factor) < unit.fine ? 2 : 1);
+// More than is shown elsewhere: what is typed is not rounded away.
+const digitsOf = (unit: Unit) => unit.digits + 2;

@@ -1,7 +1,8 @@
 // The day: what is under way, what is next and when; start something.
 import { Link } from 'react-router';
+import { useMoveKept } from '../api/changes';
 import { api, type BenchView, type Schemas } from '../api/http';
-import { clockTime, countdown, houseSpeed, span, useNow, utcOffsetMinutes } from '../api/clock';
+import { calendarDay, clockTime, countdown, houseSpeed, span, useNow, utcOffsetMinutes } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { percent, useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
@@ -39,6 +40,7 @@ export function Today() {
           </ul>
         </section>
       )}
+      <InTheCold />
       <section aria-label="Start something">
         <h2 style={{ margin: '6px 0 12px' }}>Start something</h2>
         <div className="shelf">
@@ -63,6 +65,50 @@ export function Today() {
         </div>
       </section>
     </>
+  );
+}
+
+// Dough in the fridge, bread in the freezer: it stands here until it is used, eaten or thrown away.
+function InTheCold() {
+  const { data } = api.useQuery('get', '/api/larder');
+  const move = useMoveKept();
+  if (!data || data.length === 0) return null;
+  return (
+    <section className="card" aria-label="In the cold">
+      <h2>In the cold</h2>
+      <ul className="lines in-the-cold">
+        {data.map((t) => {
+          const to = (to: Schemas['KeptIn']) => void move.make({ bake: t.bake, cut: t.cut, kind: t.kind, to });
+          const frozen = t.in === 'freezer';
+          return (
+            <li key={`${t.bake} ${t.cut} ${t.kind}`}>
+              <span>
+                <b>{t.name}</b>, {t.what} {frozen ? 'in the freezer' : 'in the fridge'} since {calendarDay(t.since)}{' '}
+                {clockTime(t.since)}
+                <small className="muted">
+                  {frozen
+                    ? `until ${calendarDay(t.bestUntil)}`
+                    : `best until ${calendarDay(t.bestUntil)} ${clockTime(t.bestUntil)}, use by ${calendarDay(t.useBy)}`}
+                </small>
+              </span>
+              <span className="choices">
+                {t.kind === 'dough' && (
+                  <Link className="button small" to={`/lay-out?bake=${t.bake}&cut=${t.cut}`}>
+                    Make something of it
+                  </Link>
+                )}
+                <button className="button small quiet" onClick={() => to(frozen ? 'fridge' : 'freezer')}>
+                  {frozen ? 'Thaw it' : 'Freeze it'}
+                </button>
+                <button className="button small quiet" onClick={() => to('gone')}>
+                  {t.kind === 'bread' ? 'Eaten' : 'Thrown away'}
+                </button>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
   );
 }
 

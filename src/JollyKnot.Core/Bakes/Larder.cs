@@ -1,0 +1,130 @@
+// What is kept of past bakes: dough in the cold, bread in the freezer. It stands there until it is used, eaten or thrown away.
+using System.Collections.Immutable;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
+using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Steps;
+
+namespace JollyKnot.Core.Bakes;
+
+/// <summary>What is kept.</summary>
+public enum KeptKind
+{
+    /// <summary>A lump of dough.</summary>
+    Dough,
+
+    /// <summary>Baked bread.</summary>
+    Bread,
+}
+
+/// <summary>Where it is.</summary>
+public enum KeptIn
+{
+    /// <summary>In the fridge.</summary>
+    Fridge,
+
+    /// <summary>In the freezer.</summary>
+    Freezer,
+
+    /// <summary>Used, eaten or thrown away.</summary>
+    Gone,
+}
+
+/// <summary>Something kept of a bake.</summary>
+/// <param name="Bake">The bake.</param>
+/// <param name="Cut">Which of its cuts; 0 for the first.</param>
+/// <param name="Kind">Dough or bread.</param>
+/// <param name="Name">The dough's name.</param>
+/// <param name="Pieces">How many; a lump is one.</param>
+/// <param name="Mass">Altogether, as dough.</param>
+/// <param name="Since">Kept since.</param>
+/// <param name="In">Where it is.</param>
+/// <param name="Moved">When it came there.</param>
+/// <param name="MadeInto">The bake that was made of it; null where none was.</param>
+public sealed record KeptThing(
+    Guid Bake,
+    int Cut,
+    KeptKind Kind,
+    string Name,
+    int Pieces,
+    Mass Mass,
+    DateTimeOffset Since,
+    KeptIn In,
+    DateTimeOffset Moved,
+    Guid? MadeInto = null
+)
+{
+    /// <summary>It is this one.</summary>
+    public bool Is(Guid bake, int cut, KeptKind kind) => Bake == bake && Cut == cut && Kind == kind;
+
+    /// <summary>The lump it is.</summary>
+    public Lump AsLump => new(Bake, Cut, Mass, Since);
+}
+
+/// <summary>Everything kept.</summary>
+/// <param name="Things">In the order they were kept.</param>
+public sealed record Larder(ImmutableArray<KeptThing> Things)
+{
+    // What is gone is remembered for so many things, so that a bake seen again does not bring it back. Ours.
+    private const int Remembered = 400;
+
+    /// <summary>Nothing yet.</summary>
+    public static Larder Empty { get; } = new([]);
+
+    /// <summary>What is there.</summary>
+    public IEnumerable<KeptThing> There => Things.Where(t => t.In != KeptIn.Gone);
+
+    /// <summary>What this is, or was; null where nothing is known of it.</summary>
+    public KeptThing? Find(Guid bake, int cut, KeptKind kind) => Things.FirstOrDefault(t => t.Is(bake, cut, kind));
+
+    /// <summary>As a bake stands: what it put into the cold is there, and what it took back is not.</summary>
+    /// <param name="bake">The bake.</param>
+    /// <param name="state">How it stands.</param>
+    public Larder Seen(Guid bake, BakeState state)
+    {
+        ArgumentNullException.ThrowIfNull(state);
+        var (larder, spec) = (this, state.Plan.Spec);
+        foreach (var step in state.Chain.Steps.Where(s => s.Is(Milestone.KeptCold)))
+        {
+            var cut = step.Id.Number - 1;
+            var known = larder.Find(bake, cut, KeptKind.Dough);
+            if (state.SoFar.When(step.Id) is not { } since || state.Timetable[step.Id]?.State == StepState.Skipped)
+                larder = known is null or { In: KeptIn.Gone } ? larder : new(larder.Things.Remove(known));
+            else if (known is null)
+                larder = larder.With(
+                    new(bake, cut, KeptKind.Dough, spec.Dough.Name, 1, step.About!.Mass!.Value, since, KeptIn.Fridge, since)
+                );
+        }
+        return larder;
+    }
+
+    /// <summary>Bread of a bake that goes into the freezer.</summary>
+    /// <param name="bread">The bread.</param>
+    public Larder With(KeptThing bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        var others = Things.Where(t => !t.Is(bread.Bake, bread.Cut, bread.Kind));
+        return new([.. others.TakeLast(Remembered - 1), bread]);
+    }
+
+    /// <summary>A lump is made into something.</summary>
+    /// <param name="bake">The bake that is made of it.</param>
+    /// <param name="lump">The lump.</param>
+    /// <param name="now">The time now.</param>
+    public Larder UsedBy(Guid bake, Lump lump, DateTimeOffset now)
+    {
+        ArgumentNullException.ThrowIfNull(lump);
+        return Find(lump.Bake, lump.Cut, KeptKind.Dough) is { } thing ? Move(thing, KeptIn.Gone, now, bake) : this;
+    }
+
+    /// <summary>It goes somewhere else.</summary>
+    /// <param name="thing">What.</param>
+    /// <param name="to">Where to.</param>
+    /// <param name="now">The time now.</param>
+    /// <param name="madeInto">The bake that is made of it.</param>
+    public Larder Move(KeptThing thing, KeptIn to, DateTimeOffset now, Guid? madeInto = null)
+    {
+        ArgumentNullException.ThrowIfNull(thing);
+        return new(Things.Replace(thing, thing with { In = to, Moved = now, MadeInto = madeInto }));
+    }
+}

@@ -1,0 +1,166 @@
+using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
+using JollyKnot.Server.Clock;
+using JollyKnot.Server.Guard;
+using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Words;
+using JollyKnot.Store;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace JollyKnot.Server.Larders;
+
+/// <summary>Something in the fridge or the freezer.</summary>
+/// <param name="Bake">The bake it is of.</param>
+/// <param name="Cut">Which of its cuts.</param>
+/// <param name="Kind">Dough or bread.</param>
+/// <param name="Name">The dough's name.</param>
+/// <param name="What">How much, in words.</param>
+/// <param name="Since">Kept since.</param>
+/// <param name="In">Where it is.</param>
+/// <param name="BestUntil">Best until then.</param>
+/// <param name="UseBy">Used or thrown away by then.</param>
+public sealed record KeptView(
+    Guid Bake,
+    int Cut,
+    KeptKind Kind,
+    string Name,
+    string What,
+    DateTimeOffset Since,
+    KeptIn In,
+    DateTimeOffset BestUntil,
+    DateTimeOffset UseBy
+);
+
+/// <summary>What a bake of a kept lump opens with.</summary>
+/// <param name="DoughId">The dough in the book it came from; null where it is in none.</param>
+/// <param name="Choice">What is chosen first.</param>
+/// <param name="Name">The dough's name.</param>
+public sealed record KeptOpening(Guid? DoughId, BakeChoice Choice, string Name);
+
+/// <summary>Something goes somewhere else.</summary>
+/// <param name="To">Where to.</param>
+public sealed record KeptMove(KeptIn To);
+
+/// <summary>Bread of a bake for the freezer.</summary>
+/// <param name="Cut">Which of its cuts.</param>
+/// <param name="Pieces">How many.</param>
+public sealed record FreezeBread(int Cut, int Pieces);
+
+/// <summary>Fridge and freezer over HTTP.</summary>
+public static class LarderEndpoints
+{
+    /// <summary>Maps what is kept.</summary>
+    public static void MapLarder(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/larder", All).WithName("larder").WithSummary("Dough in the cold and bread in the freezer.");
+        app.MapGet("/api/larder/{bake:guid}/{cut:int}/first-choice", Opening).WithName("keptOpening");
+        app.MapPost("/api/larder/{bake:guid}/{cut:int}/{kind}", Move).WithName("moveKept");
+        app.MapPost("/api/bakes/{bake:guid}/freeze", Freeze).WithName("freezeBread");
+    }
+
+    private static async Task<ImmutableArray<KeptView>> All(LarderKeeper keeper, BakeBook book, KitchenKeeper kitchens)
+    {
+        await kitchens.Get();
+        var views = ImmutableArray.CreateBuilder<KeptView>();
+        foreach (var thing in (await keeper.Get()).There.OrderBy(t => t.In).ThenBy(t => t.Since))
+            if (await book.Find(thing.Bake) is { } bake)
+                views.Add(View(thing, bake.Plan.Spec, kitchens.Voice));
+        return views.ToImmutable();
+    }
+
+    private static KeptView View(KeptThing thing, BakeSpec spec, Voice words)
+    {
+        var lump = thing.AsLump;
+        var (best, useBy) = thing switch
+        {
+            { In: KeptIn.Freezer, Kind: KeptKind.Bread } => (thing.Moved + Keeping.Frozen, thing.Moved + Keeping.Frozen),
+            { In: KeptIn.Freezer } => (Lump.FrozenUntil(thing.Moved), Lump.FrozenUntil(thing.Moved)),
+            _ => (lump.BestUntil, lump.UseBy(spec.Dough)),
+        };
+        var what =
+            thing.Kind == KeptKind.Bread ? Voice.Bread(thing.Pieces, spec.Cuts[thing.Cut].Bread!) : words.Grams(thing.Mass);
+        return new(thing.Bake, thing.Cut, thing.Kind, thing.Name, what, thing.Since, thing.In, best, useBy);
+    }
+
+    private static async Task<Results<Ok<KeptOpening>, ProblemHttpResult>> Opening(
+        Guid bake,
+        int cut,
+        LarderKeeper keeper,
+        BakeBook book,
+        KitchenKeeper kitchens
+    )
+    {
+        if ((await keeper.Get()).Find(bake, cut, KeptKind.Dough) is not { In: not KeptIn.Gone } thing)
+            return Problems.Missing("dough in the cold");
+        if (await book.Find(bake) is not { Plan.Spec: var spec })
+            return Problems.Missing("bake");
+        var dough = thing.AsLump.Of(spec.Dough);
+        var first = FirstChoice.Of(dough, await kitchens.Get()) with
+        {
+            MachineId = Core.Machines.Machine.Hands.Id,
+            Program = null,
+            After = null,
+            From = new(bake, cut),
+        };
+        // As many as the whole recipe makes would be too many of it.
+        first = first with
+        {
+            Cuts = [.. first.Cuts.Select(c => c with { Pieces = null })],
+        };
+        return TypedResults.Ok(new KeptOpening(spec.Made.Source?.Id, first, spec.Dough.Name));
+    }
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> Move(
+        Guid bake,
+        int cut,
+        KeptKind kind,
+        KeptMove move,
+        LarderKeeper keeper,
+        HouseClock clock
+    )
+    {
+        if (!Enum.IsDefined(move.To))
+            return Problems.Bad(new Problem("unknown:answer", "to"));
+        if ((await keeper.Get()).Find(bake, cut, kind) is null)
+            return Problems.Missing("dough in the cold");
+        await keeper.Change(l => l.Find(bake, cut, kind) is { } thing ? l.Move(thing, move.To, clock.GetUtcNow()) : l);
+        return TypedResults.NoContent();
+    }
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> Freeze(
+        Guid bake,
+        FreezeBread bread,
+        LarderKeeper keeper,
+        BakeBook book,
+        HouseClock clock
+    )
+    {
+        if (await book.Find(bake) is not { Plan.Spec: var spec })
+            return Problems.Missing("bake");
+        if (bread.Cut < 0 || bread.Cut >= spec.Cuts.Length || spec.Cuts[bread.Cut].Bread is null)
+            return Problems.Bad(new Problem("unknown:answer", "cut"));
+        var cut = spec.Cuts[bread.Cut];
+        if (bread.Pieces < 1 || bread.Pieces > cut.Pieces)
+            return Problems.Bad(new Problem("out-of-range:between", "pieces", 1, cut.Pieces));
+        var now = clock.GetUtcNow();
+        await keeper.Change(l =>
+            l.With(
+                new(
+                    bake,
+                    bread.Cut,
+                    KeptKind.Bread,
+                    spec.Dough.Name,
+                    bread.Pieces,
+                    cut.Each * bread.Pieces,
+                    now,
+                    KeptIn.Freezer,
+                    now
+                )
+            )
+        );
+        return TypedResults.NoContent();
+    }
+}
