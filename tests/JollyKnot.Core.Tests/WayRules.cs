@@ -131,7 +131,7 @@ public sealed class WayRules
     }
 
     [Theory]
-    [InlineData("strong white flour", 500, "3¾ cup and 2 tbsp")]
+    [InlineData("strong white flour", 492, "3¾ cup and 2 tbsp")]
     [InlineData("whole milk", 305, "1¼ cup")]
     [InlineData("butter", 42.6, "3 tbsp")]
     [InlineData("fine salt", 9, "1½ tsp")]

@@ -55,6 +55,14 @@ public static partial class MethodReading
         };
     }
 
+    /// <summary>Words name a loaf, of whatever shape.</summary>
+    /// <param name="text">A title.</param>
+    public static bool IsLoaf(string text) => MethodWords.In("loaf", text) is not null;
+
+    /// <summary>The family that words name; null where they name none.</summary>
+    /// <param name="text">A title, or a whole recipe.</param>
+    public static string? ShapeIn(string text) => MethodWords.In("shape", text);
+
     /// <summary>The recipe wants its rows put in as they stand.</summary>
     /// <param name="text">Its method.</param>
     public static bool TellsOrder(string text) => MethodWords.In("order", text) is not null;

@@ -61,6 +61,9 @@ public sealed record Bread(
         return Oven == other.Oven && Cold == other.Cold;
     }
 
+    /// <summary>Rolled thin it is slid onto what is hot already.</summary>
+    public bool SlidOnHot => Family is { Form: Form.Disc, Thickness: not null } && !OnGriddle;
+
     /// <summary>On the griddle instead of in the oven.</summary>
     public bool OnGriddle => Family.HeatedBy == HeatedBy.Griddle;
 

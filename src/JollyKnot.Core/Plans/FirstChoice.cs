@@ -93,13 +93,24 @@ public static class FirstChoice
             _ => null,
         };
 
-    // The shape its words say; else the first that this dough is good for.
+    // The shape its recipe or its name says; else what a loaf of it would be; else the first that this dough is good for.
     private static Family FamilyOf(Dough dough, RecipePlan plan, Kitchen kitchen)
     {
-        if (kitchen.Families.FirstOrDefault(f => f.Id == plan.FamilyId) is { } said)
+        Family? Made(string? id) => kitchen.Families.FirstOrDefault(f => f.Id == id);
+        var said = Made(plan.FamilyId) ?? Made(MethodReading.ShapeIn(dough.Name)) ?? (MethodReading.IsLoaf(dough.Name) ? Made(LoafOf(dough, kitchen)) : null);
+        if (said is not null)
             return said;
         var good = Suitability.Of(Formula.Of(dough)).Where(s => s.Suits == Suits.Well).Select(s => s.Family);
         return good.FirstOrDefault(kitchen.Families.Contains) ?? kitchen.Families.First();
+    }
+
+    // Filled it is rolled up; rich or where there is a tin, it is for the tin; lean it stands by itself.
+    private static string LoafOf(Dough dough, Kitchen kitchen)
+    {
+        if (dough.Parts.Any(p => p.Kind == PartKind.Filling))
+            return "filled-loaf";
+        var hasTin = kitchen.Tins.Any(t => t.Shape == TinShape.Loaf);
+        return Formula.Of(dough).IsRich && hasTin ? "tin-loaf" : "free-loaf";
     }
 
     /// <summary>What a recipe's heat is on this oven's dial: a fan wants it lower, where the recipe means none.</summary>
@@ -120,7 +131,7 @@ public static class FirstChoice
         var washes = dough.Parts.Where(p => p.Kind == PartKind.Wash).SelectMany(p => p.Rows).Select(r => r.Ingredient).ToList();
         if (washes.Count > 0)
             return Washes.MadeOf(washes)?.Id;
-        return dough.Plan is null ? null : Washes.Find(plan.WashId ?? "")?.Id ?? Washes.None.Id;
+        return Washes.Find(plan.WashId ?? "")?.Id ?? Washes.None.Id;
     }
 
     // A place the household has a name for, else as the recipe says.

@@ -48,7 +48,7 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
             case (TinShape.Hollows, Form.Ball) when FitsTin.Holds(Share.FromFraction(own)):
                 return Hollows(Footprint.Of(family, piece)!);
             case (TinShape.Channels, Form.Log)
-                when Footprint.Of(family, piece) is { } log && log.Grown(family).Length.Millimetres <= length:
+                when Footprint.Of(family, piece) is { } log && FitsChannel(log.Grown(family)):
                 return new(
                     tin,
                     log,
@@ -75,6 +75,9 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
             default:
                 return null;
         }
+
+        bool FitsChannel(Footprint grown) =>
+            grown.Length.Millimetres <= length && grown.Width.Millimetres <= width / tin.Count;
 
         PanLayout Hollows(Footprint shaped)
         {

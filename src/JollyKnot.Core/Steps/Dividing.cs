@@ -36,9 +36,7 @@ internal sealed class LookAtFirstRise() : BowlLook("rise-look-#", Milestone.Rise
     /// <summary>It rises in a bowl after hands kneaded it.</summary>
     public static bool IsAsked(BakeSoFar bake)
     {
-        var machine = bake.Spec.Machine;
-        return machine.ByHand
-            && machine.CycleLength > machine.KneadEnd
+        return bake.Spec.RisesInBowl
             && bake.Spec.Handling.After is not { Early: true }
             && bake.SoFar.RulesOf(bake.Spec) >= WarmOn.FromRules
             && !BowlRise.OnlyRests(bake);

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text;
 using JollyKnot.Core.Baking;
+using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Machines;
@@ -107,12 +108,33 @@ public static class DoughEndpoints
     private static async Task<Results<Ok<BakeChoice>, ProblemHttpResult>> FirstOf(
         Guid id,
         DoughBook book,
+        BakeBook bakes,
         KitchenKeeper kitchens,
         SetAside aside
-    ) =>
-        await book.Find(id) is { } stored
-            ? TypedResults.Ok(FirstChoice.Of(stored.Dough, await kitchens.Get()))
-            : Problems.Missing("dough", id, aside);
+    )
+    {
+        if (await book.Find(id) is not { } stored)
+            return Problems.Missing("dough", id, aside);
+        var kitchen = await kitchens.Get();
+        var first = FirstChoice.Of(stored.Dough, kitchen);
+        return TypedResults.Ok(await LastGood(id, stored.Dough, bakes) is { } last ? Again.Of(last, first, kitchen) : first);
+    }
+
+    // So many bakes back a dough is still known by what was made of it; with so many stars it was good.
+    private const int LookedBack = 60,
+        Good = 3;
+
+    // The last good bake of this very dough.
+    private static async Task<BakeSpec?> LastGood(Guid id, Dough dough, BakeBook bakes)
+    {
+        var past = (await bakes.Closed(LookedBack)).Where(b =>
+            b.Bake.Title.Dough == dough.Name && b.Bake.End is { Status: BakeStatus.Finished, Stars: null or >= Good }
+        );
+        foreach (var one in past)
+            if (await bakes.Find(one.Id) is { Plan.Spec: var spec } && spec.Made.Source?.Id == id && spec.From is null)
+                return spec;
+        return null;
+    }
 
     private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Save(
         Guid id,

@@ -10,6 +10,7 @@ using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Larders;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -76,6 +77,19 @@ public static class LogbookEndpoints
                 ) => await book.Find(id) is { } bake ? TypedResults.Ok(Page(bake, clock, keeper.Voice)) : Problems.Missing("bake")
             )
             .WithName("logbookPage");
+        app.MapGet(
+                "/api/logbook/{id:guid}/again",
+                async Task<Results<Ok<KeptOpening>, ProblemHttpResult>> (Guid id, BakeBook book, KitchenKeeper keeper) =>
+                {
+                    if (await book.Find(id) is not { Plan.Spec: var spec })
+                        return Problems.Missing("bake");
+                    var kitchen = await keeper.Get();
+                    var again = Again.Of(spec, FirstChoice.Of(spec.Dough, kitchen), kitchen);
+                    return TypedResults.Ok(new KeptOpening(spec.Made.Source?.Id, again, spec.Dough.Name));
+                }
+            )
+            .WithName("again")
+            .WithSummary("What was chosen for a past bake, to be chosen again.");
     }
 
     private static LogbookLine Line(PastBake past)

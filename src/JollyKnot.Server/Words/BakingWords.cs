@@ -111,6 +111,8 @@ internal static class BakingWords
     {
         if (s.Bread.Pan is not { } pan)
             return "";
+        if (s.Bread.SlidOnHot)
+            return $"Slide {s.Them} onto the hot {Lower(pan.Name)}.";
         if (pan.IsStone)
             return $"Straight onto the hot {Lower(pan.Name)}.";
         return pan.IsFlat ? $"On the {Lower(pan.Name)}." : $"In the {Lower(pan.Name)}.";
@@ -127,17 +129,30 @@ internal static class BakingWords
 
     private static Phrase TurnTray(Said s)
     {
-        var (racks, steam) = (s.Bread.Racks > 1, s.Spec.SteamFor(s.Bread).Stands());
+        var racks = s.Bread.Racks > 1;
         return new(
             s.Marked(racks ? "Swap the racks" : "Turn the tray"),
             Join(
-                steam ? "Take the steam tray out." : "",
-                racks ? "Swap the racks, and turn the trays round." : "Turn the tray round."
+                s.Spec.SteamFor(s.Bread) == Steam.Tray ? "Take the steam tray out." : "",
+                racks ? "Swap the racks, and turn the trays round." : Turned(s)
             ),
-            steam ? "From here the crust dries." : "",
+            s.Spec.SteamFor(s.Bread) switch
+            {
+                Steam.Tray => "From here the crust dries.",
+                Steam.Stones => "The stones are dry by now: out with two gloves, or left in.",
+                _ => "",
+            },
             "Turned"
         );
     }
+
+    private static string Turned(Said s) =>
+        s.Bread.Pan switch
+        {
+            { IsStone: true } => $"Turn {s.The()} round.",
+            { IsFlat: false } => "Turn the tin round.",
+            _ => "Turn the tray round.",
+        };
 
     private static Phrase OffGriddle(Said s) =>
         new(

@@ -1,3 +1,4 @@
+using JollyKnot.Core.Steps;
 using static JollyKnot.Server.Words.Sentences;
 
 namespace JollyKnot.Server.Words;
@@ -13,7 +14,7 @@ internal static class DividingWords
                     ? new(
                         "Turn the dough out",
                         "Turn the dough out and press the gas out gently.",
-                        "It should have about doubled in the bowl.",
+                        s.Spec.RisesInBowl ? $"It should have {Grown(s)} in the bowl." : "It has only rested.",
                         "It is out"
                     )
                     : new(
@@ -22,7 +23,7 @@ internal static class DividingWords
                             ? "Stop the machine, then take the dough out and press the gas out gently."
                             : "Take the dough out and press the gas out gently.",
                         Join(
-                            s.Count > 1 ? $"Find all {s.Count} paddles in it." : "Find the paddle in it.",
+                            s.Count > 1 ? "Find both paddles in it." : "Find the paddle in it.",
                             "Soak the pan at once."
                         ),
                         "It is out"
@@ -49,7 +50,9 @@ internal static class DividingWords
                 new(
                     "Weigh the whole dough",
                     "Weigh the whole dough.",
-                    "Every piece follows from this figure, not from the recipe.",
+                    s.Spec.Parts == 1
+                        ? "Proof and oven follow from this figure, not from the recipe."
+                        : "Every piece follows from this figure, not from the recipe.",
                     "That is all of it",
                     s.MassFigure
                 ),
@@ -72,11 +75,19 @@ internal static class DividingWords
                 ),
         };
 
+    private static string Grown(Said s) =>
+        BowlRise.Wanted(s.Spec) switch
+        {
+            1 => "about doubled",
+            .5 => "grown half as big again",
+            var by => $"grown by {Measured.Whole(by * 100)} %",
+        };
+
     private static Phrase LookAtBowl(Said s) =>
         new(
             s.Count > 1 ? "Look at the bowl again" : "Look at the bowl",
             "Look at the bowl: how much has the dough grown?",
-            "Doubled, it is divided; short of that it stays.",
+            $"When it has {Grown(s)} it comes out; short of that it stays.",
             "Seen"
         );
 }

@@ -35,7 +35,7 @@ internal static class HeatingWords
     private static Phrase On(Said s)
     {
         var severalOvens = s.Spec.Batches.Any(b => b.Bread.Oven != s.Bread.Oven);
-        var stone = s.Bread.Pan is { IsStone: true } on ? $", with the {Lower(on.Name)} in it" : "";
+        var stone = s.Bread.Pan is { } on && (on.IsStone || s.Bread.SlidOnHot) ? $", with the {Lower(on.Name)} in it" : "";
         return new(
             $"{(severalOvens ? s.Thing : "Oven")} on, {s.Dial}",
             $"Switch the {Lower(s.Thing)} on: {s.Dial}.",

@@ -14,7 +14,7 @@ internal static class KneadingWords
                 new(
                     "Knead",
                     "Knead until smooth and springy, then cover the bowl.",
-                    $"About {Measured.Span(s.Step.Length)}. Leave it to double.",
+                    $"About {Measured.Span(s.Step.Length)}. {(s.Spec.RisesInBowl ? "Then it rises." : "Then it rests.")}",
                     "Kneaded and covered"
                 ),
             ["paddle-turns"] = s =>

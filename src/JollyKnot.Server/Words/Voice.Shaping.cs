@@ -32,7 +32,7 @@ public sealed partial class Voice
         form switch
         {
             Form.Ball => "Gather under, pinch the base, keep the skin on top whole.",
-            Form.Disc => "Ball, rest, then press or roll out; keep turning it.",
+            Form.Disc => "Press or roll it out from the middle; keep turning it.",
             Form.Rope => "Roll from the middle out; thin ends.",
             Form.Plait => "Roll the strands even. Pinch both ends and turn them under.",
             Form.Log => "Flatten, roll up towards you, pinch the seam; seam down, ends tucked.",

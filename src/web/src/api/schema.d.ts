@@ -763,6 +763,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/logbook/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was chosen for a past bake, to be chosen again. */
+        get: operations["again"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scale": {
         parameters: {
             query?: never;
@@ -5102,6 +5119,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogbookPage"];
+                };
+            };
+        };
+    };
+    again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptOpening"];
                 };
             };
         };

@@ -16,6 +16,8 @@ export default function LayOut() {
   const kitchen = api.useQuery('get', '/api/kitchen');
   const doughs = api.useQuery('get', '/api/doughs/names');
   if (!kitchen.data || !doughs.data) return <Loading error={kitchen.error ?? doughs.error} />;
+  const again = search.get('again');
+  if (again) return <SameAgain kitchen={kitchen.data} doughs={doughs.data} bake={again} />;
   const [bake, cut] = [search.get('bake'), search.get('cut')];
   if (bake && cut) return <WithLump kitchen={kitchen.data} doughs={doughs.data} bake={bake} cut={Number(cut)} />;
   const dough = doughs.data.find((d) => d.id === search.get('dough')) ?? doughs.data[0];
@@ -34,6 +36,17 @@ function WithDough({ first, ...props }: Props & { first: string }) {
   return <Chooser {...props} dough={dough.data} opensWith={choice.data} />;
 }
 
+// A past bake, chosen again: only the time is asked.
+function SameAgain({ bake, ...props }: Props & { bake: string }) {
+  const opening = api.useQuery('get', '/api/logbook/{id}/again', { params: { path: { id: bake } } });
+  const id = opening.data?.doughId ?? '';
+  const dough = api.useQuery('get', '/api/doughs/{id}', { params: { path: { id } } }, { enabled: id !== '' });
+  if (opening.data && id === '') return <p className="card">The dough of this bake is not in the book any more.</p>;
+  if (!dough.data || !opening.data)
+    return <Loading error={opening.error ?? dough.error} retry={() => void Promise.all([opening.refetch(), dough.refetch()])} />;
+  return <Chooser {...props} dough={dough.data} opensWith={opening.data.choice} of={`again/${bake}`} />;
+}
+
 // What is made of dough in the cold begins at the divide.
 function WithLump({ bake, cut, ...props }: Props & { bake: string; cut: number }) {
   const opening = api.useQuery('get', '/api/larder/{bake}/{cut}/first-choice', { params: { path: { bake, cut } } });
@@ -41,16 +54,16 @@ function WithLump({ bake, cut, ...props }: Props & { bake: string; cut: number }
   const dough = api.useQuery('get', '/api/doughs/{id}', { params: { path: { id } } }, { enabled: id !== '' });
   if (!dough.data || !opening.data)
     return <Loading error={opening.error ?? dough.error} retry={() => void Promise.all([opening.refetch(), dough.refetch()])} />;
-  return <Chooser {...props} dough={dough.data} opensWith={opening.data.choice} />;
+  return <Chooser {...props} dough={dough.data} opensWith={opening.data.choice} of={`cold/${bake}/${cut}`} />;
 }
 
 type Opening = { dough: Schemas['DoughView']; opensWith: Schemas['BakeChoice'] };
 
-function Chooser({ kitchen, doughs, dough, opensWith }: Props & Opening) {
+function Chooser({ kitchen, doughs, dough, opensWith, of = dough.id }: Props & Opening & { of?: string }) {
   const navigate = useNavigate();
   const [bakeId] = useState(newId);
   const [ref, width] = useWidth<HTMLDivElement>();
-  const chosen = useChoice(kitchen, dough.id, opensWith);
+  const chosen = useChoice(kitchen, dough.id, opensWith, of);
   const laidOut = useLaidOut(chosen, width);
   const layOut = useLayOutBake();
   const hint = useWriteHint();

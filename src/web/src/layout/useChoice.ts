@@ -7,10 +7,8 @@ import type { CutChoice } from './CutList';
 
 type Choice = Schemas['BakeChoice'];
 
-export function useChoice(kitchen: Schemas['KitchenView'], dough: string, first: Choice) {
+export function useChoice(kitchen: Schemas['KitchenView'], dough: string, first: Choice, typed: string) {
   const [doughId, setDoughId] = useState(dough);
-  // What is made of a lump in the cold is typed apart from what is made of its dough anew.
-  const typed = first.from ? `${first.from.bake}/${first.from.cut}` : dough;
   const [choice, setChoice, forgetChoice] = useKept<Choice>(`lay-out/${typed}`, first);
   const [cuts, setCuts, forgetCuts] = useKept<CutChoice[]>(`cuts/${typed}`, first.cuts ?? []);
   const [scaleToFit, setScaleToFit] = useState(false);

@@ -33,6 +33,11 @@ export default function LogbookPage() {
           )}
         </span>
         {data.stars !== null && <Stars n={data.stars} />}
+        {data.source && (
+          <Link className="button small" to={`/lay-out?again=${id}`}>
+            Same again
+          </Link>
+        )}
       </header>
       {data.note && <p style={{ fontSize: '1.2rem', margin: 0 }}>{data.note}</p>}
       <div className="picture-box" ref={ref}>
