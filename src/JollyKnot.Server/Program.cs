@@ -120,7 +120,9 @@ app.MapScalarApiReference("/docs/api");
 app.Use(
     async (context, next) =>
     {
-        ProblemWords.Read((await context.RequestServices.GetRequiredService<KitchenKeeper>().Get()).Units ?? HouseholdUnits.Plain);
+        ProblemWords.Read(
+            (await context.RequestServices.GetRequiredService<KitchenKeeper>().Get()).Units ?? HouseholdUnits.Plain
+        );
         await next();
     }
 );

@@ -9,6 +9,7 @@ using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
 using JollyKnot.Server.Demo;
 using JollyKnot.Server.Words;
+using Xunit.Abstractions;
 
 namespace JollyKnot.Server.Tests;
 
@@ -27,12 +28,16 @@ public sealed partial class EveryWay(ITestOutputHelper output)
             $"{Pieces} {Family.Name}, {Mixer}, {(NoScale ? "no scale" : "scale")}, {(Ounces ? "ounces" : "grams")}";
     }
 
+    private static readonly int[] Counts = [1, 6];
+    private static readonly string[] Mixers = ["blue", "white", "hand", "cold"];
+    private static readonly bool[] Either = [false, true];
+
     private static IEnumerable<Way> All() =>
         from family in DemoWorld.Kitchen.Families
-        from pieces in new[] { 1, 6 }
-        from mixer in new[] { "blue", "white", "hand", "cold" }
-        from noScale in new[] { false, true }
-        from ounces in new[] { false, true }
+        from pieces in Counts
+        from mixer in Mixers
+        from noScale in Either
+        from ounces in Either
         select new Way(family, pieces, mixer, noScale, ounces);
 
     private static readonly ImmutableArray<PartDraft> Parts =
@@ -63,7 +68,8 @@ public sealed partial class EveryWay(ITestOutputHelper output)
         )
         .Value;
 
-    private static BakeSpec Spec(Way way)
+    // Null where so few are too large for the griddle.
+    private static BakeSpec? Spec(Way way)
     {
         var kitchen = DemoWorld.Kitchen with { Units = way.Ounces ? Ounces : null, NoScale = way.NoScale };
         var choice = new BakeChoice(way.Mixer == "cold" ? "hand" : way.Mixer, "wall", "light")
@@ -73,7 +79,8 @@ public sealed partial class EveryWay(ITestOutputHelper output)
             Ways = Ways.Usual with { Buttered = true, Steam = way.Family.Steamed ? Core.Baking.Steam.Stones : null },
         };
         var place = kitchen.AllPlaces.FirstOrDefault(p => p.Id == "light") ?? kitchen.AllPlaces.Skip(1).First();
-        var spec = BakeDecision.Of(Any, choice with { PlaceId = place.Id }, kitchen, Now).Value;
+        if (!BakeDecision.Of(Any, choice with { PlaceId = place.Id }, kitchen, Now).Has(out var spec))
+            return null;
         var lump = new Lump(Guid.Empty, 0, spec.ExpectedDough, Now.AddHours(-12));
         return way.Mixer == "cold" ? spec with { Made = spec.Made with { From = lump } } : spec;
     }
@@ -81,35 +88,47 @@ public sealed partial class EveryWay(ITestOutputHelper output)
     [Fact]
     public void No_sentence_says_what_does_not_belong_there()
     {
-        var wrong = new SortedSet<string>();
+        var wrong = new SortedDictionary<string, Way>();
         var (walked, said) = (0, 0);
         foreach (var way in All())
         {
-            var spec = Spec(way);
+            if (Spec(way) is not { } spec)
+                continue;
             var words = new Voice(way.Ounces ? Ounces : HouseholdUnits.Plain);
             var layout = Layout.Of(spec, Now);
             foreach (var slot in layout.Timetable.Slots)
             {
-                var phrase = words.Of(slot.Step, spec, SoFar.Nothing(Now) is { } so ? spec.Station(so.DoughOf(spec), so.Parts) : null);
-                string[] texts = [phrase.Short, phrase.Say, phrase.Detail, phrase.Button, phrase.Figure is { } f ? $"{f.Value} {f.Unit}" : "1 x"];
+                var phrase = words.Of(
+                    slot.Step,
+                    spec,
+                    SoFar.Nothing(Now) is { } so ? spec.Station(so.DoughOf(spec), so.Parts) : null
+                );
+                string[] texts =
+                [
+                    phrase.Short,
+                    phrase.Say,
+                    phrase.Detail,
+                    phrase.Button,
+                    phrase.Figure is { } f ? $"{f.Value} {f.Unit}" : "1 x",
+                ];
                 foreach (var text in texts)
                 {
                     said++;
                     foreach (var why in Wrong(text, way))
-                        wrong.Add($"{why}: [{slot.Step.Kind}] {text} ({way})");
+                        wrong.TryAdd($"{why}: [{slot.Step.Kind}] {text}", way);
                 }
                 if (slot.Step.IsBeat && (phrase.Say.Length == 0 || phrase.Button.Length == 0))
-                    wrong.Add($"empty: [{slot.Step.Kind}] ({way})");
+                    wrong.TryAdd($"empty: [{slot.Step.Kind}]", way);
             }
             foreach (var caution in Cautions.Of(layout.Steps))
                 foreach (var why in Wrong(words.Of(caution.Caution, spec), way))
-                    wrong.Add($"{why}: caution {words.Of(caution.Caution, spec)} ({way})");
+                    wrong.TryAdd($"{why}: caution {words.Of(caution.Caution, spec)}", way);
             foreach (var early in BeforeItsTime(layout))
-                wrong.Add($"out of order: {early} ({way})");
+                wrong.TryAdd($"out of order: {early}", way);
             walked++;
         }
         output.WriteLine($"{walked} ways walked, {said} sentences read.");
-        wrong.Take(25).ShouldBeEmpty();
+        wrong.Take(25).Select(w => $"{w.Key} ({w.Value})").ShouldBeEmpty();
         walked.ShouldBeGreaterThan(500);
     }
 
@@ -122,12 +141,14 @@ public sealed partial class EveryWay(ITestOutputHelper output)
         kitchen["scaleStep"] = null;
         (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
         var wrong = new SortedSet<string>();
+        // What a household calls its things is its own.
+        var named = kitchen["tins"]!.AsArray().Select(t => (string)t!["name"]!).ToHashSet();
         var way = new Way(Families.Find("pan-roll")!, 6, "blue", false, true);
         async Task Read(string path, object? body = null)
         {
             var (status, answer) = body is null ? await house.Get(path) : await house.Post(path, body);
             status.ShouldBeLessThan(500, path);
-            foreach (var text in Texts(answer))
+            foreach (var text in Texts(answer).Where(t => !named.Contains(t)))
                 foreach (var why in Wrong(text, way))
                     wrong.Add($"{why}: {path}: {text}");
         }
@@ -138,7 +159,7 @@ public sealed partial class EveryWay(ITestOutputHelper output)
         foreach (var path in (string[])["/api/today", "/api/day", "/api/kitchen", "/api/doughs", "/api/logbook", "/api/larder"])
             await Read(path);
         var id = await house.Bake(House.Choice(family: "plait-3", pieces: 2));
-        for (var bake = (await house.Get($"/api/bakes/{id}")).Body; bake["beat"] is { } beat; )
+        for (var bake = (await house.Get($"/api/bakes/{id}")).Body; bake["beat"] is { } beat;)
         {
             await Read($"/api/bakes/{id}");
             await house.Tell(id, new { type = "step-skipped", step = (string)beat["step"]! });
@@ -151,14 +172,21 @@ public sealed partial class EveryWay(ITestOutputHelper output)
     private static IEnumerable<string> Texts(JsonNode? node) =>
         node switch
         {
-            JsonObject thing => thing.Where(p => p.Key is not ("note" or "method" or "recipe" or "units" or "scaleSteps")).SelectMany(p => Texts(p.Value)),
+            JsonObject thing => thing
+                .Where(p => p.Key is not ("note" or "method" or "recipe" or "units" or "scaleSteps"))
+                .SelectMany(p => Texts(p.Value)),
             JsonArray list => list.SelectMany(Texts),
             JsonValue value when value.TryGetValue<string>(out var text) => [text],
             _ => [],
         };
 
-    private static IEnumerable<string> Wrong(string text, Way way)
+    private static IEnumerable<string> Wrong(string told, Way way)
     {
+        // What a household calls its things is its own.
+        var text = DemoWorld.Kitchen.Tins.Aggregate(
+            told,
+            (t, tin) => t.Replace(tin.Name, "tin", StringComparison.OrdinalIgnoreCase)
+        );
         if (way.Ounces && Metric().IsMatch(text))
             yield return "metric";
         if (!way.Ounces && American().IsMatch(text))
@@ -169,7 +197,7 @@ public sealed partial class EveryWay(ITestOutputHelper output)
             yield return "weighed";
         if (OnePlural().IsMatch(text))
             yield return "plural";
-        if (way.Pieces == 1 && Many().IsMatch(text))
+        if (way.Pieces == 1 && way.Family.Strands == 1 && Many().IsMatch(text))
             yield return "several";
         if (Unfilled().IsMatch(text))
             yield return "unfilled";
@@ -212,7 +240,9 @@ public sealed partial class EveryWay(ITestOutputHelper output)
     [GeneratedRegex(@"\bweigh|\bscale\b|\d (?:g|oz)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Weighed();
 
-    [GeneratedRegex(@"\b(?:1|one) (?:\w+[- ])*?(?:loaves|rolls|buns|knots|pretzels|plaits|twists|batons|breads|flatbreads|rounds|batches|paddles)\b|\b1 of 1\b")]
+    [GeneratedRegex(
+        @"\b(?:1|one) (?:\w+[- ])*?(?:loaves|rolls|buns|knots|pretzels|plaits|twists|batons|breads|flatbreads|rounds|batches|paddles)\b|\b1 of 1\b"
+    )]
     private static partial Regex OnePlural();
 
     [GeneratedRegex(@"\b(?:them|they|all \d)\b", RegexOptions.IgnoreCase)]

@@ -64,7 +64,9 @@ public static class InMeasures
         return
         [
             .. filled > 0 ? [new InMeasure(MeasureKind.Cup, filled)] : Array.Empty<InMeasure>(),
-            .. isEnough ? [] : filled > 0 ? Roughly(left) : Spoons(left),
+            .. isEnough ? []
+            : filled > 0 ? Roughly(left)
+            : Spoons(left),
         ];
     }
 

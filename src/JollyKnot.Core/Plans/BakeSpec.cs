@@ -93,7 +93,8 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     public bool RunsOn => !Machine.ByHand && (Machine.Pulled || Handling.After is { Early: true });
 
     /// <summary>By hand it rises in its bowl before it is divided; else it only rests there.</summary>
-    public bool RisesInBowl => Machine.ByHand && new AfterCycle(false, Machine.CycleLength - Machine.KneadEnd) is { IsRest: false, Bulk.Ticks: > 0 };
+    public bool RisesInBowl =>
+        Machine.ByHand && new AfterCycle(false, Machine.CycleLength - Machine.KneadEnd) is { IsRest: false, Bulk.Ticks: > 0 };
 
     /// <summary>Where the second proof stands.</summary>
     public Place Place => Tools.Place;

@@ -97,7 +97,10 @@ public static class FirstChoice
     private static Family FamilyOf(Dough dough, RecipePlan plan, Kitchen kitchen)
     {
         Family? Made(string? id) => kitchen.Families.FirstOrDefault(f => f.Id == id);
-        var said = Made(plan.FamilyId) ?? Made(MethodReading.ShapeIn(dough.Name)) ?? (MethodReading.IsLoaf(dough.Name) ? Made(LoafOf(dough, kitchen)) : null);
+        var said =
+            Made(plan.FamilyId)
+            ?? Made(MethodReading.ShapeIn(dough.Name))
+            ?? (MethodReading.IsLoaf(dough.Name) ? Made(LoafOf(dough, kitchen)) : null);
         if (said is not null)
             return said;
         var good = Suitability.Of(Formula.Of(dough)).Where(s => s.Suits == Suits.Well).Select(s => s.Family);

@@ -47,8 +47,7 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
                 return new(tin, whole, whole, true, [new(length / 2, width / 2)], 1);
             case (TinShape.Hollows, Form.Ball) when FitsTin.Holds(Share.FromFraction(own)):
                 return Hollows(Footprint.Of(family, piece)!);
-            case (TinShape.Channels, Form.Log)
-                when Footprint.Of(family, piece) is { } log && FitsChannel(log.Grown(family)):
+            case (TinShape.Channels, Form.Log) when Footprint.Of(family, piece) is { } log && FitsChannel(log.Grown(family)):
                 return new(
                     tin,
                     log,
@@ -76,8 +75,7 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
                 return null;
         }
 
-        bool FitsChannel(Footprint grown) =>
-            grown.Length.Millimetres <= length && grown.Width.Millimetres <= width / tin.Count;
+        bool FitsChannel(Footprint grown) => grown.Length.Millimetres <= length && grown.Width.Millimetres <= width / tin.Count;
 
         PanLayout Hollows(Footprint shaped)
         {

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using System.Text;
-using JollyKnot.Core.Baking;
 using JollyKnot.Core.Bakes;
+using JollyKnot.Core.Baking;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Machines;

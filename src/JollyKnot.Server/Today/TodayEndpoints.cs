@@ -36,7 +36,8 @@ public sealed record TodayView(
 /// <param name="Reason">Why it cannot be read.</param>
 public sealed record UnreadView(string Kind, string Id, string Name, string Reason)
 {
-    internal static UnreadView Of(Unread unread) => new(unread.Kind, unread.Id, unread.Name, ProblemWords.OfHousehold.Of(unread.Why));
+    internal static UnreadView Of(Unread unread) =>
+        new(unread.Kind, unread.Id, unread.Name, ProblemWords.OfHousehold.Of(unread.Why));
 }
 
 /// <summary>The day over HTTP.</summary>

@@ -22,10 +22,7 @@ internal static class DividingWords
                         s.RunsOn
                             ? "Stop the machine, then take the dough out and press the gas out gently."
                             : "Take the dough out and press the gas out gently.",
-                        Join(
-                            s.Count > 1 ? "Find both paddles in it." : "Find the paddle in it.",
-                            "Soak the pan at once."
-                        ),
+                        Join(s.Count > 1 ? "Find both paddles in it." : "Find the paddle in it.", "Soak the pan at once."),
                         "It is out"
                     ),
             ["fetch-lump"] = s =>

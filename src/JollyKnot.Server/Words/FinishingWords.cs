@@ -13,7 +13,7 @@ internal static class FinishingWords
     {
         var pan = s.Count > 1 ? $"{s.Count} pans: {s.Thing}" : s.Thing;
         var what = s.About.With is { } with ? $"Dust or grease the {Lower(pan)}: {with}." : $"Grease the {Lower(pan)}.";
-        return new(s.Marked("Get the pan ready"), what, "", "Ready");
+        return new(s.Marked(s.Bread.Pan!.IsFlat ? "Get the tray ready" : "Get the tin ready"), what, "", "Ready");
     }
 
     private static Phrase PutOn(Said s)

@@ -1,4 +1,6 @@
 using JollyKnot.Core.Baking;
+using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
 using static JollyKnot.Server.Words.Sentences;
 
 namespace JollyKnot.Server.Words;
@@ -13,7 +15,7 @@ internal static class HeatingWords
                 new(
                     "Griddle on",
                     $"Put the {Lower(s.Thing)} on, {s.Degree(s.About.Heat)}.",
-                    "Low heat: inside they need their time.",
+                    "Low heat: the inside needs its time.",
                     "It is on",
                     s.HeatFigure
                 ),
@@ -66,6 +68,9 @@ internal static class HeatingWords
 
     private static string Soda(Said s) =>
         s.About.Mass is { } soda
-            ? $"; {s.Grams(soda)} of baking soda, slowly, once it boils"
-            : $"; and a litre of warm water with {s.Grams(Pot.DipSoda)} of baking soda for the dip";
+            ? $"; {OfSoda(s, soda)} of baking soda, slowly, once it boils"
+            : $"; and a litre of warm water with {OfSoda(s, Pot.DipSoda)} of baking soda for the dip";
+
+    private static string OfSoda(Said s, Mass soda) =>
+        s.Spec.NoScale ? s.Measure(Ingredients.Find("baking soda")!, soda) : s.Grams(soda);
 }

@@ -9,7 +9,7 @@ internal static class KneadingWords
         new()
         {
             ["timer"] = _ => Phrase.Stretch("The timer runs", "The machine waits for its timer."),
-            ["cycle"] = _ => Phrase.Stretch("Dough cycle", ""),
+            ["cycle"] = s => Phrase.Stretch(s.ByHand ? "Kneaded, and in its bowl" : "Dough cycle", ""),
             ["knead"] = s =>
                 new(
                     "Knead",

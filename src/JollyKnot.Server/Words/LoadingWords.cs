@@ -13,7 +13,7 @@ internal static class LoadingWords
                 new(
                     $"{Capital(s.Thing)} out of the fridge",
                     $"Take the {s.Thing} out of the fridge.",
-                    "In an hour they are as warm as the room.",
+                    "An hour brings it to the warmth of the room.",
                     "Out"
                 ),
             ["comes-to-room"] = s => Phrase.Stretch($"The {s.Thing} warm up", "Butter and eggs come to the room."),
