@@ -128,6 +128,10 @@ export async function follow(page, server, { done, watch = () => undefined }) {
         .getByRole('button', { name: /Can go in|Divide it/ })
         .first()
         .click(),
+    parts: async () => {
+      await page.getByText('By eye', { exact: true }).click();
+      await page.getByRole('button', { name: /^All divided/ }).click();
+    },
     review: async () => {
       await press('4 of 5');
       await page.getByRole('button', { name: 'Keep', exact: true }).click();
@@ -143,7 +147,7 @@ export async function follow(page, server, { done, watch = () => undefined }) {
       continue;
     }
     watch(bake);
-    const said = bake.beat.ending === 'parts' ? /^(Divide into|Piece 1) / : bake.beat.say;
+    const said = bake.beat.ending === 'parts' ? /^(Divide into|Weigh off|\S+.* 1 of ) ?/ : bake.beat.say;
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(said);
     await (doing[bake.beat.ending] ?? (() => control.click()))();
     await expect

@@ -41,8 +41,9 @@ public sealed record KeptView(
 public sealed record KeptOpening(Guid? DoughId, BakeChoice Choice, string Name);
 
 /// <summary>Something goes somewhere else.</summary>
+/// <param name="Kind">Dough or bread.</param>
 /// <param name="To">Where to.</param>
-public sealed record KeptMove(KeptIn To);
+public sealed record KeptMove(KeptKind Kind, KeptIn To);
 
 /// <summary>Bread of a bake for the freezer.</summary>
 /// <param name="Cut">Which of its cuts.</param>
@@ -57,7 +58,7 @@ public static class LarderEndpoints
     {
         app.MapGet("/api/larder", All).WithName("larder").WithSummary("Dough in the cold and bread in the freezer.");
         app.MapGet("/api/larder/{bake:guid}/{cut:int}/first-choice", Opening).WithName("keptOpening");
-        app.MapPost("/api/larder/{bake:guid}/{cut:int}/{kind}", Move).WithName("moveKept");
+        app.MapPost("/api/larder/{bake:guid}/{cut:int}", Move).WithName("moveKept");
         app.MapPost("/api/bakes/{bake:guid}/freeze", Freeze).WithName("freezeBread");
     }
 
@@ -116,7 +117,6 @@ public static class LarderEndpoints
     private static async Task<Results<NoContent, ProblemHttpResult>> Move(
         Guid bake,
         int cut,
-        KeptKind kind,
         KeptMove move,
         LarderKeeper keeper,
         HouseClock clock
@@ -124,6 +124,7 @@ public static class LarderEndpoints
     {
         if (!Enum.IsDefined(move.To))
             return Problems.Bad(new Problem("unknown:answer", "to"));
+        var kind = move.Kind;
         if ((await keeper.Get()).Find(bake, cut, kind) is null)
             return Problems.Missing("dough in the cold");
         await keeper.Change(l => l.Find(bake, cut, kind) is { } thing ? l.Move(thing, move.To, clock.GetUtcNow()) : l);

@@ -57,7 +57,7 @@ internal static class DividingWords
                 new(
                     $"Divide into {s.Count}",
                     !s.Spec.NoScale && s.Station?.Next is { } next
-                        ? $"{Capital(Voice.Piece(next, s.Spec))}."
+                        ? PieceToWeigh(Voice.Piece(next, s.Spec))
                         : $"Divide into {s.Count}.",
                     s.Spec.NoScale ? "By ruler or by eye, below." : $"{s.Grams(Core.Measures.Mass.FromGrams(2))} off is fine.",
                     "Take it as it is"
@@ -71,6 +71,10 @@ internal static class DividingWords
                     s.Spec.NoScale ? null : s.MassFigure
                 ),
         };
+
+    // A loaf of its own, or the share for the fridge; else which of several.
+    private static string PieceToWeigh(string piece) =>
+        piece.StartsWith("the ", StringComparison.Ordinal) ? $"Weigh off {piece}." : $"{Capital(piece)}.";
 
     private static string Grown(Said s) =>
         BowlRise.Wanted(s.Spec) switch

@@ -51,8 +51,8 @@ export const useForgetWords = () =>
 // What is kept in fridge and freezer.
 export const useMoveKept = () =>
   useChange(
-    ({ to, ...path }: { bake: string; cut: number; kind: Schemas['KeptKind']; to: Schemas['KeptIn'] }) =>
-      http.POST('/api/larder/{bake}/{cut}/{kind}', { params: { path }, body: { to } }),
+    ({ to, kind, ...path }: { bake: string; cut: number } & Schemas['KeptMove']) =>
+      http.POST('/api/larder/{bake}/{cut}', { params: { path }, body: { kind, to } }),
     { after: larderChanged },
   );
 

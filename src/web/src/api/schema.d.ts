@@ -665,7 +665,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/larder/{bake}/{cut}/{kind}": {
+    "/api/larder/{bake}/{cut}": {
         parameters: {
             query?: never;
             header?: never;
@@ -2206,6 +2206,7 @@ export interface components {
         /** @enum {unknown} */
         KeptKind: "dough" | "bread";
         KeptMove: {
+            kind: components["schemas"]["KeptKind"];
             to: components["schemas"]["KeptIn"];
         };
         KeptOpening: {
@@ -4988,7 +4989,6 @@ export interface operations {
             path: {
                 bake: string;
                 cut: number;
-                kind: components["schemas"]["KeptKind"];
             };
             cookie?: never;
         };

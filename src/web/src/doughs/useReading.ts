@@ -126,7 +126,18 @@ export function useReading() {
     (recipe?.sections ?? []).flatMap((s, i) =>
       kinds.flatMap((kind) => {
         const rows = rowsFor(kind, i);
-        return rows.length === 0 ? [] : [{ key: `${i}${kind}`, kind, name: s.name || kind, rows, work: s.work, moment: null }];
+        // Seeds and cheese that stand among the dough's rows each go on by themselves; under a heading they belong together.
+        const apart = kind === 'topping' && (s.kind === null || s.name === kind) ? rows.map((row) => [row]) : [rows];
+        return apart
+          .filter((some) => some.length > 0)
+          .map((some, n) => ({
+            key: `${i}${kind}${n}`,
+            kind,
+            name: apart.length > 1 ? (some[0]?.ingredient ?? kind) : s.name || kind,
+            rows: some,
+            work: s.work,
+            moment: null,
+          }));
       }),
     );
 

@@ -278,7 +278,7 @@ function HowMade({
   const mark = i === 0 ? '' : ` ${i + 1}`;
   const length = shown.length.name;
   const put = parts.map((p, k) => ({ p, number: k + 1 })).filter(({ p }) => p.kind !== 'bath' && p.kind !== 'wash');
-  const gets = found?.gets ?? [];
+  const gets = cut.gets ?? found?.gets ?? [];
   return (
     <>
       {family?.form === 'log' && (

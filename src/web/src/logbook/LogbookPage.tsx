@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import { api, type Schemas } from '../api/http';
 import { calendarDay, clockTime, utcOffsetMinutes } from '../api/clock';
 import { figure, weight } from '../bench/scaleUnits';
+import { Finish } from '../oven/Finish';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
@@ -39,6 +40,7 @@ export default function LogbookPage() {
           </Link>
         )}
       </header>
+      <ForTheFreezer id={id} />
       {data.note && <p style={{ fontSize: '1.2rem', margin: 0 }}>{data.note}</p>}
       <div className="picture-box" ref={ref}>
         {picture.data && <StrandPicture picture={picture.data} title={data.title} hideNow />}
@@ -141,4 +143,10 @@ function Weights({ page, cut, parts }: { page: Schemas['LogbookPage']; cut: Sche
       )}
     </>
   );
+}
+
+// What is left of it can still go into the freezer.
+function ForTheFreezer({ id }: { id: string }) {
+  const { data } = api.useQuery('get', '/api/bakes/{id}', { params: { path: { id } } });
+  return data && <Finish bake={data} />;
 }

@@ -108,7 +108,7 @@ function Freezer({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
           void freeze.make({ bake, cut: f.cut, pieces: pieces ?? 1 }).then(({ trouble }) => setKept(trouble === null))
         }
       >
-        {f.pieces > 1 ? `Freeze ${pieces ?? 1} of them` : 'Freeze it'}
+        {f.pieces > 1 ? `Freeze ${pieces ?? 1} ${f.what}` : 'Freeze it'}
       </button>
     </p>
   );

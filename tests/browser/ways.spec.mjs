@@ -1,0 +1,266 @@
+// Every way of working, from a pasted recipe to the table: what is said is what this kitchen has, and nothing else.
+import { accessible, call, choose, expect, follow, test } from './house.mjs';
+
+const result = (page) => page.getByRole('region', { name: 'Result' });
+const start = (page) => page.getByRole('button', { name: /^Start this bake/ });
+const more = (page, cut) => page.getByRole('button', { name: /^Oven, wash, pan/ }).nth(cut - 1);
+
+/** A page pasted, its questions answered, kept and laid out. */
+async function layOut(page, lines, answer = async () => undefined) {
+  await page.visit('/doughs/read');
+  await page.getByLabel(/Paste a recipe/).fill(lines.join('\n'));
+  await answer(page);
+  await page.getByRole('button', { name: 'Keep this dough' }).click();
+  await page.getByRole('button', { name: 'Lay out a bake' }).click();
+  await expect(start(page)).toBeVisible();
+}
+
+/** Bakes it to the table, and gives back everything that was said, beat by beat. */
+async function toTheTable(page, server) {
+  await start(page).click();
+  await expect(page).toHaveURL(/bench\//);
+  const said = [];
+  await follow(page, server, {
+    done: () => false,
+    watch: ({ beat }) => said.push(`${beat.step}: ${beat.phrase.say} ${beat.phrase.detail} ${beat.cautions.join(' ')}`),
+  });
+  return said;
+}
+
+// What was said without the names of its steps.
+const words = (said) => said.map((s) => s.replace(/^\S+: /, ''));
+const says = (said, step) => said.find((s) => s.startsWith(`${step}: `)) ?? `no ${step}`;
+const order = (said, ...steps) => {
+  const at = steps.map((step) => said.findIndex((s) => s.startsWith(`${step}: `)));
+  expect(at, said.join('\n')).toEqual([...at].sort((a, b) => a - b));
+  expect(at, said.join('\n')).not.toContain(-1);
+};
+
+const inOunces = (server) => change(server, { units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches' } });
+
+async function change(server, to) {
+  const { body } = await call(server, '/api/kitchen/setup');
+  expect((await call(server, '/api/kitchen/setup', { ...body, ...to }, 'PUT')).status).toBe(200);
+}
+
+test('a plait and a twist, in ounces: each gets its own seeds, and no figure is a gram', async ({ page, server }) => {
+  await inOunces(server);
+  await layOut(page, [
+    'Quayside plait',
+    '450 g plain flour',
+    '150 g water',
+    '2 eggs',
+    '45 g honey',
+    '40 g sunflower oil',
+    '8 g salt',
+    '7 g instant yeast',
+    '1 tbsp caraway seeds for the top',
+    '2 tbsp rolled oats for sprinkling',
+    '1 egg for brushing',
+  ]);
+  await choose(page, 'Becomes', 'four-strand plaits');
+  await page.getByLabel('Pieces', { exact: true }).fill('1');
+  await page.getByRole('button', { name: 'Another shape' }).click();
+  await choose(page, 'Becomes 2', 'two-strand twists');
+  await page.getByLabel('Pieces 2').fill('1');
+  await page.getByLabel('ounces each 2').fill('8 3/4');
+  await more(page, 1).click();
+  const gets = page.locator('fieldset.gets');
+  await expect(gets.getByRole('checkbox')).toHaveCount(2);
+  await gets.getByRole('checkbox').nth(1).uncheck();
+  await more(page, 2).click();
+  await expect(gets).toHaveCount(1);
+  await gets.getByRole('checkbox').nth(0).uncheck();
+  await expect(result(page)).toContainText('oz');
+  const said = await toTheTable(page, server);
+  expect(words(said).filter((s) => /\d (g|mm|cm)\b|°C/.test(s))).toEqual([]);
+  const tops = said.filter((s) => s.startsWith('top-'));
+  expect(tops.map((t) => /Sprinkle the (\w+)/.exec(t)?.[1])).toEqual(['caraway', 'rolled']);
+  expect(tops[0]).toContain('four-strand plait');
+  expect(tops[1]).toContain('two-strand twist');
+});
+
+test('no scale in the house: cups, spoons and eggs, divided by eye, and nothing is weighed', async ({ page, server }) => {
+  await change(server, { noScale: true });
+  await layOut(page, [
+    'Harbour rolls',
+    '4 cups less 2 tbsp strong white flour',
+    '1¼ cups milk',
+    '3 tbsp butter',
+    '1 egg',
+    '2½ tbsp sugar',
+    '1½ tsp fine salt',
+    '2 tsp instant yeast',
+  ]);
+  await choose(page, 'Becomes', 'pan rolls');
+  await page.getByLabel('Pieces', { exact: true }).fill('10');
+  const said = await toTheTable(page, server);
+  expect(words(said).filter((s) => /\d g\b|[Ww]eigh|\bscale\b/.test(s))).toEqual([]);
+  expect(said.join('\n')).toContain('Add 3¾ cups and 2 tbsp strong white flour.');
+  expect(said.join('\n')).toContain('Add 1¼ cups whole milk.');
+  expect(said.join('\n')).toMatch(/Add 1 egg\./);
+  expect(said.join('\n')).toContain('Add 1½ tsp fine salt.');
+  expect(said.some((s) => s.startsWith('brush'))).toBe(false);
+});
+
+test('one pointed loaf: weighed once, never divided, one long slash, milk and then its seeds', async ({ page, server }) => {
+  await layOut(page, [
+    'Pier loaf',
+    '420 g strong white flour',
+    '275 ml water',
+    '1¼ tsp salt',
+    '1 tsp machine yeast',
+    '1 tbsp poppy seeds for the top',
+    '1 tbsp milk to brush',
+  ]);
+  await expect(page.getByText('Becomes').first()).toBeVisible();
+  await choose(page, 'Becomes', 'free loaves');
+  await page.getByLabel('Pieces', { exact: true }).fill('1');
+  // Longer than anything in the kitchen: what would hold it is said.
+  await more(page, 1).click();
+  await page.getByLabel('Long, cm').fill('55');
+  await expect(page.getByText(/Nothing in the kitchen holds the free loaves\. At most \d+ cm long/)).toBeVisible();
+  await page.getByLabel('Long, cm').fill('');
+  await page.getByText(/^How you do it/).click();
+  await choose(page, 'Steam', 'porous stones');
+  const said = await toTheTable(page, server);
+  expect(said.filter((s) => /Divide|1 of 1|\bthem\b|\bthey\b/.test(s))).toEqual([]);
+  expect(says(said, 'score')).toContain('One long slash');
+  order(said, 'weigh-dough', 'shape', 'start-proof', 'brush', 'top-1', 'score', 'load', 'unload');
+  expect(says(said, 'brush')).toContain('whole milk');
+  expect(says(said, 'load')).toContain('over the stones');
+});
+
+test('rounds from the baker’s own ring: rolled, cut, gathered and rolled again, six sides called', async ({ page, server }) => {
+  await page.visit('/lay-out?dough=00000008-4a4b-4442-8000-000000000008');
+  await expect(page.getByRole('combobox', { name: 'Becomes' })).toBeVisible();
+  await more(page, 1).click();
+  await page.getByLabel('Ring, cm').fill('7,5');
+  await page.getByLabel('Rolled, cm').fill('1.2');
+  await page.getByLabel('Pieces', { exact: true }).fill('');
+  await expect(result(page)).toContainText(/12 mm|1\.2 cm/);
+  await expect(result(page)).toContainText(/with a ring of 7\.5 cm: \d+ from the sheet, \d/);
+  const said = await toTheTable(page, server);
+  expect(said.filter((s) => s.startsWith('divide'))).toEqual([]);
+  expect(says(said, 'shape')).toContain('Roll the dough 12 mm thick and cut rounds with the ring of 75 mm.');
+  order(said, 'shape', 'gather-1', 'start-proof', 'load', 'griddle-1', 'unload');
+});
+
+test('half tonight, half tomorrow: the rest stands on the first screen, and becomes buns from the fridge', async ({
+  page,
+  server,
+}) => {
+  await page.visit('/lay-out?dough=00000006-4a4b-4442-8000-000000000006');
+  await choose(page, 'Becomes', 'tin loaves');
+  await page.getByLabel('Pieces', { exact: true }).fill('1');
+  await page.getByLabel('grams each', { exact: true }).fill('430');
+  await page.getByRole('button', { name: 'Keep some cold' }).click();
+  const said = await toTheTable(page, server);
+  expect(said.some((s) => s.startsWith('keep-2'))).toBe(true);
+  await server.pass(11 * 60);
+  await page.visit('/');
+  const cold = page.getByRole('region', { name: 'In the cold' });
+  await expect(cold).toContainText(/Cable knots, \d+ g in the fridge since/);
+  await expect(cold).toContainText(/best until .* use by/);
+  await accessible(page);
+  await cold.getByRole('link', { name: 'Make something of it' }).click();
+  await choose(page, 'Becomes', 'long buns');
+  const tomorrow = await toTheTable(page, server);
+  expect(tomorrow[0]).toContain('Take the dough out of the fridge');
+  expect(tomorrow.filter((s) => /paddle|program|Weigh in/.test(s))).toEqual([]);
+  order(tomorrow, 'fetch-lump', 'divide', 'shape', 'start-proof', 'load');
+  await page.visit('/');
+  await expect(page.getByRole('region', { name: 'In the cold' })).toHaveCount(0);
+});
+
+test('rolls from a bowl: no paddle, pan or program is named, and the same again is one touch', async ({ page, server }) => {
+  await layOut(page, [
+    'Slipway rolls',
+    '300 g plain flour',
+    '190 ml milk',
+    '30 g butter',
+    '2 tbsp sugar',
+    '½ tsp salt',
+    '1 packet yeast',
+    'Mix by hand, knead two minutes, rest a quarter of an hour, pull into 15, let grow, bake 17 minutes at 180',
+  ]);
+  await expect(page.getByLabel('Kneaded, min')).toHaveValue('2');
+  await expect(page.getByLabel('Rises in its bowl, min')).toHaveValue('15');
+  const said = await toTheTable(page, server);
+  expect(words(said).filter((s) => /paddle|\bpan\b(?! roll)|program|corner|unplug/i.test(s))).toEqual([]);
+  expect(said.filter((s) => s.startsWith('rise-look'))).toEqual([]);
+  await page.visit('/logbook');
+  await page.getByRole('link', { name: 'Slipway rolls' }).first().click();
+  await page.getByRole('link', { name: 'Same again' }).click();
+  await expect(page.getByLabel('Pieces', { exact: true })).toHaveValue('15');
+  await expect(page.getByLabel('Kneaded, min')).toHaveValue('2');
+  await expect(start(page)).toBeVisible();
+});
+
+test('a starter loaf by hand: folded as there is time, until half as big again, oats on the loaf before its proof', async ({
+  page,
+  server,
+}) => {
+  await layOut(page, [
+    'Lighthouse loaf',
+    '480 g strong white flour',
+    '105 g ripe starter',
+    '310 g water',
+    '30 g honey',
+    '9 g salt',
+    '2 tbsp rolled oats for the top',
+    'Mix by hand.',
+  ]);
+  await choose(page, 'Becomes', 'tin loaves');
+  await page.getByLabel('Pieces', { exact: true }).fill('1');
+  await page.getByLabel('Rises in its bowl, min').fill('300');
+  await choose(page, 'Until it has', 'half as big again');
+  await page.getByLabel('Folded, times').fill('2');
+  await page.getByLabel('every, min').fill('45');
+  const said = await toTheTable(page, server);
+  order(said, 'start-cycle', 'fold-1', 'fold-2', 'take-out', 'weigh-dough', 'ready-pan', 'shape', 'start-proof', 'top-1', 'load');
+  expect(said.join('\n')).toContain('When it has grown half as big again it comes out');
+  expect(says(said, 'ready-pan')).toMatch(/Grease the (loaf|small) tin/);
+  expect(said.filter((s) => /Divide|paddle|program/.test(s))).toEqual([]);
+});
+
+test('buns three ways: the smallest in their tin, heats near one another, and half of the minis in the freezer', async ({
+  page,
+  server,
+}) => {
+  await layOut(page, [
+    'Capstan buns',
+    '400 g strong white flour',
+    '100 g ripe starter',
+    '190 g water',
+    '1 egg',
+    '30 g butter',
+    '25 g sugar',
+    '8 g salt',
+    '4 g yeast',
+  ]);
+  await choose(page, 'Becomes', 'round buns');
+  await page.getByLabel('Pieces', { exact: true }).fill('4');
+  await page.getByLabel('grams each', { exact: true }).fill('85');
+  await page.getByRole('button', { name: 'Another shape' }).click();
+  await choose(page, 'Becomes 2', 'long buns');
+  await page.getByLabel('Pieces 2').fill('3');
+  await page.getByLabel('grams each 2').fill('75');
+  await page.getByRole('button', { name: 'Another shape' }).click();
+  await choose(page, 'Becomes 3', 'pan rolls');
+  const said = await toTheTable(page, server);
+  // Each shape is shaped, and what has the same heat goes in together.
+  expect(said.filter((s) => s.startsWith('shape')).length).toBe(3);
+  expect(says(said, 'review')).toContain('4 round buns, 3 long buns, ');
+  // Half of the minis are frozen when cold, and stand on the first screen until they are eaten.
+  const { body: past } = await call(server, '/api/logbook');
+  await page.visit(`/logbook/${past[0].id}`);
+  await page.getByLabel(/How many pan rolls to freeze/).fill('3');
+  await page.getByRole('button', { name: 'Freeze 3 pan rolls' }).click();
+  await expect(page.getByText('It stands on the first screen until it is eaten.')).toBeVisible();
+  await page.visit('/');
+  const cold = page.getByRole('region', { name: 'In the cold' });
+  await expect(cold).toContainText(/Capstan buns, 3 pan rolls in the freezer since/);
+  await cold.getByRole('button', { name: 'Eaten' }).click();
+  await expect(cold).toHaveCount(0);
+});
