@@ -134,6 +134,7 @@ public sealed record ScaleStepView(Mass Step, string Name);
 /// <param name="MostCuts">Lines of a cut list.</param>
 /// <param name="UsualWays">What most bakers do.</param>
 /// <param name="UsualSchool">How most bakers load.</param>
+/// <param name="StandIns">A scale and a probe stand in for real ones: only in the demo.</param>
 /// <param name="Grain">By how much a time is moved at once.</param>
 public sealed record KitchenView(
     string Name,
@@ -158,7 +159,8 @@ public sealed record KitchenView(
     int MostCuts,
     Ways UsualWays,
     LoadSchool UsualSchool,
-    TimeSpan Grain
+    TimeSpan Grain,
+    bool StandIns = false
 );
 
 /// <summary>The kitchen over HTTP.</summary>
@@ -167,7 +169,14 @@ public static class KitchenEndpoints
     /// <summary>Maps the kitchen.</summary>
     public static void MapKitchen(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/kitchen", async (KitchenKeeper keeper, HouseClock clock) => View(await keeper.Get(), clock.GetUtcNow()))
+        app.MapGet(
+                "/api/kitchen",
+                async (KitchenKeeper keeper, HouseClock clock, IConfiguration settings) =>
+                    View(await keeper.Get(), clock.GetUtcNow()) with
+                    {
+                        StandIns = settings.GetValue("demo", false),
+                    }
+            )
             .WithName("kitchen");
         app.MapGet("/api/kitchen/setup", (KitchenKeeper keeper) => keeper.Get())
             .WithName("kitchenSetup")

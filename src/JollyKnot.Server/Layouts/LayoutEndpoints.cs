@@ -136,6 +136,7 @@ public sealed record CautionLine(StepId Step, string Text);
 /// <param name="RoundReady">A round time it could be wanted at.</param>
 /// <param name="LateBy">How much later than wanted; 0 when in time.</param>
 /// <param name="Hint">What could be written into the recipe, in words; null when past checks do not agree.</param>
+/// <param name="Hands">What it wants of hands.</param>
 /// <param name="Before">What was added at the check before, and how the dough felt.</param>
 public sealed record LayoutView(
     Mass Dough,
@@ -154,13 +155,21 @@ public sealed record LayoutView(
     string? Hint,
     ImmutableArray<StepLine> Steps,
     ImmutableArray<CautionLine> Cautions,
-    Picture? Picture
+    Picture? Picture,
+    HandsWanted Hands
 );
 
 /// <summary>A bake laid out, beside what is planned already.</summary>
 /// <param name="PlaceNote">Why the place for the proof does not do, and what would; null where it does.</param>
 /// <param name="Beside">How it goes with what is planned already; null when nothing is.</param>
-public sealed record LayoutInDay(string? PlaceNote, BesideView? Beside);
+/// <param name="Wakes">Whom it wakes; null where it wakes nobody.</param>
+public sealed record LayoutInDay(string? PlaceNote, BesideView? Beside, WakesView? Wakes);
+
+/// <summary>It wants hands while everybody sleeps or is away.</summary>
+/// <param name="At">When.</param>
+/// <param name="What">For what.</param>
+/// <param name="ReadyBy">The next time it could be wanted at without; null where there is none within a day.</param>
+public sealed record WakesView(DateTimeOffset At, string What, DateTimeOffset? ReadyBy);
 
 /// <summary>A bake to be kept: laid out the same way.</summary>
 /// <param name="Id">Made by the screen; a repeat changes nothing.</param>
@@ -205,15 +214,26 @@ public static class LayoutEndpoints
                     LayoutRequest request,
                     Planner planner,
                     KitchenKeeper keeper,
-                    DayBoard board
+                    DayBoard board,
+                    HouseClock clock
                 ) =>
                 {
                     var (layout, _, problem) = await planner.LayOut(request);
                     if (problem is not null)
                         return problem;
-                    var fit = PlaceFit.Of(layout!, (await keeper.Get()).AllPlaces, await board.HotOvens());
+                    var kitchen = await keeper.Get();
+                    var fit = PlaceFit.Of(layout!, kitchen.AllPlaces, await board.HotOvens());
                     var note = fit is null ? null : keeper.Voice.Of(fit, layout!.Plan.Spec);
-                    return TypedResults.Ok(new LayoutInDay(note, await board.Beside(layout!.Plan)));
+                    var wakes = WakesSomebody.Of(layout!, Nights(kitchen, clock.GetUtcNow()), clock.GetUtcNow());
+                    return TypedResults.Ok(
+                        new LayoutInDay(
+                            note,
+                            await board.Beside(layout!.Plan),
+                            wakes is null
+                                ? null
+                                : new(wakes.At, keeper.Voice.Of(wakes.Step, layout.Plan.Spec).Short, wakes.ReadyBy)
+                        )
+                    );
                 }
             )
             .WithName("layOutInDay")
@@ -247,6 +267,10 @@ public static class LayoutEndpoints
             )
             .WithName("addBake");
     }
+
+    // Where nobody said when they sleep, they sleep as most people do.
+    private static Closed Nights(Kitchen kitchen, DateTimeOffset now) =>
+        (kitchen with { Awake = kitchen.Awake ?? UsualKitchen.At(kitchen.Room).Awake }).Closed(now, TimeZoneInfo.Local);
 
     private static LayoutView View(
         Layout layout,
@@ -308,7 +332,8 @@ public static class LayoutEndpoints
                     .Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec)))
                     .DistinctBy(c => c.Text),
             ],
-            frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame)
+            frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame),
+            HandsWanted.Of(layout)
         );
     }
 

@@ -2083,6 +2083,20 @@ export interface components {
             y: number;
             state: components["schemas"]["StepState"];
         };
+        HandsWanted: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            hands: number;
+            /** Format: int32 */
+            visits: number;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            longestFree: number;
+        };
         Heat: {
             outline: components["schemas"]["Point"][];
         };
@@ -2324,6 +2338,8 @@ export interface components {
              * @description A number of seconds.
              */
             grain: number;
+            /** @default false */
+            standIns: boolean;
         };
         Label: {
             kind: components["schemas"]["LabelKind"];
@@ -2400,6 +2416,7 @@ export interface components {
         LayoutInDay: {
             placeNote: null | string;
             beside: null | components["schemas"]["BesideView"];
+            wakes: null | components["schemas"]["WakesView"];
         };
         LayoutRequest: {
             /** Format: uuid */
@@ -2445,6 +2462,7 @@ export interface components {
             steps: components["schemas"]["StepLine"][];
             cautions: components["schemas"]["CautionLine"][];
             picture: null | components["schemas"]["Picture"];
+            hands: components["schemas"]["HandsWanted"];
         };
         LearnedWord: {
             words: string;
@@ -3929,6 +3947,13 @@ export interface components {
              * @description A number of grams.
              */
             empty: number;
+        };
+        WakesView: {
+            /** Format: date-time */
+            at: string;
+            what: string;
+            /** Format: date-time */
+            readyBy: null | string;
         };
         Ways: {
             cover?: components["schemas"]["Cover"];

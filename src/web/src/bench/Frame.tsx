@@ -1,6 +1,7 @@
 // What every beat has round it: the sentence, the pictures, what comes next, and the bar of controls.
 import type { ReactNode } from 'react';
 import { clockTime } from '../api/clock';
+import { api } from '../api/http';
 import { Finish } from '../oven/Finish';
 import { InOven } from '../oven/InOven';
 import { PotBeat } from '../oven/PotBeat';
@@ -38,6 +39,7 @@ type Props = AtBeat & {
 
 export function Frame({ say, primary, children, begun = true, backdated = true, digit, target, ...at }: Props) {
   const { bake, beat, send, tell } = at;
+  const standIns = api.useQuery('get', '/api/kitchen').data?.standIns ?? false;
   useSaid(say);
   useAwake();
   useKeys({
@@ -73,12 +75,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
         </Guarded>
         {begun && bake.onTable && <KneadIn table={bake.onTable} tell={send} />}
         {begun && backdated && <Since {...at} />}
-        {begun &&
-          beat.cautions.map((c) => (
-            <p key={c} className="caution" style={{ margin: 0 }}>
-              {c}
-            </p>
-          ))}
+        {begun && <Cautions cautions={beat.cautions} />}
         {bake.newSteps && <NewSteps steps={bake.newSteps} take={send} />}
         {tell.isPending && tell.failureCount > 0 && (
           <p className="offline" role="status">
@@ -91,9 +88,31 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
           </p>
         )}
       </section>
-      <StillToCome {...at}>{target !== undefined && <ScaleHands target={target} />}</StillToCome>
+      <StillToCome {...at}>{target !== undefined && standIns && <ScaleHands target={target} />}</StillToCome>
       <Strip bake={bake} />
       <Controls {...at} primary={primary} />
     </div>
+  );
+}
+
+// Two lead a step, the gravest first; the others are one touch away.
+const leading = 2;
+
+function Cautions({ cautions }: { cautions: string[] }) {
+  const said = (c: string) => (
+    <p key={c} className="caution" style={{ margin: 0 }}>
+      {c}
+    </p>
+  );
+  return (
+    <>
+      {cautions.slice(0, leading).map(said)}
+      {cautions.length > leading && (
+        <details>
+          <summary>More to be careful of</summary>
+          {cautions.slice(leading).map(said)}
+        </details>
+      )}
+    </>
   );
 }

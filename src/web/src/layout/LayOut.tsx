@@ -97,6 +97,8 @@ function Chooser({ kitchen, doughs, dough, opensWith, of = dough.id }: Props & O
           <Result
             layout={layout}
             beside={laidOut.inDay?.beside ?? null}
+            wakes={laidOut.inDay?.wakes ?? null}
+            setReadyBy={(readyBy) => chosen.set({ readyBy })}
             recipe={chosen.doughId === dough.id ? dough.plan : null}
             times={chosen.choice.times ?? {}}
             take={(times) => chosen.set({ times })}

@@ -18,6 +18,9 @@ type Props = {
   layout: Layout;
   /** How it goes with what is planned already; null when nothing is. */
   beside: Schemas['BesideView'] | null;
+  /** Whom it wakes; null where it wakes nobody. */
+  wakes: Schemas['WakesView'] | null;
+  setReadyBy: (at: string) => void;
   /** What the recipe says itself. */
   recipe: Schemas['RecipePlan'] | null;
   times: Times;
@@ -49,12 +52,41 @@ export function Result(props: Props) {
   );
 }
 
-function InShort({ layout, beside, recipe, times, take, later, setLater, go, keep, baked }: Props & { baked: Cut[] }) {
+// Said before anything else: somebody would have to be up.
+function Wakes({ wakes, setReadyBy }: { wakes: Schemas['WakesView']; setReadyBy: (at: string) => void }) {
+  const { readyBy } = wakes;
+  return (
+    <p className="late wakes" role="status">
+      Somebody would be up at {clockTime(wakes.at)}: {wakes.what}.{' '}
+      {readyBy && (
+        <button type="button" className="button small" onClick={() => setReadyBy(readyBy)}>
+          Ready by {calendarDay(readyBy)} {clockTime(readyBy)} instead
+        </button>
+      )}
+    </p>
+  );
+}
+
+function InShort({
+  layout,
+  beside,
+  wakes,
+  setReadyBy,
+  recipe,
+  times,
+  take,
+  later,
+  setLater,
+  go,
+  keep,
+  baked,
+}: Props & { baked: Cut[] }) {
   const waits = baked.filter((c) => c.waitsFor > 0);
   const [first] = baked;
   const clashes = beside?.clashes ?? [];
   return (
     <section className="card facts" aria-label="Result">
+      {wakes && <Wakes wakes={wakes} setReadyBy={setReadyBy} />}
       <CutBar cuts={layout.cuts} />
       {baked.length === 1 && first && <HowMany layout={layout} cut={first} />}
       <Ready layout={layout} />
@@ -282,6 +314,10 @@ function Hands({ layout }: { layout: Layout }) {
   return (
     <section className="card" aria-labelledby="hands">
       <h2 id="hands">When your hands are wanted</h2>
+      <p className="muted">
+        Hands {span(layout.hands.hands * 1000)} in {layout.hands.visits} {layout.hands.visits === 1 ? 'visit' : 'visits'}, longest
+        free gap {span(layout.hands.longestFree * 1000)}.
+      </p>
       <table className="plain">
         <tbody>
           {layout.steps

@@ -40,11 +40,11 @@ export default function LogbookPage() {
           </Link>
         )}
       </header>
-      <ForTheFreezer id={id} />
       {data.note && <p style={{ fontSize: '1.2rem', margin: 0 }}>{data.note}</p>}
       <div className="picture-box" ref={ref}>
         {picture.data && <StrandPicture picture={picture.data} title={data.title} hideNow />}
       </div>
+      <WhatIsLeft id={id} />
       <div className="columns">
         <section className="card">
           <h2>Plan and what happened</h2>
@@ -145,8 +145,13 @@ function Weights({ page, cut, parts }: { page: Schemas['LogbookPage']; cut: Sche
   );
 }
 
-// What is left of it can still go into the freezer.
-function ForTheFreezer({ id }: { id: string }) {
+// What is left of it can still be sliced, or go into the freezer.
+function WhatIsLeft({ id }: { id: string }) {
   const { data } = api.useQuery('get', '/api/bakes/{id}', { params: { path: { id } } });
-  return data && <Finish bake={data} />;
+  if (!data || data.finish.length === 0) return null;
+  return (
+    <section className="card" aria-label="The bread">
+      <Finish bake={data} />
+    </section>
+  );
 }

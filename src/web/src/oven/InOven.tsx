@@ -10,6 +10,7 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
   const oven = bake.inOven;
   const typed = useTyped('temperature');
   const [follows, setFollows] = useState(false);
+  const standIns = api.useQuery('get', '/api/kitchen').data?.standIns ?? false;
   const read = (core: number) => oven && Number.isFinite(core) && tell({ type: 'probe-read', load: oven.load, core });
   const thermometers = api.useQuery(
     'get',
@@ -58,12 +59,16 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
             }}
           />
         </label>
-        <button className="button small" onClick={() => void take()}>
-          Read the stand-in probe
-        </button>
-        <label>
-          <input type="checkbox" checked={follows} onChange={(e) => setFollows(e.target.checked)} /> every minute
-        </label>
+        {standIns && (
+          <>
+            <button className="button small" onClick={() => void take()}>
+              Read the stand-in probe
+            </button>
+            <label>
+              <input type="checkbox" checked={follows} onChange={(e) => setFollows(e.target.checked)} /> every minute
+            </label>
+          </>
+        )}
         <span className="muted">{whenDone(oven)}</span>
       </div>
       <ColourCard />

@@ -3,7 +3,7 @@ import { Input } from 'antd';
 import { useState, type CSSProperties } from 'react';
 import type { Schemas } from '../api/http';
 import { figureTyped, isBlank, typedIn } from './typed';
-import { useUnits, type Quantity } from './units';
+import { shown as said, useUnits, type Quantity } from './units';
 
 type Unit = Schemas['ShownIn'];
 
@@ -39,6 +39,7 @@ export function NumberInput({ value, onChange, of, unit, digits = most, placehol
   const [typed, setTyped] = useState<string | null>(null);
   const text = (v: number) =>
     String(Number((shown ? v * shown.factor + shown.offset : v).toFixed(shown ? digitsOf(shown) : digits)));
+  const expected = (v: number) => (shown ? (said(shown, v).split(' ')[0] ?? '') : text(v));
   const understood = typed === null || isBlank(typed) ? null : typedIn(typed, shown, others);
   const isOdd = typed !== null && !isBlank(typed) && (figureTyped(typed)?.unit !== '' || /[^\d.,\s-]/.test(typed));
 
@@ -54,7 +55,7 @@ export function NumberInput({ value, onChange, of, unit, digits = most, placehol
         {...input}
         inputMode="decimal"
         value={typed ?? (value == null ? '' : text(value))}
-        placeholder={placeholder === undefined ? '' : typeof placeholder === 'number' ? text(placeholder) : placeholder}
+        placeholder={typeof placeholder === 'number' ? expected(placeholder) : (placeholder ?? '')}
         onChange={(e) => type(e.target.value)}
         onBlur={() => setTyped((t) => (t !== null && !isBlank(t) && typedIn(t, shown, others) === null ? t : null))}
         status={typed !== null && !isBlank(typed) && understood === null ? 'error' : (status ?? '')}

@@ -1,0 +1,83 @@
+using System.Text.Json.Nodes;
+
+namespace JollyKnot.Server.Tests;
+
+/// <summary>Dough in the cold and bread in the freezer: there until it is used, eaten or thrown away.</summary>
+public sealed class LarderTests : IDisposable
+{
+    private readonly House house = new();
+
+    public void Dispose() => house.Dispose();
+
+    private async Task<JsonArray> Larder() => (await house.Get("/api/larder")).Body.AsArray();
+
+    // Rolls of half the dough, and the other half in the fridge.
+    private async Task<Guid> HalfKept()
+    {
+        var bake = await house.Bake(
+            House.Cuts("blue", "counter", null, new { familyId = "pan-roll", pieces = 8 }, new { share = .5 })
+        );
+        foreach (var step in (string[])["start-cycle", "divide", "keep-2"])
+            (await house.Tell(bake, new { type = "step-done", step })).Status.ShouldBe(200, step);
+        return bake;
+    }
+
+    private Task<(int Status, JsonNode Body)> Move(Guid bake, string to, string kind = "dough") =>
+        house.Post($"/api/larder/{bake}/1", new { kind, to });
+
+    [Fact]
+    public async Task A_share_kept_stands_there_with_its_times_and_goes_when_it_is_taken_back()
+    {
+        var bake = await HalfKept();
+        var thing = (await Larder()).Single()!;
+        ((string)thing["what"]!, (string)thing["in"]!).ShouldBe(("450 g", "fridge"));
+        var since = (DateTimeOffset)thing["since"]!;
+        since.ShouldBe(house.Now);
+        ((DateTimeOffset)thing["bestUntil"]!).ShouldBe(since.AddHours(24));
+        // With milk and egg in it, two days; and for a month in the freezer, from then on.
+        ((DateTimeOffset)thing["useBy"]!).ShouldBe(since.AddHours(48));
+        house.Pass(TimeSpan.FromHours(5));
+        (await Move(bake, "freezer")).Status.ShouldBe(204);
+        ((DateTimeOffset)(await Larder()).Single()!["useBy"]!).ShouldBe(since.AddHours(5).AddDays(30));
+        house.Reopen();
+        (await Larder()).Count.ShouldBe(1);
+        var position = (int)(await house.Get($"/api/bakes/{bake}")).Body["position"]!;
+        (await house.Tell(bake, new { type = "undone", position })).Status.ShouldBe(200);
+        (await Larder()).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task What_is_thrown_away_does_not_come_back_whatever_else_its_bake_tells()
+    {
+        var bake = await HalfKept();
+        (await Move(bake, "gone")).Status.ShouldBe(204);
+        (await house.Tell(bake, new { type = "step-done", step = "shape" })).Status.ShouldBe(200);
+        (await Larder()).ShouldBeEmpty();
+        (await Move(bake, "nowhere")).Status.ShouldBe(400);
+        (await Move(Guid.NewGuid(), "gone")).Status.ShouldBe(404);
+    }
+
+    [Fact]
+    public async Task A_lump_is_made_into_a_bake_of_that_very_dough_once()
+    {
+        var bake = await HalfKept();
+        var opening = (await house.Get($"/api/larder/{bake}/1/first-choice")).Body;
+        var layout = new { doughId = Guid.NewGuid(), choice = opening["choice"] };
+        var laid = (await house.Post("/api/layouts", layout)).Body;
+        // The lump is all of its dough, whatever the recipe makes.
+        ((double)laid["dough"]!).ShouldBe(450, 1);
+        (await house.Post("/api/bakes", new { id = Guid.NewGuid(), layout })).Status.ShouldBe(200);
+        (await Larder()).ShouldBeEmpty();
+        var again = await house.Post("/api/layouts", layout);
+        (again.Status, (string)again.Body["field"]!).ShouldBe((400, "choice.from"));
+    }
+
+    [Fact]
+    public async Task Bread_is_frozen_as_many_as_there_are()
+    {
+        var bake = await HalfKept();
+        foreach (var (cut, pieces, status) in new[] { (0, 9, 400), (0, 0, 400), (1, 1, 400), (7, 1, 400), (0, 3, 204) })
+            (await house.Post($"/api/bakes/{bake}/freeze", new { cut, pieces })).Status.ShouldBe(status, $"{pieces} of {cut}");
+        (await Larder()).Select(t => (string)t!["what"]!).ShouldBe(["450 g", "3 pan rolls"]);
+    }
+}
