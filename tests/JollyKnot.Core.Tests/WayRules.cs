@@ -11,7 +11,7 @@ using static JollyKnot.Core.Tests.DemoFormulas;
 
 namespace JollyKnot.Core.Tests;
 
-/// <summary>Every way of working: what goes on top and when, one loaf, no scale, by hand, a ring, a lump from the fridge.</summary>
+/// <summary>Every way of working: what goes on top and when, one loaf, no scale, by hand, a ring, a lump.</summary>
 public sealed class WayRules
 {
     private static Layout Laid(Dough dough, BakeChoice choice, Kitchen? kitchen = null) =>

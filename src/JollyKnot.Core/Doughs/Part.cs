@@ -136,8 +136,8 @@ public sealed record Part(PartKind Kind, string Name, ImmutableArray<DoughRow> R
         }
     }
 
-    /// <summary>It goes on the bread in a beat of its own: what is rolled in, brushed on as the wash, boiled in or under the dough
-    /// has another.</summary>
+    /// <summary>It goes on the bread in a beat of its own; what is rolled in, brushed on as the wash, boiled in or under the
+    /// dough has another.</summary>
     public bool IsOnTop => Kind is PartKind.Topping or PartKind.Butter;
 
     /// <summary>What it is made of, in a few words.</summary>

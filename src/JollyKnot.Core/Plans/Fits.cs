@@ -35,7 +35,8 @@ public sealed record Fits(Length? Longest, int? Pieces, Tin? In, Volume? Holds)
         return new(LongestOn(family, tins), null, null, HoldsOne(family, each));
     }
 
-    /// <summary>How long what is rolled long may be, on the longest flat tray or stone of these; null for everything else.</summary>
+    /// <summary>How long what is rolled long may be, on the longest flat tray or stone of these; null for the
+    /// rest.</summary>
     internal static Length? LongestOn(Family family, IReadOnlyCollection<Tin> tins)
     {
         if (family.Form != Form.Log)

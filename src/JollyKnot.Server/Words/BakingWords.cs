@@ -158,7 +158,8 @@ internal static class BakingWords
         new(
             s.Marked("Off the griddle"),
             s.IsOne ? "Take it off the griddle." : $"Take the last of {s.The()} off the griddle.",
-            $"Under a cloth {(s.IsOne ? "it stays" : "they stay")} soft. Doughy inside: a few minutes in an oven at {s.Degree(BakeWindow.FinishedAt)} "
+            $"Under a cloth {(s.IsOne ? "it stays" : "they stay")} soft. Doughy inside: a few minutes in an oven at "
+                + $"{s.Degree(BakeWindow.FinishedAt)} "
                 + $"finish {s.Them}.",
             s.IsOne ? "It is off" : "They are off"
         );

@@ -1,3 +1,4 @@
+using JollyKnot.Core.Measures;
 using static JollyKnot.Server.Words.Sentences;
 
 namespace JollyKnot.Server.Words;
@@ -30,7 +31,7 @@ internal static class KneadingWords
                     "Check the dough: look and touch.",
                     Join(
                         s.About.Mass is { } held
-                            ? $"{(s.Spec.NoScale ? s.Measure(s.Spec.Liquid!.Ingredient, held) : s.Grams(held))} {s.Thing} held back: pour in what it wants, and tell how much."
+                            ? $"{HeldBack(s, held)} {s.Thing} held back: pour in what it wants, and tell how much."
                             : "",
                         s.ByHand ? "" : "Scrape the corners down with a soft spatula first.",
                         s.ByHand
@@ -48,4 +49,7 @@ internal static class KneadingWords
                     s.Spec.NoScale ? null : s.MassFigure
                 ),
         };
+
+    private static string HeldBack(Said s, Mass held) =>
+        s.Spec.NoScale ? s.Measure(s.Spec.Liquid!.Ingredient, held) : s.Grams(held);
 }

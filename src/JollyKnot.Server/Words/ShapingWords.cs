@@ -89,7 +89,7 @@ internal static class ShapingWords
         {
             { Rope: { } rope, Thickness: { } thick } =>
                 $"{Ropes(s.Family, s.Batch.Pieces)} of {s.Length(rope)}, about {s.Length(thick)} thick; roll "
-                    + $"{s.Length(Sizes.RolledTo(rope))}, {(s.Batch.Pieces * s.Family.Strands == 1 ? "it shrinks" : "they shrink")} back.",
+                    + $"{s.Length(Sizes.RolledTo(rope))}, {Shrinks(s)} back.",
             { Sheet: { } sheet, Thickness: { } thick } =>
                 $"Flatten it to {s.Length(sheet.Length)} by {s.Length(sheet.Width)}, {s.Length(thick)} thick.",
             { Across: { } across, Thickness: { } thick } =>
@@ -97,6 +97,8 @@ internal static class ShapingWords
             { Across: { } across } => $"About {s.Length(across)} across, skin stretched, seam under.",
             _ => "",
         };
+
+    private static string Shrinks(Said s) => s.Batch.Pieces * s.Family.Strands == 1 ? "it shrinks" : "they shrink";
 
     private static string Ropes(Family family, int pieces)
     {

@@ -20,11 +20,13 @@ internal static class TableWords
             ["review"] = s =>
                 new(
                     "Ready to eat",
-                    $"{Capital(Voice.Bread(s.Spec))}: ready. How {(s.Spec.Batches.Sum(b => b.Pieces) == 1 ? "was it" : "were they")}?",
+                    $"{Capital(Voice.Bread(s.Spec))}: ready. How {WasIt(s)}?",
                     "Break one open and look.",
                     "Keep"
                 ),
         };
+
+    private static string WasIt(Said s) => s.Spec.Batches.Sum(b => b.Pieces) == 1 ? "was it" : "were they";
 
     private static Part PartOf(Said s) => s.Spec.Dough.Parts[s.Step.Id.Number - 1];
 

@@ -11,7 +11,8 @@ public static class Kinds
 {
     /// <summary>A dough; what is kept can be reckoned. 2: says of parts, hands and notes even where there are none. 3: its
     /// ingredients say what to watch. 4: what they are reckoned like, and what its recipe plans. 5: its first rise too. 6: all
-    /// that its recipe says of surface, steam, pan and program, and an order of its own. 7: when a part meets the bread.</summary>
+    /// that its recipe says of surface, steam, pan and program, and an order of its own. 7: when a part meets the
+    /// bread.</summary>
     public static DocumentKind<Dough> Dough { get; } =
         new("dough", WholeDough.Of, WatchedIngredients.InDough, Unchanged, Unchanged, ToldByMethod.InDough, Unchanged)
         {
