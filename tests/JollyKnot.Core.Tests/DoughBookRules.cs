@@ -61,7 +61,14 @@ public sealed class DoughBookRules
                 AnyName,
                 AnyRow.Array[1, 4],
                 Gen.Int[0, 90],
-                (k, n, r, m) => new PartDraft(k, n, [.. r], new(Minutes(m), Minutes(m / 2d), Minutes(0)))
+                (k, n, r, m) =>
+                    new PartDraft(
+                        k,
+                        n,
+                        [.. r],
+                        new(Minutes(m), Minutes(m / 2d), Minutes(0)),
+                        m % 3 == 0 ? (PartMoment)(m % 7) : null
+                    )
             ).Array[0, 3],
             Gen.Bool,
             One("", "Bake at 190 °C.\n\nNotes:\n500 g flour", "Method\n1. Mix.", "For the filling:\n2 eggs"),

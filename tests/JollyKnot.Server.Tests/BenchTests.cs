@@ -94,8 +94,7 @@ public sealed class BenchTests(House house) : IClassFixture<House>
                 step = "weigh-dough",
                 mass = 911,
             },
-            new { type = "step-done", step = "divide" },
-            new { type = "step-done", step = "ready-pan" }
+            new { type = "step-done", step = "divide" }
         );
         var bench = await Bench(id);
         ((string)bench["beat"]!["phrase"]!["detail"]!).ShouldContain("Flatten it to");

@@ -35,7 +35,7 @@ test.describe('a mixed cut by scale', () => {
     await page.getByLabel('Grams kept').fill('150');
     const bar = page.getByRole('img', { name: /The dough:/ });
     await expect(bar).toHaveAccessibleName(
-      'The dough: 6 × 61 g pan rolls, 1 × 270 g three-strand plaits, 4 × 30 g pan rolls, 1 × 150 g for the fridge',
+      'The dough: 6 × 61 g pan rolls, 1 × 270 g three-strand plait, 4 × 30 g pan rolls, 1 × 150 g for the fridge',
     );
     // What does not add up says so, and one touch makes the dough follow the cuts.
     await page.getByLabel('grams each', { exact: true }).fill('80');

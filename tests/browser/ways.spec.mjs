@@ -218,7 +218,7 @@ test('a starter loaf by hand: folded as there is time, until half as big again, 
   await page.getByLabel('Folded, times').fill('2');
   await page.getByLabel('every, min').fill('45');
   const said = await toTheTable(page, server);
-  order(said, 'start-cycle', 'fold-1', 'fold-2', 'take-out', 'weigh-dough', 'ready-pan', 'shape', 'start-proof', 'top-1', 'load');
+  order(said, 'start-cycle', 'fold-1', 'fold-2', 'ready-pan', 'take-out', 'weigh-dough', 'shape', 'start-proof', 'top-1', 'load');
   expect(said.join('\n')).toContain('When it has grown half as big again it comes out');
   expect(says(said, 'ready-pan')).toMatch(/Grease the (loaf|small) tin/);
   expect(said.filter((s) => /Divide|paddle|program/.test(s))).toEqual([]);

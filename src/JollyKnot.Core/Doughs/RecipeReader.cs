@@ -15,6 +15,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         public Use? Use { get; } = use;
         public string Name { get; } = name;
         public PartWork? Work { get; init; }
+        public PartMoment? Moment { get; init; }
         public bool IsAsked { get; init; }
         public List<ReadLine> Lines { get; } = [];
     }
@@ -91,7 +92,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         else if (!isTitled && line.StartsWith("# ", StringComparison.Ordinal))
             Title(line[2..].Trim());
         else if (RecipeText.Headed(plain) is { } own)
-            sections.Add(new(UseOf(own.Kind), own.Name) { Work = own.Work });
+            sections.Add(new(UseOf(own.Kind), own.Name) { Work = own.Work, Moment = own.Moment });
         else if (IngredientWords.Contains(Composed.Folded(heading)) || Phrase.Of(heading) == "the ingredient")
             isTitled = true;
         else if (IsHeading(line, plain))
@@ -153,7 +154,13 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
                 if (use == Use.Serving)
                     leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
                 else if (lines.Length > 0)
-                    made.Add(new(KindOf(use), name, section.Work, lines) { IsAsked = section.IsAsked && use == Use.Dough });
+                    made.Add(
+                        new(KindOf(use), name, section.Work, lines)
+                        {
+                            IsAsked = section.IsAsked && use == Use.Dough,
+                            Moment = section.Moment,
+                        }
+                    );
             }
         return made.ToImmutable();
     }

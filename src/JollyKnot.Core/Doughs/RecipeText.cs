@@ -21,6 +21,9 @@ public sealed record ReadSection(PartKind? Kind, string Name, PartWork? Work, Im
 {
     /// <summary>Its heading says nothing of what it is for: that is asked.</summary>
     public bool IsAsked { get; init; }
+
+    /// <summary>When it meets the bread, where the text tells it; null for what its kind does.</summary>
+    public PartMoment? Moment { get; init; }
 }
 
 /// <summary>A recipe as understood.</summary>
@@ -55,7 +58,7 @@ public sealed record ReadRecipe(string Title, ImmutableArray<ReadSection> Sectio
             .Select(l => l.Text);
         var parts = Sections
             .Where(s => s.Kind is not null)
-            .Select(s => new PartDraft(s.Kind!.Value, s.Name, Drafts(s.Lines), s.Work))
+            .Select(s => new PartDraft(s.Kind!.Value, s.Name, Drafts(s.Lines), s.Work, s.Moment))
             .Where(p => p.Rows.Length > 0);
         return new(
             Title,
@@ -131,7 +134,7 @@ public static class RecipeText
                 .Append(
                     CultureInfo.InvariantCulture,
                     $"{part.Kind}: {part.Name} [{part.Work.Hands.TotalMinutes:R} {Hands}, {part.Work.Hob.TotalMinutes:R} "
-                        + $"{Hob}, {part.Work.Cool.TotalMinutes:R} {Cooling}]"
+                        + $"{Hob}, {part.Work.Cool.TotalMinutes:R} {Cooling}{(part.Told is { } moment ? $", {moment}" : "")}]"
                 )
                 .Append('\n');
             foreach (var row in part.Rows)
@@ -174,19 +177,21 @@ public static class RecipeText
             : $"{grams} g \"{row.Ingredient.Name}\"{marks}";
     }
 
-    // Our own heading of a part, with its minutes.
-    internal static (PartKind Kind, string Name, PartWork Work)? Headed(string line)
+    // Our own heading of a part.
+    internal sealed record OwnHeading(PartKind Kind, string Name, PartWork Work, PartMoment? Moment);
+
+    // Its minutes stand behind its name, and its moment where the baker said one.
+    internal static OwnHeading? Headed(string line)
     {
         var (colon, open) = (line.IndexOf(": ", StringComparison.Ordinal), line.LastIndexOf(" [", StringComparison.Ordinal));
         if (colon < 0 || open < colon + 2 || line[^1] != ']' || !Enum.TryParse<PartKind>(line[..colon], out var kind))
             return null;
-        var minutes = line[(open + 2)..^1].Split(", ");
-        return
-            minutes is [var hands, var hob, var cool]
-            && Minutes(hands, Hands) is { } a
-            && Minutes(hob, Hob) is { } b
-            && Minutes(cool, Cooling) is { } c
-            ? (kind, line[(colon + 2)..open], PartWork.Minutes(a, b, c))
+        var told = line[(open + 2)..^1].Split(", ");
+        var moment = told.Length == 4 && Enum.TryParse<PartMoment>(told[3], out var at) ? at : default(PartMoment?);
+        if (told.Length != (moment is null ? 3 : 4))
+            return null;
+        return Minutes(told[0], Hands) is { } hands && Minutes(told[1], Hob) is { } hob && Minutes(told[2], Cooling) is { } cool
+            ? new(kind, line[(colon + 2)..open], PartWork.Minutes(hands, hob, cool), moment)
             : null;
 
         static double? Minutes(string text, string unit) =>

@@ -377,6 +377,10 @@ internal sealed class Divide() : DoughRule("divide")
 
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [Caution.RawDough];
 
+    /// <summary>What is over before hands begin to shape: it is divided, weighed, or only out.</summary>
+    public static Milestone LastBeforeShaping(BakeSoFar bake) =>
+        IsNeeded(bake) || WeighDough.IsNeeded(bake) ? Milestone.Divided : Milestone.OutOfMachine;
+
     /// <summary>What comes next calls, where nothing was looked at that did.</summary>
     public static bool EndsBowl(BakeSoFar bake) => Bulk.Of(bake) > TimeSpan.Zero && !LookAtBowl.IsAsked(bake);
 

@@ -26,8 +26,9 @@ internal sealed class ReadyPan() : BatchRule("ready-pan")
             yield break;
         yield return new(Minutes(1))
         {
-            InTimeFor = new(Milestone.Shaped),
-            PointlessAfter = new(Milestone.SetToProof),
+            // While hands are clean and free; once there is dough in them, it is too late to say.
+            InTimeFor = new(Milestone.OutOfMachine),
+            PointlessAfter = new(Milestone.OutOfMachine),
             About = new(pan.Name, Count: of.Bread.Pans?.Used ?? 1) { With = Named(under) },
         };
     }

@@ -92,10 +92,9 @@ internal sealed class BallsRest() : BatchRule("balls-rest")
         var rest = of.Bread.BallsRest;
         if (rest <= TimeSpan.Zero)
             yield break;
-        var whole = !Divide.IsNeeded(bake) && !WeighDough.IsNeeded(bake);
         yield return new(rest)
         {
-            Waits = [After(whole ? Milestone.OutOfMachine : Milestone.Divided)],
+            Waits = [After(Divide.LastBeforeShaping(bake))],
             EndedBy = new(Milestone.Shaped),
             About = new(of.Bread.Family.Name, Count: of.Batch.Pieces),
         };

@@ -401,7 +401,7 @@ public static class LayoutEndpoints
         );
         return new(
             bread.Family.Id,
-            bread.Family.Name,
+            cut.Pieces == 1 ? Voice.One(bread.Family.Name) : bread.Family.Name,
             cut.Pieces,
             each,
             each / cut.Strands,

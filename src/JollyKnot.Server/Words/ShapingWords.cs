@@ -53,10 +53,13 @@ internal static class ShapingWords
         new(
             $"Shape {s.Counted}",
             $"Shape {s.Counted}.",
-            Join(Size(s), Voice.How(s.Family.Form), Voice.Sticky(s.Family.Sticky)),
+            Join(Size(s), Voice.How(s.Family.Form), Voice.Sticky(s.Family.Sticky), IntoTin(s)),
             s.IsOne ? "Shaped" : "All shaped",
             SizeFigure(s)
         );
+
+    private static string IntoTin(Said s) =>
+        s.Bread is { OnGriddle: false, Pan: { IsFlat: false } tin } ? $"Into the greased {Lower(tin.Name)}." : "";
 
     // Nothing is divided: it is rolled whole, and cut.
     private static Phrase RollAndCut(Said s)

@@ -3346,6 +3346,7 @@ export interface components {
             work: null | components["schemas"]["PartWork"];
             lines: components["schemas"]["ReadLine"][];
             isAsked?: boolean;
+            moment?: null | components["schemas"]["PartMoment"];
         };
         RecipePlan: {
             /** Format: int32 */

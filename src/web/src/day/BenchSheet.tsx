@@ -1,6 +1,7 @@
 // The day on one page of paper, to be read at arm's length.
 import type { CSSProperties } from 'react';
 import { calendarDay, clockTime } from '../api/clock';
+import { api } from '../api/http';
 import { Loading } from '../parts/Loading';
 import { useDay } from './useDay';
 
@@ -35,6 +36,7 @@ export default function BenchSheet() {
           </li>
         ))}
       </ol>
+      <InTheCold />
       <footer>
         <p>
           {data.bakes
@@ -48,5 +50,19 @@ export default function BenchSheet() {
         <p>{data.cautions.join(' ')}</p>
       </footer>
     </article>
+  );
+}
+
+// What waits in fridge and freezer belongs to the day.
+function InTheCold() {
+  const { data } = api.useQuery('get', '/api/larder');
+  if (!data || data.length === 0) return null;
+  return (
+    <p>
+      <b>In the cold:</b>{' '}
+      {data
+        .map((t) => `${t.name}, ${t.what}, best until ${calendarDay(t.bestUntil)}, use by ${calendarDay(t.useBy)}`)
+        .join(' · ')}
+    </p>
   );
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { api, newId, type Schemas, type Trouble } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
-import { percent, useUnits } from '../parts/units';
+import { capital, percent, useUnits, type Quantity } from '../parts/units';
 import { stateOf, type DoughState } from './draft';
 
 type Kind = Schemas['Change']['type'] | 'to-tin' | 'to-machine';
@@ -34,7 +34,8 @@ export function ChangeIt({
   take: (to: DoughState) => void;
   split: (id: string, dough: DoughState) => void;
 }) {
-  const { mass } = useUnits();
+  const { mass, shown } = useUnits();
+  const massWord = capital(shown.mass.long);
   const kitchen = api.useQuery('get', '/api/kitchen');
   const pantry = api.useQuery('get', '/api/pantry', undefined, { staleTime: 60000 });
   const [kind, setKind] = useState<Kind | null>(null);
@@ -94,9 +95,16 @@ export function ChangeIt({
   const view = ready && !trouble ? tried.data : undefined;
   const scales = kind?.startsWith('to-') && kind !== 'to-hydration';
 
-  const number = (id: string, label: string, value: number | null, set: (v: number | null) => void, hint = '') => (
+  const number = (
+    id: string,
+    label: string,
+    value: number | null,
+    set: (v: number | null) => void,
+    hint?: number,
+    of?: Quantity,
+  ) => (
     <Field id={id} label={label}>
-      <NumberInput id={id} value={value} onChange={set} placeholder={hint} />
+      <NumberInput id={id} value={value} onChange={set} placeholder={hint} {...(of ? { of } : {})} />
     </Field>
   );
   const list = (
@@ -126,10 +134,9 @@ export function ChangeIt({
           },
         )}
         {kind === 'to-pieces' && number('change-pieces', 'Pieces', pieces, setPieces)}
-        {kind === 'to-pieces' && number('change-each', 'Grams each', grams, setGrams, '57')}
-        {kind === 'to-flour' && number('change-grams', 'Grams of flour', grams, setGrams, String(Math.round(formula.flour)))}
-        {kind === 'to-dough' &&
-          number('change-grams', 'Grams out of the pan', grams, setGrams, String(Math.round(formula.yield)))}
+        {kind === 'to-pieces' && number('change-each', `${massWord} each`, grams, setGrams, 57, 'mass')}
+        {kind === 'to-flour' && number('change-grams', `${massWord} of flour`, grams, setGrams, formula.flour, 'mass')}
+        {kind === 'to-dough' && number('change-grams', `${massWord} out of the pan`, grams, setGrams, formula.yield, 'mass')}
         {kind === 'to-tin' &&
           list(
             'change-other',
@@ -146,11 +153,10 @@ export function ChangeIt({
             other,
             setOther,
           )}
-        {kind === 'to-hydration' &&
-          number('change-share', 'Hydration, %', share, setShare, String(Math.round(formula.hydration * 100)))}
+        {kind === 'to-hydration' && number('change-share', 'Hydration, %', share, setShare, Math.round(formula.hydration * 100))}
         {kind === 'swap-yeast' && list('change-other', 'Yeast', named('yeast'), other, setOther)}
         {kind === 'yeast-to-starter' && list('change-other', 'Starter', named('starter'), other, setOther)}
-        {kind === 'yeast-to-starter' && number('change-share', '% of the flour', share, setShare, '20')}
+        {kind === 'yeast-to-starter' && number('change-share', '% of the flour', share, setShare, 20)}
         {kind === 'swap-flour' && flours.length > 1 && list('change-from', 'Instead of', flours, from, setFrom)}
         {kind === 'swap-flour' && list('change-other', 'Flour', named('flour'), other, setOther)}
         {kind === 'butter-to-oil' &&
@@ -161,7 +167,7 @@ export function ChangeIt({
             other ?? 'sunflower oil',
             setOther,
           )}
-        {kind === 'take-share' && number('change-share', 'Share, %', share, setShare, '50')}
+        {kind === 'take-share' && number('change-share', 'Share, %', share, setShare, 50)}
         {kind === 'take-share' && (
           <Field id="change-name" label="Called">
             <Input id="change-name" value={name} placeholder={shareName} onChange={(e) => setName(e.target.value)} />

@@ -4,6 +4,7 @@ import { useState, type KeyboardEvent } from 'react';
 import { useReadLine } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
+import { capital, useUnits } from '../parts/units';
 import { percent } from '../parts/units';
 import { blank, filled, roles, type Row } from './draft';
 
@@ -27,6 +28,8 @@ export function RowsEditor({
   /** Their order matters: a row can be moved up. */
   inOrder?: boolean;
 }) {
+  const { shown } = useUnits();
+  const massWord = capital(shown.mass.long);
   const full = filled(rows);
   const problemAt = (row: Row, part: string) =>
     problems.find((p) => p.field === `${field}[${full.indexOf(row)}].${part}`)?.reason;
@@ -59,7 +62,7 @@ export function RowsEditor({
         <thead>
           <tr>
             <th>Ingredient</th>
-            <th style={{ width: 116 }}>Grams</th>
+            <th style={{ width: 116 }}>{massWord}</th>
             <th className="num" style={{ width: 76 }}>
               Baker&#8217;s
             </th>
@@ -99,7 +102,7 @@ export function RowsEditor({
                 <td>
                   <NumberInput
                     of="mass"
-                    aria-label={what === 'Ingredient' ? `Grams ${i + 1}` : `Grams of ${what} ${i + 1}`}
+                    aria-label={what === 'Ingredient' ? `${massWord} ${i + 1}` : `${massWord} of ${what} ${i + 1}`}
                     value={row.mass}
                     onChange={(mass) => change(row.key, { mass })}
                     onPressEnter={() => next(i)}

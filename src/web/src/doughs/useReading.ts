@@ -136,7 +136,7 @@ export function useReading() {
             name: apart.length > 1 ? (some[0]?.ingredient ?? kind) : s.name || kind,
             rows: some,
             work: s.work,
-            moment: null,
+            moment: s.moment ?? null,
           }));
       }),
     );

@@ -2,12 +2,12 @@
 import { Choice } from '../parts/Choice';
 import type { Schemas } from '../api/http';
 import { Name, Num, Section, Tick } from './form';
+import { capital } from '../parts/units';
 import type { Part } from './KitchenPage';
 
 const hour = 3600;
 const metre = 1000;
 const seasons = ['winter', 'spring', 'summer', 'autumn'] as const;
-const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 export function Household(part: Part) {
   const { k, usual, change } = part;

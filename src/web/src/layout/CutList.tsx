@@ -4,9 +4,7 @@ import { useState } from 'react';
 import type { Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
-import { shown, useUnits } from '../parts/units';
-
-const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+import { capital, shown, useUnits } from '../parts/units';
 
 export type CutChoice = Schemas['CutChoice'];
 type CutView = Schemas['CutView'];

@@ -94,7 +94,7 @@ function InShort({
       {baked.map((c) => c.rings && <Rings key={`rings ${c.name}`} rings={c.rings} />)}
       {waits.map((c) => (
         <p key={c.name} className={c.overProofed ? 'late' : 'muted'}>
-          The {c.name} wait {span(c.waitsFor * 1000)} for the oven
+          The {c.name} {c.pieces === 1 ? 'waits' : 'wait'} {span(c.waitsFor * 1000)} for the oven
           {c.overProofed ? ': over-proofed by then.' : '.'}
         </p>
       ))}

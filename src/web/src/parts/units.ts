@@ -33,3 +33,5 @@ export function useUnits() {
 }
 
 export const percent = (share: number, digits = 1) => `${(share * 100).toFixed(digits)} %`;
+
+export const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
