@@ -89,7 +89,7 @@ test.describe('a mixed cut by scale', () => {
       await expect(sentence(page)).toHaveText(`Pan roll ${n} of 4.`);
       await putOn();
     }
-    await expect(sentence(page)).toHaveText('The share for the fridge.');
+    await expect(sentence(page)).toHaveText('Weigh off the share for the fridge.');
     await putOn();
     await expect(sentence(page)).toHaveText(/Put 15\d g into the fridge/);
     const { body } = await call(server, `/api/bakes/${id}?step=divide`);

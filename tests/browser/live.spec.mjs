@@ -31,7 +31,7 @@ test('two screens on one bake show the same, and only one of two rivals is belie
   await other.goto(`${server.url}/bench/${id}`);
   await page.getByRole('button', { name: 'In', exact: true }).click();
   for (const screen of [page, other])
-    await expect(screen.getByRole('heading', { level: 1 })).toHaveText('Weigh in the whole milk.', { timeout: 2000 });
+    await expect(screen.getByRole('heading', { level: 1 })).toHaveText('Weigh in the whole milk.');
 
   const event = { type: 'ingredient-weighed', step: 'weigh-in-2', mass: 300 };
   const told = crypto.randomUUID();

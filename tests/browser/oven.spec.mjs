@@ -98,7 +98,7 @@ sharing('what would wait for the oven is held cool, or baked in the other oven',
   await choose(page, 'Becomes 2', 'three-strand plaits');
   await page.getByLabel('Pieces 2').fill('1');
   await page.getByLabel('grams each 2').fill('300');
-  const [result, waits] = [page.getByLabel('Result'), page.getByText(/The three-strand plaits wait \d+ min for the oven/)];
+  const [result, waits] = [page.getByLabel('Result'), page.getByText(/The three-strand plait waits \d+ min for the oven/)];
   await expect(waits).toHaveText(/over-proofed by then/);
   await result.getByText('held cool first').click();
   await expect(page.getByText(/over-proofed by then/)).toBeHidden();
@@ -114,8 +114,8 @@ sharing('what would wait for the oven is held cool, or baked in the other oven',
   await expect(page.getByText('Table-top oven on, 180 °C')).toBeVisible();
   await page.getByText('How you do it').click();
   await page.getByText('Washed before the proof').click();
-  const first = page.getByRole('row').filter({ hasText: 'Brush with egg and water: pan rolls' });
-  const then = page.getByRole('row').filter({ hasText: 'Set to proof: pan rolls' });
+  const first = page.getByRole('row').filter({ hasText: 'Brush with egg and water: three-strand plait' });
+  const then = page.getByRole('row').filter({ hasText: 'Set to proof: three-strand plait' });
   await expect(async () => {
     expect((await first.boundingBox()).y).toBeLessThan((await then.boundingBox()).y);
   }).toPass();

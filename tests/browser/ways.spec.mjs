@@ -119,7 +119,7 @@ test('one pointed loaf: weighed once, never divided, one long slash, milk and th
   // Longer than anything in the kitchen: what would hold it is said.
   await more(page, 1).click();
   await page.getByLabel('Long, cm').fill('55');
-  await expect(page.getByText(/Nothing in the kitchen holds the free loaves\. At most \d+ cm long/)).toBeVisible();
+  await expect(page.getByText(/Nothing in the kitchen holds the free loaf\. At most \d+ cm long/)).toBeVisible();
   await page.getByLabel('Long, cm').fill('');
   await page.getByText(/^How you do it/).click();
   await choose(page, 'Steam', 'porous stones');
