@@ -158,9 +158,10 @@ export async function follow(page, server, { done, watch = () => undefined }) {
 
 /** Presses a button of the stand-in scale and lets it come to rest. */
 export async function scale(page, server, name) {
-  const put = page.waitForResponse(/\/api\/scale\//);
+  // Its own call, and not the answer to one that was made before.
+  const put = page.waitForRequest((r) => /\/api\/scale\//.test(r.url()) && r.method() !== 'GET');
   await page.getByRole('button', { name }).click();
-  await put;
+  await (await put).response();
   await server.pass(2 / 60);
 }
 
