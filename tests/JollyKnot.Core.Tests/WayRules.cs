@@ -143,8 +143,7 @@ public sealed class WayRules
         var measures = InMeasures.Of(Ingredients.Find(ingredient)!, Grams(grams), Measuring.Usual);
         string.Join(" and ", measures.Select(m => $"{Sign(m.Count)} {Word(m.Kind)}")).ShouldBe(said);
 
-        static string Sign(double count) => Server(count);
-        static string Server(double count)
+        static string Sign(double count)
         {
             var (whole, part) = (Math.Floor(count), count - Math.Floor(count));
             var sign = new[] { (0d, ""), (.25, "¼"), (1 / 3d, "⅓"), (.5, "½"), (2 / 3d, "⅔"), (.75, "¾"), (.125, "⅛") }

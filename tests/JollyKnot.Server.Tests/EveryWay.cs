@@ -96,13 +96,10 @@ public sealed partial class EveryWay(ITestOutputHelper output)
                 continue;
             var words = new Voice(way.Ounces ? Ounces : HouseholdUnits.Plain);
             var layout = Layout.Of(spec, Now);
+            var station = spec.Station(spec.ExpectedDough, SoFar.Nothing(Now).Parts);
             foreach (var slot in layout.Timetable.Slots)
             {
-                var phrase = words.Of(
-                    slot.Step,
-                    spec,
-                    SoFar.Nothing(Now) is { } so ? spec.Station(so.DoughOf(spec), so.Parts) : null
-                );
+                var phrase = words.Of(slot.Step, spec, station);
                 string[] texts =
                 [
                     phrase.Short,

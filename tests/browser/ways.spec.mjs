@@ -214,7 +214,7 @@ test('a starter loaf by hand: folded as there is time, until half as big again, 
   await choose(page, 'Becomes', 'tin loaves');
   await page.getByLabel('Pieces', { exact: true }).fill('1');
   await page.getByLabel('Rises in its bowl, min').fill('300');
-  await choose(page, 'Until it has', 'half as big again');
+  await choose(page, 'Until it has', 'grown half as big again');
   await page.getByLabel('Folded, times').fill('2');
   await page.getByLabel('every, min').fill('45');
   const said = await toTheTable(page, server);

@@ -7,6 +7,9 @@ namespace JollyKnot.Core.Dividing;
 /// <summary>Cutting an even log by ruler.</summary>
 public static class Ruler
 {
+    /// <summary>How long a log is rolled where nobody says: a forearm and a hand. Ours.</summary>
+    public static Length UsualLog { get; } = Length.FromMillimetres(480);
+
     /// <summary>Where to cut, from the log's left end: after every piece, in proportion to the targets; the last mark is the
     /// log's end.</summary>
     /// <param name="log">The log's length.</param>

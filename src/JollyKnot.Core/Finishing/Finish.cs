@@ -64,6 +64,13 @@ public static class Finish
     /// <summary>So deep goes a slash. Bakers' usage.</summary>
     public static Band<Length> SlashDeep { get; } = new(Length.FromMillimetres(5), Length.FromMillimetres(6));
 
+    // What fingers take at once, of seeds or salt. Ours.
+    private static readonly Mass Pinch = Mass.FromGrams(2);
+
+    /// <summary>So little for one piece that fingers take it, and nobody weighs it.</summary>
+    /// <param name="each">What one piece gets.</param>
+    public static bool IsPinch(Mass each) => each < Pinch;
+
     /// <summary>Brushing or scoring one piece. Bakers' usage.</summary>
     public static TimeSpan SecondsEach { get; } = TimeSpan.FromSeconds(10);
 

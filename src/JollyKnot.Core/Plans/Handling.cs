@@ -31,6 +31,9 @@ public sealed record Handling(
     /// <summary>Folded in its bowl; not at all when null.</summary>
     public Folds? Folds { get; init; }
 
+    /// <summary>By how much dough is left to grow in its bowl, as bakers say it; 1 is doubled.</summary>
+    public static ImmutableArray<double> UsualGrown { get; } = [.5, .75, 1, 1.5];
+
     /// <summary>By how much it is to grow in its bowl, asked for and not timed: 1 is doubled, which is meant when null.</summary>
     public double? Grown { get; init; }
 

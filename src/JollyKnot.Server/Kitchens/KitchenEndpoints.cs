@@ -120,6 +120,9 @@ public sealed record OvenView(string Id, string Name, ShownIn Dial, double Step)
         );
 }
 
+/// <summary>So much growth in the bowl.</summary>
+public sealed record GrownView(double By, string Name);
+
 /// <summary>A step of a scale on offer.</summary>
 public sealed record ScaleStepView(Mass Step, string Name);
 
@@ -131,6 +134,8 @@ public sealed record ScaleStepView(Mass Step, string Name);
 /// <param name="Timers">For a machine that is loaded before.</param>
 /// <param name="Rests">For a piece that springs back.</param>
 /// <param name="UsualFolds">Folds in the bowl.</param>
+/// <param name="Grows">By how much dough may be left to grow in its bowl.</param>
+/// <param name="UsualLog">How long a log is rolled to be divided by ruler.</param>
 /// <param name="MostCuts">Lines of a cut list.</param>
 /// <param name="UsualWays">What most bakers do.</param>
 /// <param name="UsualSchool">How most bakers load.</param>
@@ -155,6 +160,8 @@ public sealed record KitchenView(
     ImmutableArray<TimeSpan> Timers,
     ImmutableArray<TimeSpan> Rests,
     Folds UsualFolds,
+    ImmutableArray<GrownView> Grows,
+    Length UsualLog,
     ImmutableArray<ScaleStepView> ScaleSteps,
     int MostCuts,
     Ways UsualWays,
@@ -240,6 +247,8 @@ public static class KitchenEndpoints
             Handling.UsualTimers,
             Family.Rests,
             Folds.Usual,
+            [.. Handling.UsualGrown.Select(g => new GrownView(g, Voice.Grown(g)))],
+            Core.Dividing.Ruler.UsualLog,
             [.. Kitchen.ScaleSteps.Select(s => Voice.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)],
             CutList.MostLines,
             Ways.Usual,

@@ -59,7 +59,7 @@ internal static class DividingWords
                     !s.Spec.NoScale && s.Station?.Next is { } next
                         ? PieceToWeigh(Voice.Piece(next, s.Spec))
                         : $"Divide into {s.Count}.",
-                    s.Spec.NoScale ? "By ruler or by eye, below." : $"{s.Grams(Core.Measures.Mass.FromGrams(2))} off is fine.",
+                    s.Spec.NoScale ? "By ruler or by eye, below." : $"{s.Grams(s.Spec.Around.Tolerance.Least)} off is fine.",
                     "Take it as it is"
                 ),
             ["keep-#"] = s =>
@@ -76,13 +76,7 @@ internal static class DividingWords
     private static string PieceToWeigh(string piece) =>
         piece.StartsWith("the ", StringComparison.Ordinal) ? $"Weigh off {piece}." : $"{Capital(piece)}.";
 
-    private static string Grown(Said s) =>
-        BowlRise.Wanted(s.Spec) switch
-        {
-            1 => "about doubled",
-            .5 => "grown half as big again",
-            var by => $"grown by {Measured.Whole(by * 100)} %",
-        };
+    private static string Grown(Said s) => Voice.Grown(BowlRise.Wanted(s.Spec));
 
     private static Phrase LookAtBowl(Said s) =>
         new(

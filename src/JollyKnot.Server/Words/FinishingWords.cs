@@ -1,5 +1,4 @@
 using JollyKnot.Core.Doughs;
-using JollyKnot.Core.Measures;
 using static JollyKnot.Server.Words.Sentences;
 
 namespace JollyKnot.Server.Words;
@@ -51,8 +50,6 @@ internal static class FinishingWords
         if (s.Count == 1)
             return $"{amount}.";
         var each = mass / s.Count;
-        return each < APinch ? $"{amount}, a pinch each." : $"{amount}, {s.Amount(part.Rows, each)} each.";
+        return Core.Finishing.Finish.IsPinch(each) ? $"{amount}, a pinch each." : $"{amount}, {s.Amount(part.Rows, each)} each.";
     }
-
-    private static readonly Mass APinch = Mass.FromGrams(2);
 }

@@ -67,13 +67,14 @@ internal static class LoadingWords
             s.MassFigure
         );
 
-    // So little is easier to spoon than to weigh. Ours.
-    private static string Spooned(Said s) =>
-        s.About.Mass is { IsLittle: true } mass && s.Row.Ingredient.Role != Core.Pantry.Role.Egg
-            ? s.Measure(s.Row.Ingredient, mass) is var spoons && spoons != s.Grams(mass)
-                ? $"About {spoons}."
-                : ""
-            : "";
+    // So little is easier to spoon than to weigh.
+    private static string Spooned(Said s)
+    {
+        if (s.About.Mass is not { IsLittle: true } mass || s.Row.Ingredient.Role == Core.Pantry.Role.Egg)
+            return "";
+        var spoons = s.Measure(s.Row.Ingredient, mass);
+        return spoons == s.Grams(mass) ? "" : $"About {spoons}.";
+    }
 
     // Yeast that bloomed goes in with what it bloomed in.
     private static string Together(Said s) => s.About.With is { } liquid ? $"{s.Thing} with its {liquid}" : s.Thing;

@@ -110,6 +110,16 @@ public sealed partial class Voice
             _ => "Another flour than usual?",
         };
 
+    /// <summary>By how much dough in a bowl has grown.</summary>
+    /// <param name="by">1 is doubled.</param>
+    public static string Grown(double by) =>
+        by switch
+        {
+            .5 => "grown half as big again",
+            1 => "about doubled",
+            _ => $"grown by {Text(by * 100)} %",
+        };
+
     /// <summary>Between the machine and the divide, in a few words.</summary>
     public static string Of(AfterCycle after)
     {

@@ -2050,6 +2050,11 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        GrownView: {
+            /** Format: double */
+            by: number;
+            name: string;
+        };
         HandsLine: {
             /** Format: date-time */
             at: string;
@@ -2328,6 +2333,12 @@ export interface components {
             timers: number[];
             rests: number[];
             usualFolds: components["schemas"]["Folds"];
+            grows: components["schemas"]["GrownView"][];
+            /**
+             * Format: double
+             * @description A number of millimetres.
+             */
+            usualLog: number;
             scaleSteps: components["schemas"]["ScaleStepView"][];
             /** Format: int32 */
             mostCuts: number;

@@ -6,14 +6,12 @@ import { useTyped } from '../parts/useTyped';
 import { useWidth } from '../parts/useWidth';
 import { weight } from './scaleUnits';
 
-// As long as a forearm and a hand.
-const usualLog = 480;
-
 const hues = ['var(--s0)', 'var(--s2)', 'var(--s3)', 'var(--s1)'];
 
 export function RulerMarks({ bake, station }: { bake: BenchView; station: Schemas['StationView'] }) {
   const { length } = useUnits();
   const typed = useTyped('length');
+  const usualLog = api.useQuery('get', '/api/kitchen').data?.usualLog ?? 0;
   const log = useLater(typed.blank ? usualLog : (typed.value ?? 0));
   const [ref, width] = useWidth<HTMLDivElement>();
   const marks = api.useQuery(

@@ -233,13 +233,6 @@ function Bath({ chosen: { choice, set } }: Props) {
 }
 
 const minute = 60;
-const grows: [number, string][] = [
-  [0.5, 'half as big again'],
-  [0.75, 'three quarters more'],
-  [1, 'doubled'],
-  [1.5, 'two and a half times'],
-];
-
 function AfterTheCycle(at: Props) {
   const { kitchen, chosen } = at;
   const byHand = kitchen.machines.find((m) => m.id === chosen.choice.machineId)?.byHand ?? false;
@@ -298,7 +291,7 @@ function InTheBowl({
           id="grown"
           value={choice.grown ?? 1}
           onChange={(grown) => set({ grown: grown === 1 ? null : grown })}
-          options={grows.map(([value, label]) => ({ value, label }))}
+          options={kitchen.grows.map((g) => ({ value: g.by, label: g.name }))}
         />
       </Field>
       <Field id="folds" label="Folded, times" problem={problem('folds.count')}>
