@@ -81,7 +81,7 @@ public sealed class PastedRecipes
                 FamilyId: "pretzel",
                 Heat: Temperature.FromCelsius(215),
                 Bake: new(TimeSpan.FromMinutes(16), TimeSpan.FromMinutes(18)),
-                Rest: new(TimeSpan.FromMinutes(20), TimeSpan.FromMinutes(20)),
+                Proof: new(TimeSpan.FromMinutes(20), TimeSpan.FromMinutes(20)),
                 Boil: new(TimeSpan.FromSeconds(45), TimeSpan.FromSeconds(45))
             )
         );
@@ -241,6 +241,51 @@ public sealed class PastedRecipes
         var plan = MethodReading.Of(method);
         plan.Heat!.Value.Celsius.ShouldBe(celsius, .1);
         plan.Bake!.From.TotalMinutes.ShouldBe(minutes);
+    }
+
+    [Theory]
+    [InlineData("Rise 75 minutes in a bowl. Press to the corners, rest 25 minutes. Bake at 220.", 75, null, 25)]
+    [InlineData("Rise for an hour, shape into rolls. Bake 20 minutes.", 60, null, null)]
+    [InlineData("Knead, rest 10 minutes, shape. Rise 40 minutes. Bake.", null, 10, 40)]
+    [InlineData("Divide into balls, rest 15 minutes, roll out, rest 12 minutes on a cloth. Bake 5 minutes.", null, null, 12)]
+    [InlineData("Rise 50 minutes. Bake 20 minutes; rest 10 minutes on a rack.", null, null, 50)]
+    public void The_last_wait_before_the_oven_is_the_proof_unless_hands_shape_after_it(
+        string method,
+        int? rise,
+        int? rest,
+        int? proof
+    )
+    {
+        var plan = MethodReading.Of(method);
+        (Minutes(plan.Rise), Minutes(plan.Rest), Minutes(plan.Proof)).ShouldBe((rise, rest, proof));
+
+        static int? Minutes(Lasts? lasts) => (int?)lasts?.Middle.TotalMinutes;
+    }
+
+    [Theory]
+    [InlineData("30 g grated cheese on top just before the oven", PartMoment.BeforeOven, "grated cheese")]
+    [InlineData("90 g grated cheese, for the last ten minutes", PartMoment.PartWay, "grated cheese")]
+    [InlineData("2 tbsp rolled oats on top, before the proof", PartMoment.BeforeProof, "rolled oats")]
+    [InlineData("1 tbsp poppy seeds on top", null, "poppy seeds")]
+    [InlineData("20 g icing sugar, when cold", PartMoment.Cold, "icing sugar")]
+    public void A_line_tells_its_own_moment(string line, PartMoment? moment, string name)
+    {
+        var row = LineReading.Of(line, HouseholdPantry.Plain).Single();
+        (row.Use, row.Moment, row.Called ?? row.Ingredient).ShouldBe((Use.Topping, moment, name));
+    }
+
+    [Fact]
+    public void Under_a_heading_what_has_its_own_moment_goes_on_by_itself_and_fried_leeks_weigh_two_thirds()
+    {
+        var read = Read(
+            "Lockkeeper bread / 400 g strong white flour / 290 g water / 8 g salt / 5 g yeast / Topping: / "
+                + "3 leeks, trimmed (480 g), sliced / 1 tbsp olive oil / 90 g grated cheese, for the last ten minutes"
+        );
+        var parts = Dough.Create(read.ToDraft()).Value.Parts;
+        parts.Select(p => (p.Name, p.Moment)).ShouldBe([("Topping", PartMoment.BeforeOven), ("grated cheese", PartMoment.PartWay)]);
+        parts[0].Contents.ShouldBe("cooked leek and olive oil");
+        parts[0].Made.Grams.ShouldBe(320 + parts[0].Rows[1].Mass.Grams, .01);
+        parts[1].Made.ShouldBe(parts[1].Total);
     }
 
     [Theory]

@@ -30,7 +30,9 @@ public sealed class RecipesUsed
         var choice = First(method);
         var cut = choice.Cuts.Single();
         (cut.FamilyId, cut.Pieces, cut.Heat!.Value.Celsius, cut.WashId).ShouldBe(("pretzel", 9, 210, "none"));
-        choice.After.ShouldBe(new AfterCycle(false, TimeSpan.FromMinutes(25)));
+        // The rest that leads to the bath is that of the shaped pieces.
+        choice.After.ShouldBeNull();
+        Of(method).Plan!.Proof!.Middle.ShouldBe(TimeSpan.FromMinutes(25));
         var spec = BakeDecision.Of(Of(method), choice, DemoFormulas.Kitchen, DemoFormulas.Morning).Value;
         spec.BoilsASide.ShouldBe(TimeSpan.FromSeconds(40));
         // Two sides of each filling, and what lies between.

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;

@@ -1,47 +1,6 @@
 // Every way of working, from a pasted recipe to the table: what is said is what this kitchen has, and nothing else.
-import { accessible, call, choose, expect, follow, test } from './house.mjs';
-
-const result = (page) => page.getByRole('region', { name: 'Result' });
-const start = (page) => page.getByRole('button', { name: /^Start this bake/ });
-const more = (page, cut) => page.getByRole('button', { name: /^Oven, wash, pan/ }).nth(cut - 1);
-
-/** A page pasted, its questions answered, kept and laid out. */
-async function layOut(page, lines, answer = async () => undefined) {
-  await page.visit('/doughs/read');
-  await page.getByLabel(/Paste a recipe/).fill(lines.join('\n'));
-  await answer(page);
-  await page.getByRole('button', { name: 'Keep this dough' }).click();
-  await page.getByRole('button', { name: 'Lay out a bake' }).click();
-  await expect(start(page)).toBeVisible();
-}
-
-/** Bakes it to the table, and gives back everything that was said, beat by beat. */
-async function toTheTable(page, server) {
-  await start(page).click();
-  await expect(page).toHaveURL(/bench\//);
-  const said = [];
-  await follow(page, server, {
-    done: () => false,
-    watch: ({ beat }) => said.push(`${beat.step}: ${beat.phrase.say} ${beat.phrase.detail} ${beat.cautions.join(' ')}`),
-  });
-  return said;
-}
-
-// What was said without the names of its steps.
-const words = (said) => said.map((s) => s.replace(/^\S+: /, ''));
-const says = (said, step) => said.find((s) => s.startsWith(`${step}: `)) ?? `no ${step}`;
-const order = (said, ...steps) => {
-  const at = steps.map((step) => said.findIndex((s) => s.startsWith(`${step}: `)));
-  expect(at, said.join('\n')).toEqual([...at].sort((a, b) => a - b));
-  expect(at, said.join('\n')).not.toContain(-1);
-};
-
-const inOunces = (server) => change(server, { units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches' } });
-
-async function change(server, to) {
-  const { body } = await call(server, '/api/kitchen/setup');
-  expect((await call(server, '/api/kitchen/setup', { ...body, ...to }, 'PUT')).status).toBe(200);
-}
+import { accessible, call, choose, expect, test } from './house.mjs';
+import { change, inOunces, layOut, more, order, result, says, start, toTheTable, words } from './ways.mjs';
 
 test('a plait and a twist, in ounces: each gets its own seeds, and no figure is a gram', async ({ page, server }) => {
   await inOunces(server);

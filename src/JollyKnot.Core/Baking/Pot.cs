@@ -38,6 +38,11 @@ public enum PotAct
 /// <param name="Length">Until the next beat.</param>
 public sealed record PotBeat(int Batch, int Pieces, PotAct Act, TimeSpan Length);
 
+/// <summary>What pretzels get their skin from.</summary>
+/// <param name="Soda">Baking soda.</param>
+/// <param name="Water">In so much water; over 0.</param>
+public sealed record SodaBath(Mass Soda, Volume Water);
+
 /// <summary>A pot on the hob.</summary>
 /// <param name="Id">Stable name in the kitchen.</param>
 /// <param name="Name">As the household calls it.</param>
@@ -72,6 +77,25 @@ public sealed record Pot(string Id, string Name, Length Across, double Litres)
 
     /// <summary>Soda for this pot.</summary>
     public Mass Soda => SodaPerLitre * Litres;
+
+    /// <summary>The usual bath of a school: this pot full, or a litre to dip in.</summary>
+    /// <param name="school">How pretzels are boiled.</param>
+    public SodaBath Usual(PotSchool school) =>
+        school == PotSchool.InThePot
+            ? new(Soda, Volume.FromMillilitres(Litres * 1000))
+            : new(DipSoda, Volume.FromMillilitres(1000));
+
+    /// <summary>A recipe's own bath: its dip as it stands, its strength for the pot.</summary>
+    /// <param name="told">As the recipe tells it.</param>
+    /// <param name="school">How pretzels are boiled.</param>
+    public SodaBath Of(SodaBath told, PotSchool school)
+    {
+        ArgumentNullException.ThrowIfNull(told);
+        var (soda, water) = told;
+        if (school == PotSchool.DipAfterBoil)
+            return told;
+        return new(soda * (Litres / water.Litres), Volume.FromMillilitres(Litres * 1000));
+    }
 
     /// <summary>From switching on to boiling.</summary>
     /// <param name="room">How cold the water starts.</param>

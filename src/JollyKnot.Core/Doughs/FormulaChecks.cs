@@ -19,12 +19,16 @@ public static class FormulaChecks
     /// <summary>What is out of the ordinary in this formula; empty when nothing is.</summary>
     /// <param name="formula">The formula.</param>
     /// <param name="hydrationBand">The working hydration the wanted shape likes, when a shape is chosen.</param>
-    public static ImmutableArray<Problem> Of(Formula formula, Band<Share>? hydrationBand = null)
+    /// <param name="byHand">It rises as long as it takes, in a bowl.</param>
+    public static ImmutableArray<Problem> Of(Formula formula, Band<Share>? hydrationBand = null, bool byHand = false)
     {
         ArgumentNullException.ThrowIfNull(formula);
         var found = new ProblemList();
         found.Add(Outside(formula, formula.Salt, Salt, "salt"));
-        found.Add(IsStarterOnly(formula) ? new("starter-only", "yeast") : Outside(formula, formula.Yeast, Yeast, "yeast"));
+        if (formula.Yeast.Fraction > NoYeast)
+            found.Add(Outside(formula, formula.Yeast, Yeast, "yeast"));
+        else if (!byHand && formula.Starter.Fraction > 0)
+            found.Add(new Problem("starter-only", "yeast"));
         if (hydrationBand is { } band)
             found.Add(Outside(formula, formula.WorkingHydration, band, "hydration"));
         found.If(formula.Sugar > SugarForOrdinaryYeast, "sugar-high", "sugar", formula.Sugar);
@@ -34,7 +38,8 @@ public static class FormulaChecks
     // As it is shown: nobody is told that 1.4 % is under 1.4 %.
     private static Share Shown(Share share) => Share.FromPercent(Math.Round(share.Percent, 1));
 
-    private static bool IsStarterOnly(Formula formula) => formula.Yeast.Fraction < 1e-9 && formula.Starter.Fraction > 0;
+    // What is left of none in reckoning.
+    private const double NoYeast = 1e-9;
 
     // Too little or too much of something, and how much of it to add or take away.
     private static Problem? Outside(Formula formula, Share share, Band<Share> band, string what)

@@ -44,9 +44,11 @@ public static partial class MethodReading
     {
         ArgumentNullException.ThrowIfNull(text);
         var plan = RecipePlan.Nothing with { Pieces = PiecesIn(text), FamilyId = MethodWords.In("shape", text) };
+        var waits = new List<Wait>();
+        var turns = new List<string>();
         foreach (var sentence in Sentence().Split(text).Where(s => s.Length <= LongestSentence))
-            plan = With(plan, sentence);
-        return plan with
+            plan = With(plan, sentence, waits, turns);
+        return Waiting(plan, waits, turns) with
         {
             PlaceId = MethodWords.In("place", string.Join(' ', Said(text, RecipeStage.Proofing))),
             WashId = WashIn(text),
@@ -66,6 +68,58 @@ public static partial class MethodReading
     /// <summary>The recipe wants its rows put in as they stand.</summary>
     /// <param name="text">Its method.</param>
     public static bool TellsOrder(string text) => MethodWords.In("order", text) is not null;
+
+    /// <summary>Its first rise is told of as one in a bowl.</summary>
+    /// <param name="method">Its method.</param>
+    public static bool IsInBowl(string method) =>
+        Said(method, RecipeStage.Rising).Any(s => MethodWords.In("bowl", s) is not null);
+
+    /// <summary>Words tell of a dip.</summary>
+    /// <param name="words">The name of a part, or a sentence.</param>
+    public static bool IsDip(string words) => MethodWords.In("bath", words) is not null;
+
+    /// <summary>Pieces are boiled, and then dipped.</summary>
+    /// <param name="method">Its method.</param>
+    public static bool DipsAfterBoiling(string method)
+    {
+        var said = string.Join(' ', Said(method, RecipeStage.Boiling));
+        return IsDip(said) && MethodWords.In("pot", said) is not null;
+    }
+
+    /// <summary>What covers the second proof, by the name of its kind; null where nothing says so.</summary>
+    /// <param name="method">Its method.</param>
+    public static string? CoverIn(string method)
+    {
+        var waiting = Said(method, RecipeStage.Proofing).Concat(Said(method, RecipeStage.Rising));
+        return waiting.Select(s => MethodWords.In("cover", s)).LastOrDefault(c => c is not null);
+    }
+
+    /// <summary>It is scored before the second proof.</summary>
+    /// <param name="method">Its method.</param>
+    public static bool ScoresFirst(string method) => Sentences(method).Any(s => MethodWords.In("scored", s) is not null);
+
+    /// <summary>How thin it is rolled out; null where nothing says so.</summary>
+    /// <param name="method">Its method.</param>
+    public static Length? Thickness(string method) =>
+        Sentences(method)
+            .Where(s => MethodWords.Words("turn", "shaping").IsMatch(s))
+            .Select(s => Thick().Match(s))
+            .FirstOrDefault(m => m.Success)
+            is { } thick && NumberOf(thick.Groups["mm"].Value) is { } figure
+            ? Length.FromMillimetres(figure)
+            : null;
+
+    /// <summary>How long balls rest before they are rolled out; null where nothing says so.</summary>
+    /// <param name="method">Its method.</param>
+    public static Lasts? BallsRest(string method)
+    {
+        ArgumentNullException.ThrowIfNull(method);
+        var (waits, turns) = (new List<Wait>(), new List<string>());
+        foreach (var sentence in Sentence().Split(method).Where(s => s.Length <= LongestSentence))
+            _ = With(RecipePlan.Nothing, sentence, waits, turns);
+        bool IsTheirs(Wait w) => turns.Take(w.Turns).Contains("dividing") && turns.Skip(w.Turns).Contains("shaping");
+        return waits.Find(w => w.Doing == "resting" && IsTheirs(w))?.Lasts;
+    }
 
     // What it is brushed with before the oven.
     private static string? WashIn(string text)
@@ -114,8 +168,37 @@ public static partial class MethodReading
     // A longer one tells no baker anything; and each number in it looks through all of it.
     private const int LongestSentence = 600;
 
-    private static RecipePlan With(RecipePlan plan, string sentence)
+    // A wait, and how many turns of the hands were told before it.
+    private sealed record Wait(string Doing, Lasts Lasts, int Turns);
+
+    // The last wait before the oven is the second proof, unless hands shape after it; what is called a rest is one where they
+    // shaped before it, or where it leads to the bath. Before that there may be a first rise and a rest.
+    private static RecipePlan Waiting(RecipePlan plan, List<Wait> waits, List<string> turns)
     {
+        if (waits is not [.., var last])
+            return plan;
+        var isShapedAfter = turns.Skip(last.Turns).Contains("shaping");
+        var isFirstRest = last.Doing == "resting" && last.Turns == 0 && plan.Boil is null;
+        var proof = isShapedAfter || isFirstRest ? null : last;
+        var before = waits.Where(w => w != proof).ToList();
+        return plan with
+        {
+            Proof = proof?.Lasts,
+            Rise = before.Find(w => w.Doing == "proofing")?.Lasts,
+            // Once there are pieces, a rest is theirs.
+            Rest = before.Find(w => w.Doing == "resting" && !turns.Take(w.Turns).Contains("dividing"))?.Lasts,
+        };
+    }
+
+    private static RecipePlan With(RecipePlan plan, string sentence, List<Wait> waits, List<string> turns)
+    {
+        var turned = MethodWords
+            .Kind("turn")
+            .SelectMany(t => t.Words.Matches(sentence).Select(m => new DoneAt(m.Index, t.Which)))
+            .Where(_ => plan.Bake is null)
+            .OrderBy(t => t.Index)
+            .ToList();
+        int TurnsBefore(int at) => turns.Count + turned.Count(t => t.Index < at);
         foreach (Match heat in Heats().Matches(sentence))
             if (plan.Heat is null && HeatOf(heat) is { } told)
                 plan = plan with { Heat = told, WithFan = MethodWords.In("fan", sentence) is not null };
@@ -130,12 +213,12 @@ public static partial class MethodReading
                 "baking" when plan.Bake is null && lasts.To <= LongestBake => plan with { Bake = lasts },
                 "kneading" when plan.Knead is null && lasts.To <= LongestKnead => plan with { Knead = lasts },
                 "boiling" when plan.Boil is null && lasts.To <= LongestBoil => plan with { Boil = lasts },
-                // The last one told before the oven is the second proof.
-                "proofing" when plan.Bake is null => plan with { Rise = plan.Rise ?? plan.Proof, Proof = lasts },
-                "resting" when plan.Rest is null => plan with { Rest = lasts },
                 _ => plan,
             };
+            if (DoingBefore(sentence, time.Index) is ("proofing" or "resting") and var waiting && plan.Bake is null)
+                waits.Add(new(waiting, lasts, TurnsBefore(time.Index)));
         }
+        turns.AddRange(turned.Select(t => t.Doing));
         return plan;
     }
 
@@ -255,10 +338,13 @@ public static partial class MethodReading
     private const string HeatsTold =
         @"gas(?: mark)?\s*(?<mark>[1-9]|¼|½|1/4|1/2)|"
         + @"(?<heat>\d{2,3})\s*(?:(?:°|º|degrees?|grad|degrés|grados|gradi)\s*(?<unit>[CF])?|(?<unit>[CF]))\b|"
-        + @"(?:at|bei|à|a)\s+(?<heat>1[4-9]\d|2[0-9]\d|3[0-2]\d)\b(?!\s*(?:g|ml|min))";
+        + @"(?:at|bei|à|a|(?:oven|ofen|four|horno|forno)\s+(?:to|auf|à|a))\s+(?<heat>1[4-9]\d|2[0-9]\d|3[0-2]\d)\b(?!\s*(?:g|ml|min))";
 
     [GeneratedRegex(HeatsTold, RegexOptions.IgnoreCase)]
     private static partial Regex Heats();
+
+    [GeneratedRegex(@"(?<mm>\d{1,2}(?:[.,]\d)?)\s*mm\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Thick();
 
     private const string SizeTold =
         @"(?<long>\d{1,2}(?:[.,]\d)?)\s*(?:cm|inch(?:es)?|in|""|zoll)?\s*(?:(?:[x×]|by|mal)\s*(?<wide>\d{1,2}(?:[.,]\d)?)\s*)?"

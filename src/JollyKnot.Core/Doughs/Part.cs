@@ -28,31 +28,6 @@ public enum PartKind
     Surface,
 }
 
-/// <summary>When a part meets the bread.</summary>
-public enum PartMoment
-{
-    /// <summary>On the pan, before the dough.</summary>
-    OnThePan,
-
-    /// <summary>In the hands, while it is shaped.</summary>
-    Shaping,
-
-    /// <summary>Before the second proof.</summary>
-    BeforeProof,
-
-    /// <summary>After the proof: once it is washed or out of its bath, before it is scored and loaded.</summary>
-    BeforeOven,
-
-    /// <summary>For its last minutes in the oven.</summary>
-    PartWay,
-
-    /// <summary>Hot out of the oven.</summary>
-    Hot,
-
-    /// <summary>When it is cold.</summary>
-    Cold,
-}
-
 /// <summary>How a part is put on.</summary>
 public enum PartMethod
 {
@@ -96,7 +71,7 @@ public sealed record PartWork(TimeSpan Hands, TimeSpan Hob, TimeSpan Cool)
     // Vegetables are nine tenths water; herbs a little less.
     private const double Watery = .86;
 
-    private static bool IsCookedFirst(Ingredient ingredient) => ingredient is { Role: Role.Other, Water: > Watery };
+    internal static bool IsCookedFirst(Ingredient ingredient) => ingredient is { Role: Role.Other, Water: > Watery };
 
     internal static PartWork Minutes(double hands, double hob, double cool) =>
         new(TimeSpan.FromMinutes(hands), TimeSpan.FromMinutes(hob), TimeSpan.FromMinutes(cool));
@@ -140,11 +115,20 @@ public sealed record Part(PartKind Kind, string Name, ImmutableArray<DoughRow> R
     /// dough has another.</summary>
     public bool IsOnTop => Kind is PartKind.Topping or PartKind.Butter;
 
-    /// <summary>What it is made of, in a few words.</summary>
-    public string Contents => string.Join(" and ", Rows.Select(r => r.Ingredient.Name));
+    /// <summary>What it is made of, in a few words; what was cooked is cooked.</summary>
+    public string Contents =>
+        string.Join(" and ", Rows.Select(r => IsCooked(r) ? Ingredients.CookedOf(r.Ingredient.Name) : r.Ingredient.Name));
 
-    /// <summary>The sum of its rows.</summary>
+    /// <summary>The sum of its rows, before anything is made of them.</summary>
     public Mass Total => Rows.Aggregate(Mass.Zero, (sum, row) => sum + row.Mass);
+
+    // Onion, leek and pepper fried soft weigh two thirds. Handbook 2.2.
+    private const double FriedSoft = 2 / 3d;
+
+    /// <summary>What there is of it once it is made: vegetables lose a third in the pan.</summary>
+    public Mass Made => Rows.Aggregate(Mass.Zero, (sum, row) => sum + (IsCooked(row) ? row.Mass * FriedSoft : row.Mass));
+
+    private bool IsCooked(DoughRow row) => Work.Hob > TimeSpan.Zero && PartWork.IsCookedFirst(row.Ingredient);
 }
 
 /// <summary>A part as a baker types it.</summary>

@@ -149,20 +149,33 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             foreach (var use in UsesIn(section))
             {
                 var lines = Only(section, use).ToImmutableArray();
-                var isOwn = section.Use == use || section.IsAsked;
-                var name = isOwn && section.Name.Length > 0 ? section.Name : NameOf(use);
                 if (use == Use.Serving)
                     leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
-                else if (lines.Length > 0)
-                    made.Add(
-                        new(KindOf(use), name, section.Work, lines)
-                        {
-                            IsAsked = section.IsAsked && use == Use.Dough,
-                            Moment = section.Moment,
-                        }
-                    );
+                else
+                    made.AddRange(Parts(section, use, lines));
             }
         return made.ToImmutable();
+    }
+
+    // What stands under a heading belongs together, but for what has a moment of its own; seeds and cheese among the rows of
+    // the dough each go on by themselves.
+    private static IEnumerable<ReadSection> Parts(Section section, Use use, ImmutableArray<ReadLine> lines)
+    {
+        var isOwn = section.Use == use || section.IsAsked;
+        var apart = lines.Where(l => use == Use.Topping && (!isOwn || l.Rows.Any(r => r.Moment is not null))).ToImmutableArray();
+        var together = lines.RemoveRange(apart);
+        if (together.Length > 0)
+            yield return new(KindOf(use), isOwn && section.Name.Length > 0 ? section.Name : NameOf(use), section.Work, together)
+            {
+                IsAsked = section.IsAsked && use == Use.Dough,
+                Moment =
+                    section.Moment ?? together.SelectMany(l => l.Rows).Select(r => r.Moment).FirstOrDefault(m => m is not null),
+            };
+        foreach (var row in apart.SelectMany(l => l.Rows.Select(r => l with { Rows = [r] })))
+            yield return new(KindOf(use), row.Rows[0].Called ?? row.Rows[0].Ingredient, section.Work, [row])
+            {
+                Moment = row.Rows[0].Moment ?? section.Moment,
+            };
     }
 
     private static IEnumerable<Use> UsesIn(Section section)

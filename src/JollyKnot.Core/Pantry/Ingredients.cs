@@ -530,6 +530,12 @@ public static class Ingredients
             ? CookedNames.GetValueOrDefault(name)
             : null;
 
+    /// <summary>What a raw thing is called once it was cooked.</summary>
+    internal static string CookedOf(string name) =>
+        CookedNames.GetValueOrDefault(name) ?? (name.StartsWith(Raw, StringComparison.Ordinal) ? name[Raw.Length..] : name);
+
+    private const string Raw = "raw ";
+
     private static readonly Lazy<FrozenSet<string>> EveryWord = new(() =>
         All.Select(i => i.Name).Concat(Words.SelectMany(w => w.Words.Split('|'))).Select(Phrase.Of).ToFrozenSet()
     );

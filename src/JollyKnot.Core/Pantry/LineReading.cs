@@ -32,6 +32,9 @@ public sealed record ReadRow(
     /// <summary>What it is for.</summary>
     public Use Use { get; init; }
 
+    /// <summary>When it meets the bread, where the line says so.</summary>
+    public PartMoment? Moment { get; init; }
+
     /// <summary>The line's own word for it, where it is called otherwise than the pantry has it.</summary>
     public string? Called { get; init; }
 
@@ -170,10 +173,13 @@ public static partial class LineReading
             row = row with
             {
                 Use = said.Use ?? Use.Dough,
+                Moment = said.Moment,
                 IsOptional = said.IsOptional,
                 IsUntold = !row.Known && !Watched.In(row.Ingredient).IsTold,
                 IsToTaste = row.Mass is null && item.Amount is null && (said.Use is not (null or Use.Dough) || IsAsWanted(words)),
             };
+            if (row.IsToTaste && AsMuchAsItTakes(row) is { } some)
+                row = row with { IsToTaste = false, Mass = some, Notes = [.. row.Notes, "as much as it takes"] };
             if (said.Use is { } use && use is Use.Wash or Use.Bath or Use.HotBrush)
                 for (var i = 0; i < before.Count; i++)
                     if (before[i].Use == Use.Dough && before[i].Role != row.Role && IsBrushedOn(before[i].Role))
@@ -183,6 +189,17 @@ public static partial class LineReading
                 before.Add(row with { Mass = null, Other = null, Instead = null, Notes = [], Use = forMore, IsToTaste = true });
         }
     }
+
+    // Nobody says how much a brush or a tray takes: an egg, or a spoon of anything else. Bakers' usage.
+    private static Mass? AsMuchAsItTakes(ReadRow row)
+    {
+        var isTaken = row.Known && (row.Use == Use.Wash || row is { Use: Use.Surface, Moment: PartMoment.OnThePan });
+        if (!isTaken)
+            return null;
+        return Measures.Mass.FromGrams(row.Role == Role.Egg ? TableEgg : Spoonful);
+    }
+
+    private const double Spoonful = 15;
 
     private static bool IsBrushedOn(Role? role) => role is Role.Egg or Role.Liquid or Role.Fat or Role.Sugar;
 

@@ -1,5 +1,6 @@
 // What a line's ingredient is for, where that is not the dough: said before it, behind it, or as a heading.
 using System.Collections.Frozen;
+using System.Collections.Immutable;
 using System.Text.RegularExpressions;
 
 namespace JollyKnot.Core.Pantry;
@@ -32,12 +33,41 @@ public enum Use
     Serving,
 }
 
+/// <summary>When a part meets the bread.</summary>
+public enum PartMoment
+{
+    /// <summary>On the pan, before the dough.</summary>
+    OnThePan,
+
+    /// <summary>In the hands, while it is shaped.</summary>
+    Shaping,
+
+    /// <summary>Before the second proof.</summary>
+    BeforeProof,
+
+    /// <summary>After the proof: once it is washed or out of its bath, before it is scored and loaded.</summary>
+    BeforeOven,
+
+    /// <summary>For its last minutes in the oven.</summary>
+    PartWay,
+
+    /// <summary>Hot out of the oven.</summary>
+    Hot,
+
+    /// <summary>When it is cold.</summary>
+    Cold,
+}
+
 /// <summary>What was found besides amount and name.</summary>
 /// <param name="Words">The rest.</param>
 /// <param name="Use">What it is for; null when nothing says so.</param>
 /// <param name="IsOptional">It may be left out.</param>
 /// <param name="More">Some more of it, nobody says how much, is for this; null when none is.</param>
-public sealed record SaidUse(string Words, Use? Use, bool IsOptional, Use? More);
+public sealed record SaidUse(string Words, Use? Use, bool IsOptional, Use? More)
+{
+    /// <summary>When it meets the bread; null when nothing says so.</summary>
+    public PartMoment? Moment { get; init; }
+}
 
 /// <summary>Finds what an ingredient is for.</summary>
 public static partial class Uses
@@ -96,6 +126,29 @@ public static partial class Uses
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     );
 
+    // Words that tell when something meets the bread. Data of ours, by how bakers write.
+    private static readonly ImmutableArray<ToldMoment> Moments =
+    [
+        Told(PartMoment.PartWay, @"(?:(?:for|in|during) )?(?:the )?last (?:few |[\w½¼]+ )?min(?:ute)?s?\b[^,;)]*"),
+        Told(PartMoment.PartWay, @"(?:part|half)[- ]?way(?: through)?\b[^,;)]*"),
+        Told(
+            PartMoment.BeforeProof,
+            @"before (?:the |its |their )?(?:second |last |final )?(?:proof|rise|rising|proving)\b[^,;)]*"
+        ),
+        Told(
+            PartMoment.BeforeOven,
+            @"(?:just |right |shortly )?before (?:the oven|baking|it goes in|they go in|it bakes|they bake|loading)\b[^,;)]*"
+        ),
+        Told(PartMoment.Cold, @"(?:when|once) (?:it is |they are |quite |completely )*(?:cold|cool|cooled)\b"),
+        Told(null, @"(?:on|over) (?:the )?(?:top|loaf|rolls|buns|plait|crust)\b"),
+    ];
+
+    private static ToldMoment Told(PartMoment? moment, string words) =>
+        new(moment, new(@"[,(]?\s*\b" + words + @"\)?", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant));
+
+    // Null says only that it goes on top.
+    private sealed record ToldMoment(PartMoment? Moment, Regex Words);
+
     /// <summary>What a heading or a label says its lines are for; null when it does not say.</summary>
     /// <param name="heading">In the words of the grammar, such as "For the dip" or "Topping".</param>
     public static Use? OfHeading(string heading)
@@ -136,16 +189,34 @@ public static partial class Uses
         if (isAfter)
             words = Afterwards.Replace(words, " ");
 
+        var onTop = Moments.Where(m => m.Words.IsMatch(words)).ToList();
+        words = onTop.Aggregate(words, (rest, told) => told.Words.Replace(rest, " "));
+
         Use? use = null;
+        var isForThePan = false;
         if (Purpose.Match(words) is { Success: true } purpose)
         {
             use = UseOf(purpose);
+            isForThePan = Pans.Contains(purpose.Groups["what"].Value.ToLowerInvariant());
             words = words.Remove(purpose.Index, purpose.Length);
         }
         if (isAfter)
             use = Use.HotBrush;
-        return new(words.Trim(' ', ',', ';', '('), use, isOptional, more);
+        else if (onTop.Count > 0)
+            use ??= Use.Topping;
+        var moment = onTop.Find(m => m.Moment is not null)?.Moment;
+        if (isForThePan)
+            moment = PartMoment.OnThePan;
+        return new(words.Trim(' ', ',', ';', '('), use, isOptional, more)
+        {
+            Moment = moment,
+        };
     }
+
+    // What dough lies in or on in the oven.
+    private static readonly FrozenSet<string> Pans = "tin|tins|pan|pans|tray|trays|baking tray|baking sheet|sheet|mould|moulds"
+        .Split('|')
+        .ToFrozenSet();
 
     // "extra large", "extra virgin" is no more of it.
     private static bool IsAKind(string rest) =>

@@ -94,7 +94,9 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
 
     /// <summary>By hand it rises in its bowl before it is divided; else it only rests there.</summary>
     public bool RisesInBowl =>
-        Machine.ByHand && new AfterCycle(false, Machine.CycleLength - Machine.KneadEnd) is { IsRest: false, Bulk.Ticks: > 0 };
+        Machine.ByHand
+        && new AfterCycle(false, Machine.CycleLength - Machine.KneadEnd) is { IsRest: false, Bulk.Ticks: > 0 }
+        && RiseConditions.Lifts(Formula.Leaven);
 
     /// <summary>Where the second proof stands.</summary>
     public Place Place => Tools.Place;
@@ -216,6 +218,21 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     /// <summary>One side of a piece in the boiling pot: as the recipe says, else as bakers do.</summary>
     public TimeSpan BoilsASide => Dough.Plan?.Boil?.Middle ?? Pot.PerSide(Handling.Bath);
 
+    /// <summary>The soda bath: as the recipe has it, else as bakers do.</summary>
+    public SodaBath Bath => ToldBath is { } told ? Pot.Of(told, Handling.Bath) : Pot.Usual(Handling.Bath);
+
+    // A gram of water is a millilitre.
+    private SodaBath? ToldBath
+    {
+        get
+        {
+            var rows = Dough.Parts.Where(p => p.Kind == PartKind.Bath).SelectMany(p => p.Rows).ToList();
+            var soda = rows.Where(r => r.Ingredient.LiftsInHeat).Sum(r => r.Mass.Grams);
+            var water = rows.Where(r => r.Ingredient.Role == Role.Liquid).Sum(r => r.Mass.Grams);
+            return soda > 0 && water > 0 ? new(Mass.FromGrams(soda), Volume.FromMillilitres(water)) : null;
+        }
+    }
+
     /// <summary>What the recipe says of a bread; null where it tells of another, or of nothing.</summary>
     /// <param name="bread">The bread.</param>
     public RecipePlan? RecipeOf(Bread bread)
@@ -263,7 +280,7 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
         if (!batch.Bread.IsGiven(part))
             return Mass.Zero;
         var given = Cuts.Where(c => c.Bread?.IsGiven(part) == true).Sum(c => c.Each.Grams * c.Pieces);
-        return Dough.Parts[part - 1].Total * (Cuts[batch.Cut].Each.Grams * batch.Pieces / given);
+        return Dough.Parts[part - 1].Made * (Cuts[batch.Cut].Each.Grams * batch.Pieces / given);
     }
 
     /// <summary>Brushed after the second proof, with hands beside the oven.</summary>

@@ -30,6 +30,7 @@ public static class FirstChoice
             After = InBowl(dough, plan) is { } bulk ? new(false, Kept(bulk.Middle)) : null,
             Knead = dough.ByHand && plan.Knead is { } kneads ? kneads.Middle : null,
             Ways = WaysOf(dough, plan),
+            Bath = BathOf(dough),
         };
     }
 
@@ -66,7 +67,11 @@ public static class FirstChoice
             Heat: heat,
             WashId: WashOf(dough, plan),
             PanId: PanOf(dough, plan, family, kitchen)?.Id
-        );
+        )
+        {
+            Thick = family.Thickness is null ? null : MethodReading.Thickness(dough.Notes),
+            Rest = family.BallRest > TimeSpan.Zero ? MethodReading.BallsRest(dough.Notes)?.Middle : null,
+        };
     }
 
     // The kitchen's own tin that is nearest to the recipe's and holds a piece of this dough; null where there is none, or the
@@ -102,10 +107,20 @@ public static class FirstChoice
             ?? Made(MethodReading.ShapeIn(dough.Name))
             ?? (MethodReading.IsLoaf(dough.Name) ? Made(LoafOf(dough, kitchen)) : null);
         if (said is not null)
-            return said;
+            return plan.Pan is null or { Kind: PanKind.Tray } && IsPlainRoll(said, dough) && Made(CrustyRoll) is { } crusty ? crusty : said;
         var good = Suitability.Of(Formula.Of(dough)).Where(s => s.Suits == Suits.Well).Select(s => s.Family);
         return good.FirstOrDefault(kitchen.Families.Contains) ?? kitchen.Families.First();
     }
+
+    private const string PanRoll = "pan-roll",
+        CrustyRoll = "crusty-roll";
+
+    // "Rolls" of flour, water, salt and yeast have a crust. Bakers' usage.
+    private static bool IsPlainRoll(Family said, Dough dough) =>
+        said.Id == PanRoll && Formula.Of(dough) is { IsRich: false, Fat.Fraction: < LeastForSoft, MilkSolids.Fraction: < LeastForSoft };
+
+    // Fat or milk of so much of the flour makes a soft crumb. Ours.
+    private const double LeastForSoft = .01;
 
     // Filled it is rolled up; rich or where there is a tin, it is for the tin; lean it stands by itself.
     private static string LoafOf(Dough dough, Kitchen kitchen)
@@ -146,8 +161,19 @@ public static class FirstChoice
             ?? kitchen.AllPlaces.First();
     }
 
-    // A machine's dough has risen when it comes out; one made by hand rises in its bowl.
-    private static Lasts? InBowl(Dough dough, RecipePlan plan) => dough.ByHand ? plan.Rise ?? plan.Rest : plan.Rest;
+    // A machine's dough has risen when it comes out, unless its recipe says in a bowl; one made by hand rises in its bowl.
+    private static Lasts? InBowl(Dough dough, RecipePlan plan)
+    {
+        var inBowl = dough.ByHand || MethodReading.IsInBowl(dough.Notes);
+        return inBowl ? plan.Rise ?? plan.Rest : plan.Rest;
+    }
+
+    // A part for a dip, or a method that dips.
+    private static PotSchool? BathOf(Dough dough) =>
+        dough.Parts.Any(p => p.Kind == PartKind.Bath && MethodReading.IsDip(p.Name))
+        || MethodReading.DipsAfterBoiling(dough.Notes)
+            ? PotSchool.DipAfterBoil
+            : null;
 
     private static TimeSpan Kept(TimeSpan rest) => rest > AfterCycle.Longest ? AfterCycle.Longest : rest;
 
@@ -155,6 +181,8 @@ public static class FirstChoice
     {
         var ways = Ways.Usual with
         {
+            ScoresFirst = MethodReading.ScoresFirst(dough.Notes),
+            Cover = MethodReading.CoverIn(dough.Notes) is { } told ? Enum.Parse<Cover>(told, ignoreCase: true) : Ways.Usual.Cover,
             Cooling = plan.Cooling switch
             {
                 ToldCooling.Rack => CoolingWay.Rack,

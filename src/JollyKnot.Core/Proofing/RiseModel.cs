@@ -20,7 +20,11 @@ public sealed record RiseConditions(Mass Piece, Share Leaven, Share Sugar, Share
     private static readonly Share LeastThatLifts = Share.FromPercent(.03);
 
     /// <summary>Nothing lifts it in the bowl: baking soda, unfed starter or nothing at all.</summary>
-    public bool OnlyRests => Leaven < LeastThatLifts;
+    public bool OnlyRests => !Lifts(Leaven);
+
+    /// <summary>So much leaven is seen to lift a dough.</summary>
+    /// <param name="leaven">As instant yeast, share of flour.</param>
+    public static bool Lifts(Share leaven) => leaven >= LeastThatLifts;
 
     /// <summary>The conditions for a piece of this formula, straight from the machine.</summary>
     public static RiseConditions Of(Formula formula, Mass piece, Temperature room)

@@ -64,14 +64,13 @@ internal sealed class Bath() : BatchRule("bath")
     {
         if (!of.Bread.Family.Bathed)
             yield break;
-        var (pot, school) = (bake.Spec.Pot, bake.Spec.Handling.Bath);
         yield return new(of.Finishing)
         {
             Waits = [After(Milestone.PotHot), .. OvenFree.For(bake, of)],
             Calls = true,
             About = new(
-                pot.Name,
-                school == PotSchool.InThePot ? pot.Soda : Pot.DipSoda,
+                bake.Spec.Pot.Name,
+                bake.Spec.Bath.Soda,
                 Count: Boils(bake.Spec, of.Batch, of.Piece),
                 Length: bake.Spec.BoilsASide
             ),

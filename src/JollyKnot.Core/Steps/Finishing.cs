@@ -1,6 +1,7 @@
 // What goes under, on and over a bread, each at its moment.
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 
 namespace JollyKnot.Core.Steps;

@@ -180,7 +180,7 @@ internal sealed class PotOn() : BatchRule("pot-on")
             PointlessAfter = new(Milestone.TakenUp),
             Occupies = new(ResourceKind.Pot, pot.Id),
             Calls = true,
-            About = new(pot.Name, bake.Spec.Handling.Bath == PotSchool.InThePot ? pot.Soda : null),
+            About = new(pot.Name, bake.Spec.Handling.Bath == PotSchool.InThePot ? bake.Spec.Bath.Soda : null),
         };
     }
 }

@@ -1,7 +1,7 @@
 // Every kind of step there is, in the order of the job. A new one is one line here.
 using System.Collections.Frozen;
 using System.Collections.Immutable;
-using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Pantry;
 
 namespace JollyKnot.Core.Steps;
 

@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
-using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
 using JollyKnot.Server.Words;

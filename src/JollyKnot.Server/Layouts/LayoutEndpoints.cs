@@ -307,7 +307,7 @@ public static class LayoutEndpoints
             [
                 .. spec
                     .Dough.Parts.Where(p => p.Kind is not (PartKind.Bath or PartKind.Surface))
-                    .Select(p => new PartShare(p.Kind, p.Name, p.Total, p.Total / spec.Batches.Sum(b => b.Pieces))),
+                    .Select(p => new PartShare(p.Kind, p.Name, p.Made, p.Made / spec.Batches.Sum(b => b.Pieces))),
             ],
             words.Of(memory, spec.Formula.Flour),
             memory.WrittenInto(spec.Dough) is { } better ? words.Hint(spec.Dough.Liquid!, better.Liquid!) : null,

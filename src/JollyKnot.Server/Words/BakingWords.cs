@@ -64,7 +64,7 @@ internal static class BakingWords
     {
         if (s.Spec.NoScale)
             return "";
-        return s.Count == 1 ? $"About {s.Grams(s.About.Mass)}." : $"About {s.Grams(s.About.Mass)} does all {s.Count}.";
+        return $"About {s.Grams(s.About.Mass)}{s.DoesAll}.";
     }
 
     private static string Seconds(Said s) => Measured.Whole(s.About.Length!.Value.TotalSeconds);
@@ -115,7 +115,7 @@ internal static class BakingWords
             return $"Slide {s.Them} onto the hot {Lower(pan.Name)}.";
         if (pan.IsStone)
             return $"Straight onto the hot {Lower(pan.Name)}.";
-        return pan.IsFlat ? $"On the {Lower(pan.Name)}." : $"In the {Lower(pan.Name)}.";
+        return pan.IsFlat ? $"On the {s.Pans}." : $"In the {s.Pans}.";
     }
 
     private static string Steaming(Said s) =>
@@ -150,8 +150,7 @@ internal static class BakingWords
         s.Bread.Pan switch
         {
             { IsStone: true } => $"Turn {s.The()} round.",
-            { IsFlat: false } => "Turn the tin round.",
-            _ => "Turn the tray round.",
+            _ => $"Turn the {s.PanNoun} round.",
         };
 
     private static Phrase OffGriddle(Said s) =>
@@ -186,9 +185,7 @@ internal static class BakingWords
     {
         if (s.Bread.Pan is not { IsStone: false } pan)
             return "";
-        return pan.IsFlat
-            ? "Off the hot tray at once, or the base goes soggy."
-            : "Out of the hot tin at once, or the base goes soggy.";
+        return $"{(pan.IsFlat ? "Off" : "Out of")} the hot {s.PanNoun} at once, or the base goes soggy.";
     }
 
     private static Phrase OutOfOven(Said s)

@@ -1,4 +1,5 @@
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Pantry;
 using static JollyKnot.Server.Words.Sentences;
 
 namespace JollyKnot.Server.Words;
@@ -10,9 +11,8 @@ internal static class FinishingWords
 
     private static Phrase ReadyPan(Said s)
     {
-        var pan = s.Count > 1 ? $"{s.Count} pans: {s.Thing}" : s.Thing;
-        var what = s.About.With is { } with ? $"Dust or grease the {Lower(pan)}: {with}." : $"Grease the {Lower(pan)}.";
-        return new(s.Marked(s.Bread.Pan!.IsFlat ? "Get the tray ready" : "Get the tin ready"), what, "", "Ready");
+        var what = s.About.With is { } with ? $"Dust or grease the {s.Pans}: {with}." : $"Grease the {s.Pans}.";
+        return new(s.Marked($"Get the {s.PanNoun} ready"), what, "", "Ready");
     }
 
     private static Phrase PutOn(Said s)
@@ -27,21 +27,23 @@ internal static class FinishingWords
         return new(
             s.Marked($"{doing} {s.Thing}"),
             $"{doing} the {s.Thing}{over}.",
-            Join(When(part), Shared(s, part)),
+            Join(When(s, part), Shared(s, part)),
             "It is on",
             s.Spec.NoScale ? null : s.MassFigure
         );
     }
 
-    private static string When(Part part) =>
+    private static string When(Said s, Part part) =>
         part.Moment switch
         {
             PartMoment.PartWay => "Quickly, the oven loses its heat.",
             PartMoment.Hot => "While hot.",
             PartMoment.Cold => "Only when it is cold.",
-            PartMoment.BeforeOven when part.Method == PartMethod.Sprinkled => "At once, while it is wet.",
+            PartMoment.BeforeOven when part.Method == PartMethod.Sprinkled && IsWet(s) => "At once, while it is wet.",
             _ => "",
         };
+
+    private static bool IsWet(Said s) => s.Family.Bathed || s.Spec.BrushedLast(s.Bread);
 
     private static string Shared(Said s, Part part)
     {

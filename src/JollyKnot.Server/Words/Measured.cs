@@ -60,6 +60,15 @@ public sealed class Measured(HouseholdUnits units)
         return length >= InCentimetres ? $"{Whole(length.Millimetres / 10)} cm" : $"{Whole(length.Millimetres)} mm";
     }
 
+    /// <summary>A length by a width, both in one unit.</summary>
+    public string Sides(Length one, Length other)
+    {
+        var isLarge = one >= InCentimetres || other >= InCentimetres;
+        if (units.Length == LengthUnit.Inches || !isLarge)
+            return $"{Length(one)} by {Length(other)}";
+        return $"{Whole(one.Millimetres / 10)} by {Whole(other.Millimetres / 10)} cm";
+    }
+
     /// <summary>The same, as a figure.</summary>
     /// <param name="length">The length.</param>
     /// <param name="how">Which way it is measured, such as across.</param>
@@ -135,7 +144,7 @@ public sealed class Measured(HouseholdUnits units)
     public string Litres(Volume volume) =>
         units.Mass == MassUnit.Ounces
             ? $"{Digits(volume / Unit.Find("pint")!.Us, "0.#")} pints"
-            : $"{Digits(volume.Litres, "0.#")} litres";
+            : $"{Digits(volume.Litres, "0.#")} {(Math.Round(volume.Litres, 1) == 1 ? "litre" : "litres")}";
 
     /// <summary>Spoons, to the half; at least half a one.</summary>
     public static string Spoons(double spoons)

@@ -59,7 +59,7 @@ internal static class ShapingWords
         );
 
     private static string IntoTin(Said s) =>
-        s.Bread is { OnGriddle: false, Pan: { IsFlat: false } tin } ? $"Into the greased {Lower(tin.Name)}." : "";
+        s.Bread is { OnGriddle: false, Pan.IsFlat: false } ? $"Into the greased {s.Pans}." : "";
 
     // Nothing is divided: it is rolled whole, and cut.
     private static Phrase RollAndCut(Said s)
@@ -84,7 +84,7 @@ internal static class ShapingWords
         var egg = Egg(s.Bread.Wash, wash);
         if (s.Spec.NoScale)
             return egg.Length == 0 ? "" : Capital(egg[2..]) + ".";
-        return $"About {s.Grams(wash)}{(s.Count == 1 ? "" : $" does all {s.Count}")}{egg}.";
+        return $"About {s.Grams(wash)}{s.DoesAll}{egg}.";
     }
 
     private static string Size(Said s) =>
@@ -94,7 +94,7 @@ internal static class ShapingWords
                 $"{Ropes(s.Family, s.Batch.Pieces)} of {s.Length(rope)}, about {s.Length(thick)} thick; roll "
                     + $"{s.Length(Sizes.RolledTo(rope))}, {Shrinks(s)} back.",
             { Sheet: { } sheet, Thickness: { } thick } =>
-                $"Flatten it to {s.Length(sheet.Length)} by {s.Length(sheet.Width)}, {s.Length(thick)} thick.",
+                $"Flatten it to {s.Measured.Sides(sheet.Length, sheet.Width)}, {s.Length(thick)} thick.",
             { Across: { } across, Thickness: { } thick } =>
                 $"Rolled {s.Length(thick)} thin {(s.IsOne ? "it is" : "they are")} {s.Length(across)} across.",
             { Across: { } across } => $"About {s.Length(across)} across, skin stretched, seam under.",

@@ -114,6 +114,19 @@ internal sealed record Said(Step Step, BakeSpec Spec, Measured Measured, Station
 
     public string Dial => $"{DialFigure.Value} {DialFigure.Unit}";
 
+    /// <summary>What the batch lies in or on: "small tin", "2 small tins".</summary>
+    public string Pans
+    {
+        get
+        {
+            var name = Sentences.Lower(Bread.Pan?.Name ?? "tray");
+            return Bread.Pans is { Used: > 1 and var used } ? $"{used} {Sentences.SeveralPans(name)}" : name;
+        }
+    }
+
+    /// <summary>What kind of thing that is: "tray" or "tin".</summary>
+    public string PanNoun => Sentences.NounOf(Bread.Pan?.Name ?? "") ?? (Bread.Pan is { IsFlat: false } ? "tin" : "tray");
+
     /// <summary>There is one piece of it, not several.</summary>
     public bool IsOne => Batch.Pieces == 1;
 
@@ -127,6 +140,15 @@ internal sealed record Said(Step Step, BakeSpec Spec, Measured Measured, Station
     public string Marked(string text) => Name.Alone ? text : $"{text}: {Which}";
 
     public string The(string? alone = null) => Name.Alone ? alone ?? Them : $"the {Which}";
+
+    /// <summary>"does both", "does all 9"; empty for one.</summary>
+    public string DoesAll =>
+        Count switch
+        {
+            1 => "",
+            2 => " does both",
+            _ => $" does all {Count}",
+        };
 
     public string Counted => Voice.Counted(Batch.Pieces, Family);
 
@@ -152,6 +174,22 @@ internal static class Sentences
     /// <summary>A thing's name within a sentence.</summary>
     public static string Lower(string name) =>
         name.Length > 1 && char.IsUpper(name[0]) && char.IsLower(name[1]) ? char.ToLowerInvariant(name[0]) + name[1..] : name;
+
+    /// <summary>Several pans of a name: "small tins", "loaf tins 21 cm".</summary>
+    public static string SeveralPans(string name)
+    {
+        var words = name.Split(' ');
+        var at = Array.FindLastIndex(words, PanNouns.Contains);
+        if (at < 0)
+            return $"of the {name}";
+        words[at] += "s";
+        return string.Join(' ', words);
+    }
+
+    /// <summary>What a pan of this name is; null where its name does not tell.</summary>
+    public static string? NounOf(string name) => name.ToLowerInvariant().Split(' ').LastOrDefault(PanNouns.Contains);
+
+    private static readonly FrozenSet<string> PanNouns = "tin tray pan sheet form mould plate".Split(' ').ToFrozenSet();
 
     /// <summary>One sentence after the other; empty ones are left out.</summary>
     public static string Join(params string[] sentences) => string.Join(" ", sentences.Where(s => s.Length > 0));

@@ -13,7 +13,7 @@ internal static class TableWords
                 new(
                     $"Make the {Lower(s.Thing)}",
                     $"Make the {Lower(s.Thing)}.",
-                    Join(s.Spec.NoScale ? $"{Rows(s)}." : $"{s.Grams(s.About.Mass)}: {Rows(s)}.", AtTheHob(s), Shared(s)),
+                    Join(s.Spec.NoScale ? $"{Rows(s)}." : $"{s.Grams(s.About.Mass)}: {Rows(s)}.", AtTheHob(s), Shared(s), White(s)),
                     "Made"
                 ),
             ["part-#-cools"] = s => Phrase.Stretch($"The {s.Thing} cools", $"The {s.Thing} is cooling."),
@@ -36,6 +36,10 @@ internal static class TableWords
             PartOf(s)
                 .Rows.Select(r => $"{(s.Spec.NoScale ? s.Measure(r.Ingredient, r.Mass) : s.Grams(r.Mass))} {r.Ingredient.Name}")
         );
+
+    // What a yolk leaves.
+    private static string White(Said s) =>
+        PartOf(s).Rows.Any(r => r.Ingredient.Name == "egg yolk") ? "The white keeps two days in the fridge, or frozen." : "";
 
     private static string AtTheHob(Said s) =>
         s.About.Length > TimeSpan.Zero ? $"{Measured.Span(s.About.Length)} at the hob; stir every 5." : "";

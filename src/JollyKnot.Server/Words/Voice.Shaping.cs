@@ -13,7 +13,7 @@ public sealed partial class Voice
     public string Shared(Part part, Station station, BakeSpec spec, int cut)
     {
         var pieces = station.Pieces.Where(p => spec.Cuts[p.Cut].Bread is not null).GroupBy(p => (p.Cut, p.Of)).ToList();
-        var shares = Targets.Share(station.Units(part.Total), [.. pieces.Select(g => g.Sum(p => p.Weighed ?? p.Target))]);
+        var shares = Targets.Share(station.Units(part.Made), [.. pieces.Select(g => g.Sum(p => p.Weighed ?? p.Target))]);
         var own = pieces
             .Zip(shares)
             .Where(p => p.First.Key.Cut == cut)

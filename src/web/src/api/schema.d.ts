@@ -3340,6 +3340,7 @@ export interface components {
             notes: string[];
             preparation: string;
             use?: components["schemas"]["Use"];
+            moment?: null | components["schemas"]["PartMoment"];
             called?: null | string;
             isOptional?: boolean;
             /**

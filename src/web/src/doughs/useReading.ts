@@ -126,14 +126,14 @@ export function useReading() {
     (recipe?.sections ?? []).flatMap((s, i) =>
       kinds.flatMap((kind) => {
         const rows = rowsFor(kind, i);
-        // Seeds and cheese that stand among the dough's rows each go on by themselves; under a heading they belong together.
-        const apart = kind === 'topping' && (s.kind === null || s.name === kind) ? rows.map((row) => [row]) : [rows];
+        // What the baker takes out of the dough to go on top goes on by itself.
+        const apart = kind === 'topping' && s.kind === null ? rows.map((row) => [row]) : [rows];
         return apart
           .filter((some) => some.length > 0)
           .map((some, n) => ({
             key: `${i}${kind}${n}`,
             kind,
-            name: apart.length > 1 ? (some[0]?.ingredient ?? kind) : s.name || kind,
+            name: s.name || (kind === 'topping' ? (some[0]?.ingredient ?? kind) : kind),
             rows: some,
             work: s.work,
             moment: s.moment ?? null,

@@ -246,10 +246,10 @@ function WeighIn({ layout, writeHint }: { layout: Layout; writeHint: () => void 
         </button>
       )}
       {layout.addIns.length > 0 && <p>At the beep: {layout.addIns.join(', ')}.</p>}
-      {layout.sideJobs.map((p) => (
-        <p key={p.name}>
+      {layout.sideJobs.map((p, i) => (
+        <p key={i} className="named">
           {p.name}: {mass(p.total)}
-          {p.kind === 'wash' ? '' : `, ${mass(p.each)} for each`}.
+          {p.kind === 'wash' || p.each === p.total ? '' : `, ${mass(p.each)} for each`}.
         </p>
       ))}
     </section>

@@ -1,0 +1,44 @@
+// What every way of working is told with: a recipe is pasted, laid out, and baked to the table.
+import { call, expect, follow } from './house.mjs';
+
+export const result = (page) => page.getByRole('region', { name: 'Result' });
+export const start = (page) => page.getByRole('button', { name: /^Start this bake/ });
+export const more = (page, cut) => page.getByRole('button', { name: /^Oven, wash, pan/ }).nth(cut - 1);
+
+/** A page pasted, its questions answered, kept and laid out. */
+export async function layOut(page, lines, answer = async () => undefined) {
+  await page.visit('/doughs/read');
+  await page.getByLabel(/Paste a recipe/).fill(lines.join('\n'));
+  await answer(page);
+  await page.getByRole('button', { name: 'Keep this dough' }).click();
+  await page.getByRole('button', { name: 'Lay out a bake' }).click();
+  await expect(start(page)).toBeVisible();
+}
+
+/** Bakes it to the table, and gives back everything that was said, beat by beat. */
+export async function toTheTable(page, server) {
+  await start(page).click();
+  await expect(page).toHaveURL(/bench\//);
+  const said = [];
+  await follow(page, server, {
+    done: () => false,
+    watch: ({ beat }) => said.push(`${beat.step}: ${beat.phrase.say} ${beat.phrase.detail} ${beat.cautions.join(' ')}`),
+  });
+  return said;
+}
+
+// What was said without the names of its steps.
+export const words = (said) => said.map((s) => s.replace(/^\S+: /, ''));
+export const says = (said, step) => said.find((s) => s.startsWith(`${step}: `)) ?? `no ${step}`;
+export const order = (said, ...steps) => {
+  const at = steps.map((step) => said.findIndex((s) => s.startsWith(`${step}: `)));
+  expect(at, said.join('\n')).toEqual([...at].sort((a, b) => a - b));
+  expect(at, said.join('\n')).not.toContain(-1);
+};
+
+export const inOunces = (server) => change(server, { units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches' } });
+
+export async function change(server, to) {
+  const { body } = await call(server, '/api/kitchen/setup');
+  expect((await call(server, '/api/kitchen/setup', { ...body, ...to }, 'PUT')).status).toBe(200);
+}
