@@ -1,5 +1,4 @@
 // Ways with something on or in the bread, from a pasted recipe to the table.
-import { writeFileSync } from 'node:fs';
 import { choose, expect, test } from './house.mjs';
 import { layOut, order, result, says, toTheTable, words } from './ways.mjs';
 
@@ -24,7 +23,6 @@ test('pretzels that are dipped: dip and salt never reach the pan, and the recipe
   await expect(page.getByRole('main')).toContainText('220 °C, no wash');
   await expect(page.getByRole('main')).toContainText('2 × Large tray');
   const said = await toTheTable(page, server);
-  writeFileSync(`/tmp/t/s-${said[0].slice(0,3)}${Date.now()}.txt`, said.join("\n"));
   expect(said.filter((s) => s.startsWith('weigh-in')).length).toBe(6);
   expect(said.filter((s) => /Weigh in.*soda|coarse/.test(s))).toEqual([]);
   expect(says(said, 'divide')).toContain('1 of 10');
@@ -53,7 +51,6 @@ test('a loaf of apricots: in at the beep, rolled up with its filling, in as soon
     '80 g ground poppy seeds',
   ]);
   const said = await toTheTable(page, server);
-  writeFileSync(`/tmp/t/s-${said[0].slice(0,3)}${Date.now()}.txt`, said.join("\n"));
   expect(said.filter((s) => /Weigh in.*apricot/.test(s))).toEqual([]);
   order(said, 'check-1', 'add-ins', 'part-1', 'take-out', 'weigh-dough', 'divide', 'shape', 'start-proof', 'load', 'unload');
   expect(says(said, 'part-1')).toContain('60 g honey, 80 g poppy seeds. 70 g for each.');
@@ -78,7 +75,6 @@ test('leeks fry while the dough rises in its bowl, and cheese comes for the last
   await expect(page.getByText('75 min in a bowl')).toBeVisible();
   await expect(result(page)).toContainText('recipe 25 min');
   const said = await toTheTable(page, server);
-  writeFileSync(`/tmp/t/s-${said[0].slice(0,3)}${Date.now()}.txt`, said.join("\n"));
   order(said, 'take-out', 'part-1', 'weigh-dough', 'shape', 'start-proof', 'top-1', 'load', 'turn', 'top-2', 'unload');
   expect(says(said, 'part-1')).toContain('480 g raw leek');
   expect(says(said, 'top-1')).toMatch(/Spread the cooked leek and olive oil on it\. 334 g/);
@@ -105,7 +101,6 @@ test('oats in a tin: risen uncovered, the fan’s heat on this dial, butter on t
   await expect(result(page)).toContainText('recipe 30 to 40 min');
   await expect(result(page)).toContainText('recipe 175 °C, here 190 °C');
   const said = await toTheTable(page, server);
-  writeFileSync(`/tmp/t/s-${said[0].slice(0,3)}${Date.now()}.txt`, said.join("\n"));
   order(said, 'ready-pan', 'take-out', 'shape', 'start-proof', 'load', 'unload', 'top-1', 'review');
   expect(says(said, 'start-proof')).toContain('Uncovered');
   expect(says(said, 'top-1')).toMatch(/Brush the butter on it\. While hot\. 20 g/);
@@ -138,7 +133,6 @@ test('cheese and chillies: a handful is asked once, both keep their names, and m
   await choose(page, 'Becomes', 'tin loaves');
   await page.getByLabel('Pieces', { exact: true }).fill('1');
   const said = await toTheTable(page, server);
-  writeFileSync(`/tmp/t/s-${said[0].slice(0,3)}${Date.now()}.txt`, said.join("\n"));
   expect(words(said).filter((s) => /Weigh in the .*chill/.test(s)).length).toBe(1);
   expect(words(said).filter((s) => /Weigh in the grated cheese/.test(s)).length).toBe(1);
   expect(says(said, 'top-1')).toMatch(/Sprinkle the grated cheese over it\. 30 g/);
@@ -167,7 +161,6 @@ test('a spiced coil, and half of its dough kept: brushed with the recipe’s but
   await page.getByLabel('grams each', { exact: true }).fill('430');
   await page.getByRole('button', { name: 'Keep some cold' }).click();
   const said = await toTheTable(page, server);
-  writeFileSync(`/tmp/t/s-${said[0].slice(0,3)}${Date.now()}.txt`, said.join("\n"));
   expect(words(said).some((s) => /Weigh in the ground caraway/.test(s))).toBe(true);
   expect(says(said, 'brush')).toContain('Brush it with buttermilk');
   expect(says(said, 'top-1')).toMatch(/Sprinkle the flaked almonds? over it\. At once, while it is wet/);

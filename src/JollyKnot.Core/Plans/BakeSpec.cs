@@ -238,7 +238,7 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     public RecipePlan? RecipeOf(Bread bread)
     {
         ArgumentNullException.ThrowIfNull(bread);
-        return Dough.Plan is { } plan && (plan.FamilyId ?? bread.Family.Id) == bread.Family.Id ? plan : null;
+        return Dough.Plan is { } plan && (plan.FamilyId is null || Families.IsKindOf(plan.FamilyId, bread.Family)) ? plan : null;
     }
 
     /// <summary>The bake of one piece of a bread, in its oven: reckoned, joined with what the recipe says, or as the baker

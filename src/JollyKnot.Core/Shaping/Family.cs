@@ -179,6 +179,19 @@ public static class Families
 
     private static readonly HeatBody PlaitBody = HeatBody.Cylinder(39, 150) with { Heaviness = .75 };
 
+    /// <summary>Rolls as such: which of the two, its dough tells.</summary>
+    public const string PanRoll = "pan-roll",
+        CrustyRoll = "crusty-roll";
+
+    /// <summary>What a recipe's word names is this: the same, or the other kind of roll.</summary>
+    /// <param name="said">A family by its word.</param>
+    /// <param name="family">What it is made into.</param>
+    public static bool IsKindOf(string said, Family family)
+    {
+        ArgumentNullException.ThrowIfNull(family);
+        return said == family.Id || (said == PanRoll && family.Id == CrustyRoll);
+    }
+
     /// <summary>All, in the order they are offered.</summary>
     public static ImmutableArray<Family> All { get; } =
     [

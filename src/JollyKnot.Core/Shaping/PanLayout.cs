@@ -196,6 +196,21 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
 /// <param name="Loads">How many times the oven is loaded.</param>
 public sealed record PanChoice(PanLayout Layout, int Pans, int AtOnce, int Loads)
 {
+    /// <summary>One flat tray that takes the whole batch, closer together than it likes; null where one takes it anyway, or none
+    /// does.</summary>
+    /// <param name="family">What it is.</param>
+    /// <param name="piece">One of it.</param>
+    /// <param name="pieces">How many; at least 1.</param>
+    /// <param name="tins">The kitchen's pans that go into the oven.</param>
+    /// <param name="racks">Racks of the oven; at least 1.</param>
+    public static PanChoice? OneTray(Family family, Mass piece, int pieces, IEnumerable<Tin> tins, int racks)
+    {
+        var flat = tins.Where(t => t.Shape == TinShape.Tray).ToList();
+        if (Of(family, piece, pieces, flat, racks).Any(p => p.Pans == 1))
+            return null;
+        return Of(family, piece, pieces, flat, racks, true).FirstOrDefault(p => p.Pans == 1);
+    }
+
     /// <summary>Every way the kitchen's pans hold a batch, the best first: pans before the stone, which takes one load at a time;
     /// fewest loads, then fewest pans, then the snuggest.</summary>
     /// <param name="family">What it is.</param>

@@ -70,6 +70,24 @@ public sealed record TimesBeside(Lasts Recipe, TimeSpan Middle, TimeSpan Reckone
 /// <param name="Hotter">Hotter and shorter, softer; else cooler and longer, crisper.</param>
 public sealed record HeatSchool(Temperature Heat, TimeSpan Likely, bool Hotter);
 
+/// <summary>All on one tray, closer together than they like.</summary>
+/// <param name="PanId">The tray.</param>
+/// <param name="Name">As the household calls it.</param>
+/// <param name="Longer">So much longer they bake; sides that touch stay soft.</param>
+public sealed record OneTrayView(string PanId, string Name, TimeSpan Longer)
+{
+    internal static OneTrayView? Of(BakeSpec spec, Bread bread, Mass each, int pieces, Kitchen kitchen)
+    {
+        if (bread.OnGriddle || bread.Touching is not null || bread.Pan is not { Shape: TinShape.Tray })
+            return null;
+        var tins = kitchen.Tins.Where(spec.OvenOf(bread).Holds);
+        if (PanChoice.OneTray(bread.Family, each, pieces, tins, spec.RacksFor(bread)) is not { } one)
+            return null;
+        var longer = spec.Window(bread with { Touching = true }, each).Likely - spec.Window(bread, each).Likely;
+        return new(one.Layout.Tin.Id, one.Layout.Tin.Name, longer);
+    }
+}
+
 /// <summary>Rounds from a sheet with a ring.</summary>
 /// <param name="Ring">The ring's width.</param>
 /// <param name="Thick">The sheet's thickness.</param>
@@ -124,7 +142,11 @@ public sealed record CutView(
     TimeSpan BallsRest,
     ImmutableArray<int> Gets,
     string? WouldHold
-);
+)
+{
+    /// <summary>How one tray would be enough; null where it is anyway, or cannot be.</summary>
+    public OneTrayView? OneTray { get; init; }
+}
 
 /// <summary>A caution at a step.</summary>
 public sealed record CautionLine(StepId Step, string Text);
@@ -439,7 +461,10 @@ public static class LayoutEndpoints
             bread.BallsRest,
             [.. Enumerable.Range(1, spec.Dough.Parts.Length).Where(bread.IsGiven)],
             bread.Pan is null && Fits.Of(bread, each, cut.Pieces, kitchen, oven) is { } fits ? words.Of(fits, bread) : null
-        );
+        )
+        {
+            OneTray = OneTrayView.Of(spec, bread, each, cut.Pieces, kitchen),
+        };
     }
 }
 

@@ -11,8 +11,14 @@ internal static class FinishingWords
 
     private static Phrase ReadyPan(Said s)
     {
-        var what = s.About.With is { } with ? $"Dust or grease the {s.Pans}: {with}." : $"Grease the {s.Pans}.";
+        var what = s.About.With is { } with ? $"{Under(s)} the {s.Pans} with {with}." : $"Grease the {s.Pans}.";
         return new(s.Marked($"Get the {s.PanNoun} ready"), what, "", "Ready");
+    }
+
+    private static string Under(Said s)
+    {
+        var rows = s.Spec.Dough.Parts.Where(p => p.Kind == PartKind.Surface).SelectMany(p => p.Rows);
+        return rows.All(r => r.Ingredient.Role == Role.Fat) ? "Grease" : "Dust";
     }
 
     private static Phrase PutOn(Said s)

@@ -1701,6 +1701,7 @@ export interface components {
             ballsRest: number;
             gets: number[];
             wouldHold: null | string;
+            oneTray?: null | components["schemas"]["OneTrayView"];
         };
         DayBakeView: {
             /** Format: uuid */
@@ -2869,6 +2870,15 @@ export interface components {
             text: string;
             /** Format: date-time */
             at: string;
+        };
+        OneTrayView: {
+            panId: string;
+            name: string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            longer: number;
         };
         OpenHours: {
             /**

@@ -98,6 +98,9 @@ function Chooser({ kitchen, doughs, dough, opensWith, of = dough.id }: Props & O
             layout={layout}
             beside={laidOut.inDay?.beside ?? null}
             wakes={laidOut.inDay?.wakes ?? null}
+            onOneTray={(cut, panId) =>
+              chosen.setCuts(chosen.cuts.map((c, i) => (i === cut ? { ...c, touching: true, panId } : c)))
+            }
             setReadyBy={(readyBy) => chosen.set({ readyBy })}
             recipe={chosen.doughId === dough.id ? dough.plan : null}
             times={chosen.choice.times ?? {}}

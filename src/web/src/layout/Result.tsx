@@ -30,6 +30,8 @@ type Props = {
   setLater: (later: Later) => void;
   go: string;
   keep: (arrange: boolean) => void;
+  /** Puts all of a cut on one tray. */
+  onOneTray: (cut: number, panId: string) => void;
   /** Writes what past checks wanted into the recipe. */
   writeHint: () => void;
 };
@@ -45,7 +47,7 @@ export function Result(props: Props) {
           <WeighIn layout={layout} writeHint={props.writeHint} />
           <Cautions layout={layout} />
         </div>
-        <WhereTheyGo baked={baked} recipe={props.recipe} />
+        <WhereTheyGo layout={layout} baked={baked} recipe={props.recipe} onOneTray={props.onOneTray} />
         <Hands layout={layout} />
       </div>
     </>
@@ -272,7 +274,7 @@ function Cautions({ layout }: { layout: Layout }) {
   );
 }
 
-function WhereTheyGo({ baked, recipe }: { baked: Cut[]; recipe: Schemas['RecipePlan'] | null }) {
+function WhereTheyGo({ layout, baked, recipe, onOneTray }: Pick<Props, 'layout' | 'recipe' | 'onOneTray'> & { baked: Cut[] }) {
   const { length } = useUnits();
   if (!baked.some((c) => c.pans.length > 0 || c.wouldHold)) return null;
   return (
@@ -282,7 +284,7 @@ function WhereTheyGo({ baked, recipe }: { baked: Cut[]; recipe: Schemas['RecipeP
       {baked.map((cut, i) => {
         const [pan] = cut.pans;
         return pan ? (
-          <OnPan key={i} cut={cut} pan={pan} />
+          <OnPan key={i} cut={cut} pan={pan} onOneTray={(panId) => onOneTray(layout.cuts.indexOf(cut), panId)} />
         ) : (
           <p key={i} className="late">
             Nothing in the kitchen holds the {cut.name}. {cut.wouldHold}
@@ -293,8 +295,9 @@ function WhereTheyGo({ baked, recipe }: { baked: Cut[]; recipe: Schemas['RecipeP
   );
 }
 
-function OnPan({ cut, pan }: { cut: Cut; pan: Schemas['PanView'] }) {
+function OnPan({ cut, pan, onOneTray }: { cut: Cut; pan: Schemas['PanView']; onOneTray: (panId: string) => void }) {
   const { length } = useUnits();
+  const { oneTray } = cut;
   return (
     <figure className="pan-here">
       <PanPicture layout={pan.layout} room={280} />
@@ -305,6 +308,12 @@ function OnPan({ cut, pan }: { cut: Cut; pan: Schemas['PanView'] }) {
           <span className="muted"> · they would fill a round tin of {length(cut.roundTin)}</span>
         )}
         {pan.loads > 1 && <span className="late"> · {pan.loads} loads</span>}
+        {oneTray && (
+          <button type="button" className="button small" onClick={() => onOneTray(oneTray.panId)}>
+            One tray is enough
+            <small>closer together: {span(oneTray.longer * 1000)} longer, soft where they touch</small>
+          </button>
+        )}
       </figcaption>
     </figure>
   );
