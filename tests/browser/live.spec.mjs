@@ -12,7 +12,7 @@ test.describe('', () => {
     const { body: before } = await call(server, `/api/bakes/${id}`);
     await server.kill();
     await page.getByRole('button', { name: /^Skip/ }).click();
-    await expect(page.getByText('Not kept yet')).toBeVisible();
+    await expect(page.getByText(/1 told, not yet heard: Do the paddles turn\?\./)).toBeVisible();
     await server.start();
     // What was told while it was away arrives once.
     await expect(page.getByRole('button', { name: 'Take back Skipped' })).toBeVisible();
@@ -232,4 +232,68 @@ test('what cannot be kept is said on every page, and kept once it is tried again
   await page.visit('/kitchen/pantry');
   await expect(page.getByLabel('dipped and levelled')).toBeChecked();
   page.complaints.length = 0;
+});
+
+test('what was told while nobody answers survives a reload, and is heard once', async ({ page, server }) => {
+  const id = await bake(server);
+  await page.visit(`/bench/${id}`);
+  await page.route('**/events', (route) => route.abort());
+  await page.getByRole('button', { name: 'In', exact: true }).click();
+  const unheard = page.getByRole('status').filter({ hasText: '1 told, not yet heard: 2 paddles in' });
+  await expect(unheard).toBeVisible();
+  await page.reload();
+  await expect(unheard).toBeVisible();
+  await page.unroute('**/events');
+  await expect(unheard).toBeHidden();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Weigh in the whole milk.');
+  expect((await call(server, `/api/bakes/${id}`)).body.position).toBe(1);
+  page.complaints.length = 0;
+});
+
+test('what two told at once is shown side by side, and the baker says what holds', async ({ page, server }) => {
+  const id = await bake(server);
+  await page.visit(`/bench/${id}`);
+  await page.route('**/events', (route) => route.abort());
+  await page.getByRole('button', { name: 'In', exact: true }).click();
+  await expect(page.getByText(/1 told, not yet heard/)).toBeVisible();
+  await tell(server, id, { type: 'step-skipped', step: 'paddle' });
+  await page.unroute('**/events');
+  const crossed = page.getByRole('alert').filter({ hasText: 'Meanwhile somebody told:' });
+  await expect(crossed).toContainText(/Skipped.*You told: 2 paddles in\./);
+  await accessible(page);
+  // Also after a reload: nothing is dropped.
+  await page.reload();
+  await expect(crossed).toBeVisible();
+  await crossed.getByRole('button', { name: 'Leave mine' }).click();
+  await expect(crossed).toBeHidden();
+  expect((await call(server, `/api/bakes/${id}`)).body.position).toBe(1);
+  page.complaints.length = 0;
+});
+
+test('a second tap and a held key do one step; bread is taken up before its time only when asked', async ({ page, server }) => {
+  const id = await bake(server);
+  await page.visit(`/bench/${id}`);
+  await page.getByRole('button', { name: 'In', exact: true }).dblclick();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Weigh in the whole milk.');
+  await expect(page.getByRole('group', { name: 'Controls' }).locator('.do')).toBeEnabled();
+  expect((await call(server, `/api/bakes/${id}`)).body.position).toBe(1);
+  const { body } = await call(server, `/api/bakes/${id}`);
+  const skipped = body.steps.map((s) => s.step).filter((s) => body.steps.findIndex((o) => o.step === s) > 0);
+  for (const step of skipped.slice(0, skipped.indexOf('load'))) {
+    const { status } = await call(server, `/api/bakes/${id}/events`, {
+      id: crypto.randomUUID(),
+      basedOn: (await call(server, `/api/bakes/${id}`)).body.position,
+      event: { type: step === 'start-proof' ? 'step-done' : 'step-skipped', step },
+    });
+    expect([200, 400, 409]).toContain(status);
+  }
+  await page.reload();
+  const early = page.getByRole('button', { name: 'Load the oven now' });
+  await expect(early).toBeVisible();
+  await early.click();
+  await expect(page.getByRole('group', { name: 'Before its time' })).toContainText(/before its time/);
+  await page.getByRole('button', { name: 'Not yet' }).click();
+  await early.click();
+  await page.getByRole('group', { name: 'Before its time' }).getByRole('button', { name: 'They are in' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Load/);
 });

@@ -120,6 +120,9 @@ internal sealed class Load() : BatchRule("load")
 
     public override bool IsTurningPoint => true;
 
+    // What was seen to be ready is not argued with.
+    public override bool SuffersEarly(Forecast of) => !of.Proof.CanGoIn;
+
     public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake)
     {
         var bread = bake.Batches[step.Batch ?? 0].Bread;
@@ -340,6 +343,8 @@ internal sealed class Unload() : BatchRule("unload")
 
     // Bread burns.
     public override TimeSpan? Patience => TimeSpan.Zero;
+
+    public override bool SuffersEarly(Forecast of) => true;
 
     public override Urgency Urgency => Urgency.Burns;
 

@@ -107,6 +107,10 @@ public abstract class StepRule(string name)
     /// <summary>It is worth a word when a day is told step by step.</summary>
     public virtual bool WorthTelling => true;
 
+    /// <summary>Bread suffers when it is done before its time.</summary>
+    /// <param name="of">How its batch is forecast.</param>
+    public virtual bool SuffersEarly(Forecast of) => false;
+
     /// <summary>When the day moves it, that is told.</summary>
     public virtual bool IsTurningPoint => false;
 

@@ -59,6 +59,9 @@ public sealed record Beat(
     string Recipe
 )
 {
+    /// <summary>Before its time it is asked once: bread would suffer.</summary>
+    public bool AsksFirst { get; init; }
+
     internal static Beat Of(BakeState state, Slot slot, Voice words)
     {
         var (spec, step, now) = (state.Plan.Spec, slot.Step, state.SoFar.Now);
@@ -80,7 +83,10 @@ public sealed record Beat(
             AnswersTo(step, state, words),
             [.. cautions.Select(c => words.Of(c.Caution, spec))],
             step.Rule.ToldAt is { } stage ? string.Join(". ", MethodReading.Said(spec.Dough.Notes, stage)) : ""
-        );
+        )
+        {
+            AsksFirst = step.Batch is not null && step.Rule.SuffersEarly(state.Chain.Of(step)),
+        };
     }
 
     // What events are called on the wire.

@@ -2,13 +2,14 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect } from 'react';
 import { BrowserRouter, NavLink, Outlet, Route, Routes, useLocation } from 'react-router';
-import { queries, useUnkept } from './api/change';
+import { queries, startTelling, useUnkept } from './api/change';
 import { api } from './api/http';
 import { span, syncClock } from './api/clock';
 import { startLive, useLive } from './api/live';
 import { useOutdated } from './api/version';
 import { Alarms } from './bench/Alarms';
 import { Guarded } from './parts/Broken';
+import { Unheard } from './parts/Unheard';
 import { useUnits } from './parts/units';
 import { tokens, useDark, useStill } from './theme';
 
@@ -39,6 +40,7 @@ export function App() {
     started = true;
     void syncClock();
     startLive();
+    startTelling();
   }, []);
   return (
     <ConfigProvider theme={tokens(dark, useStill())} virtual={false}>
@@ -87,6 +89,7 @@ function Shell() {
       {!connected && <Offline />}
       {useOutdated() && <Outdated />}
       <Unkept />
+      <Unheard />
       {(clock.data?.putBack ?? 0) > 0 && (
         <div className="offline" role="status">
           The computer’s clock was put back {span((clock.data?.putBack ?? 0) * 1000)}. Bakes go on by the second; times shown here

@@ -1,16 +1,11 @@
 // The one way to change anything: sent again while nobody answers; what fails is said, and can be tried again.
-import { MutationCache, QueryClient, useMutation, useQueryClient } from '@tanstack/react-query';
+import { MutationCache, QueryClient, useMutation } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
-import { http, type BakeEvent, type Schemas, type Trouble } from './http';
+import { type Schemas, type Trouble } from './http';
+import { Refused, startOutbox, tell, type Told } from './outbox';
 
 /** How often a change is sent again, a second apart, before its failure is said. */
 const patience = 5;
-
-class Refused extends Error {
-  constructor(readonly trouble: Trouble) {
-    super(trouble.title);
-  }
-}
 
 const troubleOf = (error: unknown): Trouble =>
   error instanceof Refused ? error.trouble : { title: 'The kitchen server does not answer. Nothing is lost: try again.' };
@@ -91,19 +86,22 @@ export function useChange<I, T>(
   return { make, busy: mutation.isPending };
 }
 
-type Told = { event: BakeEvent; basedOn: number; id: string };
-
-/** Tells an event. The same id is sent until the server answers, so a lost line loses nothing and doubles nothing. */
+/** Tells an event. It is kept in this browser until the server has heard it, so a lost line loses nothing and doubles nothing. */
 export function useTell(bake: string) {
-  const client = useQueryClient();
-  return useMutation<Schemas['TellAnswer'], Error, Told>({
-    ...sentAgain(600),
-    mutationFn: (body) => answered(http.POST('/api/bakes/{id}/events', { params: { path: { id: bake } }, body })),
-    onSuccess: (answer) => client.setQueryData(benchKey(bake), answer.bench),
-    onSettled: bakesChanged,
+  return useMutation<Schemas['TellAnswer'], Error, Omit<Told, 'bake' | 'refused'>>({
+    networkMode: 'always',
+    mutationFn: (told) => tell({ ...told, bake }),
+    onError: bakesChanged,
     meta: { saysItself: true },
   });
 }
+
+/** Sends what an earlier page was told, and shows at once what each that is heard did. */
+export const startTelling = () =>
+  startOutbox(({ bake }, answer) => {
+    queries.setQueryData(benchKey(bake), answer.bench);
+    bakesChanged();
+  });
 
 const benchKey = (id: string) => ['get', '/api/bakes/{id}', { params: { path: { id } } }];
 

@@ -1282,6 +1282,7 @@ export interface components {
             answers: components["schemas"]["Answer"][];
             cautions: string[];
             recipe: string;
+            asksFirst?: boolean;
         };
         BenchView: {
             /** Format: uuid */

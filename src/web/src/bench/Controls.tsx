@@ -5,7 +5,16 @@ import { useSpeech } from './useSpeech';
 /** The big control. */
 export type Primary = { label: string; act: () => void; hint?: string };
 
-export function Controls({ bake, beat, chosen, back, tell, send, told, primary }: AtBeat & { primary: Primary | null }) {
+export function Controls({
+  bake,
+  beat,
+  chosen,
+  back,
+  send,
+  told,
+  primary,
+  deaf,
+}: AtBeat & { primary: Primary | null; deaf: boolean }) {
   const { undo, redo } = bake;
   return (
     <div className="bar" role="group" aria-label="Controls">
@@ -19,7 +28,7 @@ export function Controls({ bake, beat, chosen, back, tell, send, told, primary }
         </button>
       )}
       {primary && (
-        <button className="button do" onClick={primary.act} disabled={tell.isPending}>
+        <button className="button do" onClick={primary.act} disabled={deaf}>
           {primary.label}
           {primary.hint !== undefined && <small>{primary.hint}</small>}
         </button>

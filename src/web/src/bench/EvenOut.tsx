@@ -1,5 +1,6 @@
 // The fewest pinches that make all pieces even: arrows from the heavy ones to the light ones, each with its grams.
 import { useTell } from '../api/change';
+import { houseNow } from '../api/clock';
 import { newId, type BenchView, type Schemas } from '../api/http';
 import { useWidth } from '../parts/useWidth';
 import { figure, weight } from './scaleUnits';
@@ -32,8 +33,9 @@ export function EvenOut({ bake, station }: { bake: BenchView; station: Schemas['
       number,
       mass: ((piece(number)?.weighed ?? 0) + units) * scale.grams,
     });
-    const first = await tell.mutateAsync({ event: part(p.from, -p.units), basedOn: bake.position, id: newId() });
-    await tell.mutateAsync({ event: part(p.to, p.units), basedOn: first.position, id: newId() });
+    const told = { at: new Date(houseNow()).toISOString(), said: 'Even them out' };
+    const first = await tell.mutateAsync({ event: part(p.from, -p.units), basedOn: bake.position, id: newId(), ...told });
+    await tell.mutateAsync({ event: part(p.to, p.units), basedOn: first.position, id: newId(), ...told });
   }
 
   return (

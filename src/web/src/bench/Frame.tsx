@@ -1,6 +1,7 @@
 // What every beat has round it: the sentence, the pictures, what comes next, and the bar of controls.
 import type { ReactNode } from 'react';
 import { clockTime } from '../api/clock';
+import { isCrossed } from '../api/outbox';
 import { api } from '../api/http';
 import { Finish } from '../oven/Finish';
 import { InOven } from '../oven/InOven';
@@ -18,6 +19,7 @@ import { Since } from './Since';
 import { StillToCome } from './StillToCome';
 import { Strip } from './Strip';
 import { useAwake } from './useAwake';
+import { useDeaf } from './useDeaf';
 import { useKeys } from './useKeys';
 import { useSaid } from './useSpeech';
 
@@ -42,8 +44,9 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
   const standIns = api.useQuery('get', '/api/kitchen').data?.standIns ?? false;
   useSaid(say);
   useAwake();
+  const deaf = useDeaf(`${bake.position}/${beat.step}`) || tell.isPending;
   useKeys({
-    act: () => primary?.act(),
+    act: () => !deaf && primary?.act(),
     undo: () => bake.undo && send({ type: 'undone', position: bake.undo.position }),
     digit,
   });
@@ -77,12 +80,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
         {begun && backdated && <Since {...at} />}
         {begun && <Cautions cautions={beat.cautions} />}
         {bake.newSteps && <NewSteps steps={bake.newSteps} take={send} />}
-        {tell.isPending && tell.failureCount > 0 && (
-          <p className="offline" role="status">
-            Not kept yet: it is sent again until the kitchen server answers.
-          </p>
-        )}
-        {tell.error && (
+        {tell.error && !isCrossed(tell.error) && (
           <p className="problem" role="alert">
             {tell.error.message}
           </p>
@@ -90,7 +88,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
       </section>
       <StillToCome {...at}>{target !== undefined && standIns && <ScaleHands target={target} />}</StillToCome>
       <Strip bake={bake} />
-      <Controls {...at} primary={primary} />
+      <Controls {...at} primary={primary} deaf={deaf} />
     </div>
   );
 }

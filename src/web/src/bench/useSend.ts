@@ -1,5 +1,6 @@
 // Tells the open bake what happened, based on what this screen has seen of it.
 import { useCallback } from 'react';
+import { houseNow } from '../api/clock';
 import { useTell } from '../api/change';
 import { newId, type BakeEvent, type BenchView } from '../api/http';
 
@@ -7,9 +8,16 @@ const nothing = () => undefined;
 
 export function useSend(bake: BenchView, done: () => void = nothing) {
   const tell = useTell(bake.id);
+  const said = bake.beat?.phrase.short ?? bake.title;
   const send = useCallback(
-    (event: BakeEvent) => tell.mutate({ event, basedOn: bake.position, id: newId() }, { onSuccess: done }),
-    [tell, bake.position, done],
+    (event: BakeEvent) =>
+      tell.mutate(
+        { event, basedOn: bake.position, id: newId(), at: new Date(houseNow()).toISOString(), said: saidOf(event, said) },
+        { onSuccess: done },
+      ),
+    [tell, bake.position, said, done],
   );
   return { tell, send };
 }
+
+const saidOf = (event: BakeEvent, beat: string) => (event.type === 'undone' ? 'Take back' : beat);

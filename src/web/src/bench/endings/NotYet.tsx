@@ -1,23 +1,50 @@
 // Nothing to do yet: what comes next, and how long until then.
-import { clockTime, countdown, useNow } from '../../api/clock';
+import { useState } from 'react';
+import { clockTime, countdown, span, useNow } from '../../api/clock';
 import type { BenchView } from '../../api/http';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
 
 export function NotYet({ begin, ...at }: AtBeat & { begin: () => void }) {
-  const { bake, beat, told } = at;
+  const { bake, beat } = at;
   const now = useNow();
-  const soon = () => (beat.ending === 'done' ? told({ type: 'step-done', step: beat.step }) : begin());
+  const left = Date.parse(beat.due) - now;
   return (
-    <Frame {...at} say={beat.say} begun={false} primary={{ label: `${beat.phrase.short} now`, act: soon }}>
+    <Frame {...at} say={beat.say} begun={false} primary={null}>
       <div className="figure" role="timer" aria-label={`${beat.phrase.short} in`}>
-        {countdown(Date.parse(beat.due) - now)}
+        {countdown(left)}
       </div>
       <p className="detail">
         then: {beat.phrase.short}, {clockTime(beat.due)}
       </p>
+      <Sooner {...at} begin={begin} left={left} />
       {bake.display && <MachineDisplay display={bake.display} />}
     </Frame>
+  );
+}
+
+// Before its time it is a smaller control, and asked once where bread would suffer.
+function Sooner({ beat, told, begin, left }: AtBeat & { begin: () => void; left: number }) {
+  const [asked, setAsked] = useState(false);
+  const now = () => (beat.ending === 'done' ? told({ type: 'step-done', step: beat.step }) : begin());
+  if (!asked)
+    return (
+      <p>
+        <button className="button" onClick={() => (beat.asksFirst ? setAsked(true) : now())}>
+          {beat.phrase.short} now
+        </button>
+      </p>
+    );
+  return (
+    <p role="group" aria-label="Before its time" className="choices">
+      That is {span(left)} before its time.
+      <button className="button" onClick={now}>
+        {beat.phrase.button}
+      </button>
+      <button className="button quiet" onClick={() => setAsked(false)}>
+        Not yet
+      </button>
+    </p>
   );
 }
 
