@@ -27,6 +27,9 @@ test.describe('own dough to warm rolls', () => {
     await accessible(page);
     await page.getByRole('button', { name: 'Keep and lay out' }).click();
 
+    // Of flour, water, salt and yeast rolls have a crust, unless the baker wants them in a tin.
+    await expect(page.getByLabel('Result')).toContainText('crusty rolls');
+    await choose(page, 'Becomes', 'pan rolls');
     await page.getByLabel('Pieces').fill('8');
     await expect(page.getByLabel('Result')).toContainText('8 × 84 g');
     await expect(page.getByRole('img', { name: /8 ready at/ })).toBeVisible();

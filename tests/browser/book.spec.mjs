@@ -93,6 +93,7 @@ test('weighed in by keys alone', async ({ page, server }) => {
   await page.keyboard.press('Enter');
   for (const next of ['egg', 'butter', 'sugar', 'strong white flour', 'fine salt', 'instant yeast']) {
     await expect(sentence).toHaveText(`Weigh in the ${next}.`);
+    await expect(page.getByRole('group', { name: 'Controls' }).locator('.do')).toBeEnabled();
     await page.locator('body').press('Enter');
   }
   await expect(sentence).toHaveText(/Start program 14/);

@@ -94,7 +94,7 @@ test('a pasted recipe keeps dip and salt out of the pan, asks once, and is laid 
   await expect(result).toContainText('14 ×');
   await expect(result).toContainText('recipe 15 to 17 min');
   // The recipe's rest, its heat and its bare surface are what the bake opens with.
-  await expect(page.getByText('25 min in a bowl')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Result' })).toContainText('recipe 25 min');
   await expect(page.getByText('210 °C, no wash')).toBeVisible();
   await expect(page.getByRole('table').first()).not.toContainText('baking soda');
   await result.getByRole('button', { name: /Start this bake/ }).click();
@@ -103,7 +103,7 @@ test('a pasted recipe keeps dip and salt out of the pan, asks once, and is laid 
   // At the step it belongs to, the recipe's own sentence stands beneath ours.
   await page.getByRole('button', { name: 'All steps' }).click();
   await page.getByRole('button', { name: 'Do Load the oven' }).click();
-  await expect(page.getByLabel('Now', { exact: true })).toContainText('The recipe Bake at 210 °C for 15–17 min');
+  await expect(page.getByLabel('Still to come')).toContainText('The recipe says here Bake at 210 °C for 15–17 min');
 });
 
 test('a German recipe is read as German, in its own words, and by another language when told', async ({ page }) => {

@@ -113,7 +113,7 @@ export async function tell(server, id, ...events) {
  * A baker who does what the bench says when it says so, at one bake's bench or at the one bench of the day: waiting is setting
  * the clock. Answers that may go in the oven are preferred; what is seen is told to `watch`. Ends when `done` says so.
  */
-export async function follow(page, server, { done, watch = () => undefined }) {
+export async function follow(page, server, { done, watch = () => undefined, see }) {
   const answers = page.getByRole('group', { name: 'Answers' });
   const control = page.getByRole('group', { name: 'Controls' }).locator('.do');
   const press = (name) => page.getByRole('button', { name }).first().click();
@@ -149,6 +149,7 @@ export async function follow(page, server, { done, watch = () => undefined }) {
     watch(bake);
     const said = bake.beat.ending === 'parts' ? /^(Divide into|Weigh off|\S+.* 1 of ) ?/ : bake.beat.say;
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(said);
+    await see?.(bake);
     await (doing[bake.beat.ending] ?? (() => control.click()))();
     await expect
       .poll(async () => (await call(server, `/api/bakes/${bake.id}`)).body.position, { message: bake.beat.say })

@@ -14,7 +14,11 @@ public sealed record WeavePiece(int Strand, ImmutableArray<double> Points, bool 
 /// <param name="Top">Where it begins.</param>
 /// <param name="Bottom">Where it ends.</param>
 /// <param name="Move">The move made; null for the start and for single ropes.</param>
-public sealed record WeaveStep(ImmutableArray<WeavePiece> Pieces, double Top, double Bottom, Move? Move = null);
+public sealed record WeaveStep(ImmutableArray<WeavePiece> Pieces, double Top, double Bottom, Move? Move = null)
+{
+    /// <summary>How each strand runs out below it, into hanging straight; empty of a rope.</summary>
+    public ImmutableArray<WeavePiece> Tails { get; init; } = [];
+}
 
 /// <summary>A drawing in steps. A plait's steps lie below one another; a single rope's replace one another.</summary>
 /// <param name="Width">Its width, with the strand's thickness as unit.</param>
@@ -29,11 +33,10 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
         Further = .5,
         Hanging = 1.2;
 
-    // Points a curve, and how far pieces reach into one another so that no gap shows.
-    private const int Fine = 18;
-    private const double Joint = .12;
+    // How far pieces reach into one another so that no gap shows.
+    internal const double Joint = .12;
 
-    /// <summary>The drawing of a plait worked so far.</summary>
+    /// <summary>The drawing of a plait worked so far: each strand is one smooth ribbon from its pinched head to its free end.</summary>
     /// <param name="plait">The plait.</param>
     /// <param name="moves">How many moves, 0 or more.</param>
     public static Weave Of(Plait plait, int moves)
@@ -41,84 +44,90 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
         ArgumentNullException.ThrowIfNull(plait);
         var made = plait.Moves(moves).ToList();
         var orders = Plait.Orders(plait.Strands, made).ToList();
-        var (steps, y) = (ImmutableArray.CreateBuilder<WeaveStep>(made.Count + 1), Hanging);
+        var heights = Heights(made);
+        var ribbons = Enumerable
+            .Range(1, plait.Strands)
+            .ToDictionary(s => s, s => Ribbon.Through(Knots(s, orders, heights, plait.Strands)));
+        var steps = ImmutableArray.CreateBuilder<WeaveStep>(made.Count + 1);
         steps.Add(
-            new([.. orders[0].Select((s, place) => new WeavePiece(s, [X(place), 0, X(place), Hanging + Joint]))], 0, Hanging)
+            new([.. orders[0].Select(s => new WeavePiece(s, ribbons[s].Between(0, Hanging + Joint)))], 0, Hanging)
+            {
+                Tails = Tails(orders[0], ribbons, Hanging),
+            }
         );
         for (var i = 0; i < made.Count; i++)
         {
-            var length = Crossing + Further * (made[i].Over.Length - 1);
-            steps.Add(new([.. Row(made[i], orders[i], y, length)], y, y + length, made[i]));
-            y += length;
+            var (top, bottom) = (heights[i], heights[i + 1]);
+            steps.Add(
+                new([.. Row(made[i], orders[i], ribbons, top, bottom)], top, bottom, made[i])
+                {
+                    Tails = Tails(orders[i + 1], ribbons, bottom),
+                }
+            );
         }
         return new(plait.Strands * Pitch, plait.Strands, true, steps.ToImmutable());
     }
 
+    // Where each row begins, and where the last one ends.
+    private static List<double> Heights(List<Move> made)
+    {
+        var heights = new List<double> { Hanging };
+        foreach (var move in made)
+            heights.Add(heights[^1] + Crossing + Further * (move.Over.Length - 1));
+        return heights;
+    }
+
+    // Pinched together at the top, a strand goes through its places between the moves.
+    private static List<(double Y, double X)> Knots(
+        int strand,
+        List<ImmutableArray<int>> orders,
+        List<double> heights,
+        int strands
+    )
+    {
+        var middle = X((strands - 1) / 2d);
+        var first = X(orders[0].IndexOf(strand));
+        List<(double Y, double X)> knots = [(0, middle + (first - middle) * Pinched)];
+        for (var i = 0; i < heights.Count; i++)
+            knots.Add((heights[i], X(orders[i].IndexOf(strand))));
+        return knots;
+    }
+
+    // How far apart strands are where they are pinched, of how far they hang apart.
+    private const double Pinched = .55;
+
     private static double X(double place) => (place + .5) * Pitch;
 
+    private static ImmutableArray<WeavePiece> Tails(ImmutableArray<int> order, Dictionary<int, Ribbon> ribbons, double from) =>
+        [.. order.Select(s => new WeavePiece(s, ribbons[s].RunsOut(from)))];
+
     // The mover's stretches that pass under lie lowest, then its neighbours, then those that pass over.
-    private static IEnumerable<WeavePiece> Row(Move move, ImmutableArray<int> order, double top, double length)
+    private static IEnumerable<WeavePiece> Row(
+        Move move,
+        ImmutableArray<int> order,
+        Dictionary<int, Ribbon> ribbons,
+        double top,
+        double bottom
+    )
     {
-        var (from, to, passes) = (move.From - 1, move.To - 1, move.Over.Length);
+        var (from, passes) = (move.From - 1, move.Over.Length);
         var mover = order[from];
         var (under, over) = (new List<WeavePiece>(), new List<WeavePiece>());
+        var side = move.Rightwards ? 1 : -1;
         // Runs of the same sign are one stretch.
         for (var start = 0; start < passes;)
         {
             var end = start + 1;
             while (end < passes && move.Over[end] == move.Over[start])
                 end++;
-            var (a, b) = ((double)start / passes, (double)end / passes);
-            (move.Over[start] ? over : under).Add(
-                new(mover, Curve(X(from), X(to), top, length, At(a, passes), At(b, passes)), true)
-            );
+            // It is cut where it is between two neighbours.
+            var a = start == 0 ? top - Joint : ribbons[mover].HeightAt(X(from + start * side), top, bottom);
+            var b = end == passes ? bottom + Joint : ribbons[mover].HeightAt(X(from + end * side), top, bottom);
+            (move.Over[start] ? over : under).Add(new(mover, ribbons[mover].Between(a, b), true));
             start = end;
         }
-        var others = new List<WeavePiece>();
-        for (var place = 0; place < order.Length; place++)
-        {
-            if (place == from)
-                continue;
-            var passed = move.Rightwards ? place > from && place <= to : place < from && place >= to;
-            var goes = passed ? place + (move.Rightwards ? -1 : 1) : place;
-            others.Add(new(order[place], Curve(X(place), X(goes), top, length, 0, 1)));
-        }
+        var others = order.Where(s => s != mover).Select(s => new WeavePiece(s, ribbons[s].Between(top - Joint, bottom + Joint)));
         return [.. under, .. others, .. over];
-
-        // The share of the row's length at which the mover is between two neighbours: the smooth curve is solved for its height.
-        static double At(double share, int _)
-        {
-            var (low, high) = (0d, 1d);
-            for (var i = 0; i < 30; i++)
-            {
-                var middle = (low + high) / 2;
-                if (Smooth(middle) < share)
-                    low = middle;
-                else
-                    high = middle;
-            }
-            return (low + high) / 2;
-        }
-    }
-
-    private static double Smooth(double t) => t * t * (3 - 2 * t);
-
-    private static ImmutableArray<double> Curve(double x0, double x1, double top, double length, double from, double to)
-    {
-        var points = ImmutableArray.CreateBuilder<double>(2 * (Fine + 3));
-        // Rows reach a little into one another, straight up and down.
-        if (from == 0)
-            Add(x0, top - Joint);
-        for (var i = 0; i <= Fine; i++)
-        {
-            var t = from + (to - from) * i / Fine;
-            Add(x0 + (x1 - x0) * Smooth(t), top + length * t);
-        }
-        if (to == 1)
-            Add(x1, top + length + Joint);
-        return points.ToImmutable();
-
-        void Add(double x, double y) => points.AddRange(Math.Round(x, 3), Math.Round(y, 3));
     }
 
     /// <summary>A single rope laid along a line, cut where it crosses itself so that each crossing lies as it is

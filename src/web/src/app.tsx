@@ -10,26 +10,48 @@ import { useOutdated } from './api/version';
 import { Alarms } from './bench/Alarms';
 import { Guarded } from './parts/Broken';
 import { Unheard } from './parts/Unheard';
+import { Keys } from './parts/Keys';
 import { useUnits } from './parts/units';
+import { useArrival } from './parts/useArrival';
 import { tokens, useDark, useStill } from './theme';
 
 import { Today } from './today/Today';
 
-const Doughs = lazy(() => import('./doughs/Doughs'));
-const DoughPage = lazy(() => import('./doughs/DoughPage'));
-const ReadRecipe = lazy(() => import('./doughs/ReadRecipe'));
-const LoadPage = lazy(() => import('./load/LoadPage'));
-const PlaitsPage = lazy(() => import('./shaping/PlaitsPage'));
-const KitchenPage = lazy(() => import('./kitchen/KitchenPage'));
-const PantryPage = lazy(() => import('./kitchen/PantryPage'));
-const DayPage = lazy(() => import('./day/DayPage'));
-const BenchOfTheDay = lazy(() => import('./day/BenchOfTheDay'));
-const BenchSheet = lazy(() => import('./day/BenchSheet'));
-const LayOut = lazy(() => import('./layout/LayOut'));
-const Bench = lazy(() => import('./bench/Bench'));
-const Labels = lazy(() => import('./oven/Labels'));
-const Logbook = lazy(() => import('./logbook/Logbook'));
-const LogbookPage = lazy(() => import('./logbook/LogbookPage'));
+// Each page is fetched when it is wanted, and all of them once the first stands: then none needs the server to be opened.
+const pages = {
+  Doughs: () => import('./doughs/Doughs'),
+  DoughPage: () => import('./doughs/DoughPage'),
+  ReadRecipe: () => import('./doughs/ReadRecipe'),
+  LoadPage: () => import('./load/LoadPage'),
+  PlaitsPage: () => import('./shaping/PlaitsPage'),
+  KitchenPage: () => import('./kitchen/KitchenPage'),
+  PantryPage: () => import('./kitchen/PantryPage'),
+  DayPage: () => import('./day/DayPage'),
+  BenchOfTheDay: () => import('./day/BenchOfTheDay'),
+  BenchSheet: () => import('./day/BenchSheet'),
+  LayOut: () => import('./layout/LayOut'),
+  Bench: () => import('./bench/Bench'),
+  Labels: () => import('./oven/Labels'),
+  Logbook: () => import('./logbook/Logbook'),
+  LogbookPage: () => import('./logbook/LogbookPage'),
+};
+const Doughs = lazy(pages.Doughs);
+const DoughPage = lazy(pages.DoughPage);
+const ReadRecipe = lazy(pages.ReadRecipe);
+const LoadPage = lazy(pages.LoadPage);
+const PlaitsPage = lazy(pages.PlaitsPage);
+const KitchenPage = lazy(pages.KitchenPage);
+const PantryPage = lazy(pages.PantryPage);
+const DayPage = lazy(pages.DayPage);
+const BenchOfTheDay = lazy(pages.BenchOfTheDay);
+const BenchSheet = lazy(pages.BenchSheet);
+const LayOut = lazy(pages.LayOut);
+const Bench = lazy(pages.Bench);
+const Labels = lazy(pages.Labels);
+const Logbook = lazy(pages.Logbook);
+const LogbookPage = lazy(pages.LogbookPage);
+
+const fetchPages = () => void Promise.allSettled(Object.values(pages).map((page) => page()));
 
 let started = false;
 
@@ -41,6 +63,7 @@ export function App() {
     void syncClock();
     startLive();
     startTelling();
+    (window.requestIdleCallback ?? setTimeout)(fetchPages);
   }, []);
   return (
     <ConfigProvider theme={tokens(dark, useStill())} virtual={false}>
@@ -80,9 +103,13 @@ function Shell() {
   const { connected } = useLive();
   const { heat } = useUnits();
   const { pathname: page } = useLocation();
+  useArrival();
   const clock = api.useQuery('get', '/api/clock', undefined, { refetchInterval: 60_000 });
   return (
     <div className="shell">
+      <a className="skip" href="#page">
+        To the page
+      </a>
       <Guarded what="What is calling">
         <Alarms />
       </Guarded>
@@ -115,13 +142,14 @@ function Shell() {
           </span>
         )}
       </header>
-      <main className="page">
+      <main className="page" id="page" tabIndex={-1}>
         <Guarded what="This page" anew={[page]}>
           <Suspense fallback={<p className="muted">One moment.</p>}>
             <Outlet />
           </Suspense>
         </Guarded>
       </main>
+      <Keys />
     </div>
   );
 }

@@ -4013,6 +4013,7 @@ export interface components {
             /** Format: double */
             bottom: number;
             move?: null | components["schemas"]["Move"];
+            tails?: components["schemas"]["WeavePiece"][];
         };
         WeighInRow: {
             ingredient: string;

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { useHush } from '../api/changes';
 import { api } from '../api/http';
 import { clockTime } from '../api/clock';
+import { nameCall } from '../parts/title';
 import { hush, listenForTouch, ring } from './sound';
 
 listenForTouch();
@@ -18,34 +19,33 @@ export function Alarms() {
   useEffect(() => {
     if (!what) return;
     ring();
-    const title = document.title;
-    nameTab(`● ${said}`);
+    nameCall(said ?? '');
     if ('Notification' in window && Notification.permission === 'granted' && document.hidden)
       new Notification(said ?? 'Jolly Knot');
     return () => {
       hush();
-      nameTab(title);
+      nameCall(null);
     };
   }, [what, said]);
 
   if (calling.length === 0) return null;
+  // One line, whatever calls: the others are said once this is heard, and all of them stand on the first screen.
+  const [first] = calling;
+  const [call] = first?.calling ?? [];
+  const more = calling.flatMap((b) => b.calling).length - 1;
   return (
     <div className="alarm" role="alert">
       <span>
-        {calling.map((b) => (
-          <span key={b.id}>
-            <Link to={`/bench/${b.id}`}>{b.calling.map((c) => `${c.short}, ${clockTime(c.start)}`).join(' · ')}</Link>{' '}
-            <small>{b.title}</small>{' '}
-          </span>
-        ))}
+        {first && call && (
+          <Link to={`/bench/${first.id}`}>
+            {call.short}, {clockTime(call.start)}
+          </Link>
+        )}{' '}
+        <small>{first?.title}</small> {more > 0 && <small className="more">and {more} more</small>}
       </span>
       <button className="button" onClick={() => calling.forEach((bake) => void hushBake.make(bake))}>
         Heard
       </button>
     </div>
   );
-}
-
-function nameTab(title: string) {
-  document.title = title;
 }

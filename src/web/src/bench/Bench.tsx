@@ -1,6 +1,6 @@
 // The bench: one sentence, one number, one control; what comes next; everything else out of the way.
-import { useState, type ReactNode } from 'react';
-import { useParams } from 'react-router';
+import { useCallback, useState, type ReactNode } from 'react';
+import { useParams, useSearchParams } from 'react-router';
 import { api, type BenchView } from '../api/http';
 import { houseSpeed } from '../api/clock';
 import { Loading } from '../parts/Loading';
@@ -16,7 +16,10 @@ export default function Bench() {
 
 /** The bench of one bake. `next`: what comes next in all bakes, instead of in this one. */
 export function BenchAt({ id, next }: { id: string; next?: ReactNode }) {
-  const [step, setStep] = useState<string | null>(null);
+  // The step that was picked is in the address: a reload and Back find it.
+  const [address, setAddress] = useSearchParams();
+  const step = address.get('step');
+  const setStep = useCallback((to: string | null) => setAddress(to === null ? {} : { step: to }), [setAddress]);
   // Stays open though the step changes under it.
   const [all, setAll] = useState(false);
   const { data, error, refetch } = api.useQuery(

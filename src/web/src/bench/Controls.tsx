@@ -1,5 +1,6 @@
 // The bar under the thumb: take back, the one big control, leave out, speak.
 import type { AtBeat } from './AtTheBeat';
+import { press } from './useDeaf';
 import { useSpeech } from './useSpeech';
 
 /** The big control. */
@@ -14,7 +15,8 @@ export function Controls({
   told,
   primary,
   deaf,
-}: AtBeat & { primary: Primary | null; deaf: boolean }) {
+  waits,
+}: AtBeat & { primary: Primary | null; deaf: boolean; waits: boolean }) {
   const { undo, redo } = bake;
   return (
     <div className="bar" role="group" aria-label="Controls">
@@ -28,7 +30,7 @@ export function Controls({
         </button>
       )}
       {primary && (
-        <button className="button do" onClick={primary.act} disabled={deaf}>
+        <button className={waits ? 'button do' : 'button do deaf'} onClick={() => press(primary.act)} disabled={deaf}>
           {primary.label}
           {primary.hint !== undefined && <small>{primary.hint}</small>}
         </button>

@@ -14,14 +14,16 @@ import { KneadIn } from './KneadIn';
 import { Measure } from './Measure';
 import { MoveIt } from './MoveIt';
 import { NewSteps } from './NewSteps';
+import { Pieces } from './Pieces';
 import { ScaleHands } from './ScaleHands';
 import { Since } from './Since';
 import { StillToCome } from './StillToCome';
 import { Strip } from './Strip';
 import { useAwake } from './useAwake';
-import { useDeaf } from './useDeaf';
+import { press, useDeaf } from './useDeaf';
 import { useKeys } from './useKeys';
 import { useSaid } from './useSpeech';
+import { useStandsAt } from './useStandsAt';
 
 type Props = AtBeat & {
   /** The one sentence. */
@@ -37,58 +39,64 @@ type Props = AtBeat & {
   digit?: (digit: string) => void;
   /** Grams for the stand-in scale's hands; undefined where nothing is weighed. */
   target?: number | null;
+  /** Pictures of this ending, beside what is said. */
+  shows?: ReactNode;
 };
 
-export function Frame({ say, primary, children, begun = true, backdated = true, digit, target, ...at }: Props) {
+export function Frame({ say, primary, children, begun = true, backdated = true, digit, target, shows, ...at }: Props) {
   const { bake, beat, send, tell } = at;
   const standIns = api.useQuery('get', '/api/kitchen').data?.standIns ?? false;
   useSaid(say);
   useAwake();
+  const sentence = useStandsAt(`${bake.position}/${beat.step}`);
   const deaf = useDeaf(`${bake.position}/${beat.step}`) || tell.isPending;
   useKeys({
-    act: () => !deaf && primary?.act(),
+    act: () => !tell.isPending && primary && press(primary.act),
     undo: () => bake.undo && send({ type: 'undone', position: bake.undo.position }),
     digit,
   });
   return (
     <div className="bench">
       <section className="card now" aria-label="Now">
-        <p className="muted" style={{ margin: 0 }}>
-          {bake.title} · {bake.what} · ready {clockTime(bake.ready)}
-        </p>
-        <h1 className="sentence" aria-live="polite">
-          {say}
-        </h1>
-        {beat.recipe !== '' && (
-          <p className="recipe-here">
-            <small className="muted">The recipe</small> {beat.recipe}
+        <div className="saying">
+          <p className="muted" style={{ margin: 0 }}>
+            {bake.title} · {bake.what} · ready {clockTime(bake.ready)}
           </p>
-        )}
-        {children}
-        <Guarded what="This picture" anew={[bake.position]}>
-          {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
-          {bake.inOven ? <InOven bake={bake} tell={send} /> : bake.proof && <ProofCurve proof={bake.proof} />}
-          {bake.proof && !bake.inOven && (
-            <>
-              <MoveIt proof={bake.proof} tell={send} />
-              <Measure proof={bake.proof} tell={send} />
-            </>
+          <h1 className="sentence" aria-live="polite" ref={sentence}>
+            {say}
+          </h1>
+          {children}
+          {begun && <Cautions cautions={beat.cautions} />}
+          {bake.newSteps && <NewSteps steps={bake.newSteps} take={send} />}
+          {tell.error && !isCrossed(tell.error) && (
+            <p className="problem" role="alert">
+              {tell.error.message}
+            </p>
           )}
-          {beat.ending === 'review' && <Finish bake={bake} />}
-        </Guarded>
-        {begun && bake.onTable && <KneadIn table={bake.onTable} tell={send} />}
-        {begun && backdated && <Since {...at} />}
-        {begun && <Cautions cautions={beat.cautions} />}
-        {bake.newSteps && <NewSteps steps={bake.newSteps} take={send} />}
-        {tell.error && !isCrossed(tell.error) && (
-          <p className="problem" role="alert">
-            {tell.error.message}
-          </p>
-        )}
+        </div>
+        <div className="showing">
+          <Guarded what="This picture" anew={[bake.position]}>
+            {shows}
+            {beat.ending !== 'parts' && <Pieces {...at} />}
+            {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
+            {bake.inOven ? <InOven bake={bake} tell={send} /> : bake.proof && <ProofCurve proof={bake.proof} />}
+            {beat.ending === 'review' && <Finish bake={bake} />}
+          </Guarded>
+        </div>
       </section>
-      <StillToCome {...at}>{target !== undefined && standIns && <ScaleHands target={target} />}</StillToCome>
+      <StillToCome {...at}>
+        {begun && bake.onTable && <KneadIn table={bake.onTable} tell={send} />}
+        {bake.proof && !bake.inOven && (
+          <>
+            <MoveIt proof={bake.proof} tell={send} />
+            <Measure proof={bake.proof} tell={send} />
+          </>
+        )}
+        {begun && backdated && <Since {...at} />}
+        {target !== undefined && standIns && <ScaleHands target={target} />}
+      </StillToCome>
+      <Controls {...at} primary={primary} deaf={deaf} waits={tell.isPending} />
       <Strip bake={bake} />
-      <Controls {...at} primary={primary} deaf={deaf} />
     </div>
   );
 }

@@ -20,7 +20,7 @@ export function ShapeHelp({ bake, step }: { bake: BenchView; step: string }) {
       {(shape.form === 'plait' || shape.tie !== null) && <PlaitTrainer of={{ tie: shape.tie, strands: shape.strands }} />}
       {shape.pan && (
         <figure className="pan-here">
-          <PanPicture layout={shape.pan} room={340} />
+          <PanPicture layout={shape.pan} room={240} />
           <figcaption className="muted">
             {shape.pan.tin.name}: {shape.pan.touching ? 'just touching when grown' : 'apart; the dashes show them grown'}
           </figcaption>

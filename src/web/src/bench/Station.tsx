@@ -136,15 +136,6 @@ export function Station({
           </button>
         )}
       </div>
-      <Pieces station={station} current={piece?.number ?? null} pick={divide.again} />
-      {piece && piece.number !== station.next && (
-        <p className="muted">
-          Weighing this one again.{' '}
-          <button className="link" onClick={() => divide.again(null)}>
-            Leave it
-          </button>
-        </p>
-      )}
     </>
   );
 }
@@ -165,7 +156,25 @@ function Gauge({ units, piece }: { units: number; piece: Schemas['Piece'] }) {
   );
 }
 
-/** Every piece by its cut, strands by their plait. */
+/** Every piece where it will be picked up again. */
+export function OnTheTable({ station, divide }: { station: StationView; divide: Divide }) {
+  const { piece } = divide;
+  return (
+    <>
+      <Pieces station={station} current={piece?.number ?? null} pick={divide.again} />
+      {piece && piece.number !== station.next && (
+        <p className="muted">
+          Weighing this one again.{' '}
+          <button className="link" onClick={() => divide.again(null)}>
+            Leave it
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
+
+// Every piece by its cut, strands by their plait.
 function Pieces({ station, current, pick }: { station: StationView; current: number | null; pick: (number: number) => void }) {
   const usual = Math.max(...station.pieces.map((p) => p.target), 1);
   return (

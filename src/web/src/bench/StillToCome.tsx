@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { clockTime } from '../api/clock';
 import type { AtBeat } from './AtTheBeat';
 
-export function StillToCome({ bake, next, showAll, children }: AtBeat & { children: ReactNode }) {
+export function StillToCome({ bake, beat, next, showAll, children }: AtBeat & { children: ReactNode }) {
   return (
     <aside className="card side next" aria-label="Still to come">
       <h2>Still to come</h2>
@@ -21,16 +21,21 @@ export function StillToCome({ bake, next, showAll, children }: AtBeat & { childr
           <Drift ready={bake.ready} planned={bake.plannedReady} />
         </span>
       </div>
-      <button className="button" style={{ marginTop: 14, width: '100%', background: 'var(--card)' }} onClick={showAll}>
+      <button className="button small all-steps" onClick={showAll}>
         All steps
       </button>
+      {beat.recipe !== '' && (
+        <p className="recipe-here">
+          <small className="muted">The recipe says here</small> {beat.recipe}
+        </p>
+      )}
+      {children}
       {bake.method !== '' && (
         <details className="method-here">
           <summary>What the recipe says</summary>
           <p className="method">{bake.method}</p>
         </details>
       )}
-      {children}
     </aside>
   );
 }

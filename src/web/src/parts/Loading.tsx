@@ -1,4 +1,6 @@
 // Until an answer is there: a quiet line, or what went wrong and the way out.
+import { Link } from 'react-router';
+
 export function Loading({ error, retry }: { error: unknown; retry?: () => void }) {
   if (!error)
     return (
@@ -9,12 +11,17 @@ export function Loading({ error, retry }: { error: unknown; retry?: () => void }
   const said = (error as { title?: string }).title ?? 'The kitchen server does not answer. Nothing kept was lost.';
   return (
     <div className="card" role="alert">
-      <p>{said}</p>
-      {retry && (
-        <button className="button" onClick={retry}>
-          Try again
-        </button>
-      )}
+      <h1 className="said">{said}</h1>
+      <p className="choices">
+        {retry && (
+          <button className="button" onClick={retry}>
+            Try again
+          </button>
+        )}
+        <Link className="button quiet" to="/">
+          To the day
+        </Link>
+      </p>
     </div>
   );
 }

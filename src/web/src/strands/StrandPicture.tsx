@@ -66,13 +66,7 @@ export function StrandPicture({
         <g key={tick}>
           <line x1={at(tick)} x2={at(tick)} y1={lanes[0]?.top} y2={bottom} stroke="var(--ink)" opacity={0.14} />
           {at(tick) > (slim ? 18 : 0) && (slim || nowX === null || Math.abs(nowX - at(tick)) > 54) && (
-            <text
-              x={at(tick)}
-              y={slim ? 10 : 20}
-              fontSize={slim ? 11 : 14}
-              textAnchor="middle"
-              style={{ fill: 'var(--soft-ink)' }}
-            >
+            <text x={at(tick)} y={slim ? 10 : 20} fontSize={14} textAnchor="middle" style={{ fill: 'var(--soft-ink)' }}>
               {clockTime(tick)}
             </text>
           )}
@@ -160,13 +154,13 @@ function PictureLabel({ label, slim, bottom, width }: { label: Schemas['Label'];
     return (
       <g>
         <circle cx={label.x} cy={label.y} r={r} fill="var(--card)" stroke="var(--ink)" strokeWidth={slim ? 2 : 3} />
-        <text x={label.x} y={label.y + (slim ? 4 : 5)} fontSize={slim ? 11 : 15} fontWeight={700} textAnchor="middle">
+        <text x={label.x} y={label.y + (slim ? 4 : 5)} fontSize={slim ? 14 : 15} fontWeight={700} textAnchor="middle">
           {label.count}
         </text>
         <text
           x={Math.min(label.x, width - (slim ? 18 : 24))}
           y={bottom + (slim ? 13 : 19) + (label.row ?? 0) * (slim ? 13 : 18)}
-          fontSize={slim ? 12 : 15}
+          fontSize={slim ? 14 : 15}
           fontWeight={700}
           textAnchor="middle"
         >

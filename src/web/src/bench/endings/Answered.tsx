@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
-import { Figure, Pieces } from './Shown';
+import { Figure } from './Shown';
 
 export function Answered(at: AtBeat) {
   const { beat, told } = at;
@@ -11,7 +11,6 @@ export function Answered(at: AtBeat) {
   return (
     <Frame {...at} say={beat.phrase.say} primary={yes}>
       <Figure {...at} />
-      <Pieces {...at} />
       <div className="answers" role="group" aria-label="Answers">
         {beat.answers.map((a) => (
           <button key={a.value} className="button" onClick={() => setAdvice(a.hint)}>

@@ -6,7 +6,7 @@ import type { AtBeat } from '../AtTheBeat';
 import type { Primary } from '../Controls';
 import { Frame } from '../Frame';
 import { weight } from '../scaleUnits';
-import { Station, useDivide } from '../Station';
+import { OnTheTable, Station, useDivide } from '../Station';
 import { useSaid } from '../useSpeech';
 import { EyePlan, RulerMarks } from '../WithoutScale';
 
@@ -59,6 +59,13 @@ export function Divided(at: AtBeat) {
         setTyped((t) => t + d);
         document.getElementById('typed')?.focus();
       }}
+      shows={
+        <>
+          {by === 'scale' && <OnTheTable station={station} divide={divide} />}
+          {by === 'ruler' && <RulerMarks bake={bake} station={station} />}
+          {by === 'eye' && <EyePlan station={station} />}
+        </>
+      }
       target={divide.piece ? divide.piece.target * station.scale.grams : beat.expected}
     >
       <Segmented<By>
@@ -81,8 +88,6 @@ export function Divided(at: AtBeat) {
           takeOver={(number, units) => take(units, number)}
         />
       )}
-      {by === 'ruler' && <RulerMarks bake={bake} station={station} />}
-      {by === 'eye' && <EyePlan station={station} />}
     </Frame>
   );
 }

@@ -1,7 +1,7 @@
 // A step that is simply done.
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
-import { Figure, Pieces } from './Shown';
+import { Figure } from './Shown';
 
 export function Done(at: AtBeat) {
   const { beat, told } = at;
@@ -9,7 +9,6 @@ export function Done(at: AtBeat) {
   return (
     <Frame {...at} say={beat.phrase.say} primary={done}>
       <Figure {...at} />
-      <Pieces {...at} />
     </Frame>
   );
 }

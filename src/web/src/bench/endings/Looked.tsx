@@ -2,7 +2,7 @@
 import type { Schemas } from '../../api/http';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
-import { Figure, Pieces } from './Shown';
+import { Figure } from './Shown';
 
 const goesIn: Schemas['Seen'] = 'goes-in';
 const asGrown = (share: number) => `${Math.round(share * 100)} %`;
@@ -12,7 +12,6 @@ export function Looked(at: AtBeat) {
   return (
     <Frame {...at} say={beat.phrase.say} primary={null}>
       <Figure {...at} />
-      <Pieces {...at} />
       {bake.proof && (
         <p className="detail">
           Reckoned: {asGrown(bake.proof.riseNow)} grown, {asGrown(bake.proof.wantedRise)} wanted.

@@ -1,9 +1,5 @@
-// What a beat says in large and in small, and the pieces in hand where there are some.
-import type { Schemas } from '../../api/http';
+// What a beat says in large and in small.
 import type { AtBeat } from '../AtTheBeat';
-import { EvenOut } from '../EvenOut';
-import { weight } from '../scaleUnits';
-import { ShapeHelp } from '../ShapeHelp';
 
 export function Figure({ beat }: AtBeat) {
   const { figure, detail } = beat.phrase;
@@ -18,27 +14,4 @@ export function Figure({ beat }: AtBeat) {
       {detail && <p className="detail">{detail}</p>}
     </>
   );
-}
-
-/** How alike the pieces are, and how to shape them. */
-export function Pieces({ bake, beat }: AtBeat) {
-  const { station, shape } = bake;
-  if (!shape) return null;
-  return (
-    <>
-      {station && (station.evenOut.length > 0 ? <EvenOut bake={bake} station={station} /> : <Spread station={station} />)}
-      <ShapeHelp bake={bake} step={beat.step} />
-    </>
-  );
-}
-
-// How alike the pieces came out, and what that does in the oven.
-function Spread({ station }: { station: Schemas['StationView'] }) {
-  const uneven = station.cuts.filter((c) => c.spread !== null && c.spread > 0);
-  if (uneven.length === 0) return null;
-  const said = uneven.map((c) => {
-    const apart = `${c.name}: ${weight(station.scale, c.spread ?? 0)} between lightest and heaviest`;
-    return c.bakeBetween === null ? apart : `${apart}, ${(c.bakeBetween / 60).toFixed(1)} min in the oven`;
-  });
-  return <p className="muted">{said.join(' · ')}. Good enough: shape on.</p>;
 }

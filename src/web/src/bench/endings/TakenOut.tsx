@@ -4,7 +4,7 @@ import { api, type Schemas } from '../../api/http';
 import { span } from '../../api/clock';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
-import { Figure, Pieces } from './Shown';
+import { Figure } from './Shown';
 
 type Way = { bulk: number | null; name: string };
 
@@ -17,7 +17,6 @@ export function TakenOut(at: AtBeat) {
   return (
     <Frame {...at} say={beat.phrase.say} primary={null}>
       <Figure {...at} />
-      <Pieces {...at} />
       <div className="answers" role="group" aria-label="And then">
         {ways.map((way) => (
           <button

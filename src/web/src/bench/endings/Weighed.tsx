@@ -5,7 +5,7 @@ import { useTyped } from '../../parts/useTyped';
 import { useUnits } from '../../parts/units';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
-import { Figure, Pieces } from './Shown';
+import { Figure } from './Shown';
 
 export function Weighed(at: AtBeat) {
   return at.beat.onScale ? <OnScale {...at} /> : <Measured {...at} />;
@@ -81,7 +81,6 @@ function OnScale(at: AtBeat) {
           />
         </label>
       </p>
-      <Pieces {...at} />
     </Frame>
   );
 }

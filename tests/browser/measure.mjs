@@ -1,0 +1,52 @@
+// What a look from arm's length would find: measured on the page as it stands.
+
+/** Findings on the page that is open, each a few words; empty where nothing is wrong. `bench`: all that a beat asks is on screen. */
+export const measured = (page, { bench = false, phone = false } = {}) =>
+  page.evaluate(
+    ({ bench, phone }) => {
+      const found = [];
+      const say = (what, e) => {
+        const name = (e.getAttribute?.('aria-label') || e.textContent || e.id || e.tagName)
+          .trim()
+          .replace(/\s+/g, ' ')
+          .slice(0, 40);
+        found.push(`${what}: ${name}`);
+      };
+      const seen = (e) => e.checkVisibility({ opacityProperty: true, visibilityProperty: true }) && !e.closest('.sr, .skip');
+      const boxOf = (e) => e.getBoundingClientRect();
+
+      if (document.documentElement.scrollWidth > window.innerWidth) found.push('scrolls sideways');
+
+      // What can be touched, by what a finger can hit of it.
+      const touched = 'button, a[href], input, textarea, select, summary, [role=slider], [role=radio], [role=checkbox]';
+      const hit = '.ant-select, .ant-checkbox-wrapper, .ant-segmented-item, .ant-radio-wrapper, .ant-picker, .ant-switch, label';
+      const targets = new Set();
+      for (const e of document.querySelectorAll(touched)) targets.add(e.closest(hit) ?? e);
+      const shown = [...targets].filter((e) => seen(e) && boxOf(e).width > 0);
+      for (const e of shown) {
+        const { width, height } = boxOf(e);
+        if (Math.min(width, height) < 43.5) say(`small ${Math.round(width)} × ${Math.round(height)}`, e);
+      }
+
+      // Letters, also those in drawings.
+      const letters = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      for (let node = letters.nextNode(); node; node = letters.nextNode()) {
+        const e = node.parentElement;
+        if (!node.textContent.trim() || !e || !seen(e) || e.closest('option, style, script')) continue;
+        const scale = e instanceof SVGElement ? (e.getScreenCTM?.()?.a ?? 1) : 1;
+        const size = parseFloat(getComputedStyle(e).fontSize) * scale;
+        if (size < 13.9) say(`letters of ${size.toFixed(1)}`, e);
+      }
+
+      if (bench) {
+        const bar = document.querySelector('.bench .bar');
+        const top = bar ? boxOf(bar).top : window.innerHeight;
+        if (bar && boxOf(bar).bottom > window.innerHeight + 1) found.push('the bar is cut off');
+        const wanted = phone ? '.bench h1, .bench .figure, .bench .answers .button' : '.bench .now, .bench aside';
+        for (const e of document.querySelectorAll(wanted))
+          if (seen(e) && boxOf(e).bottom > top + 1) say(`${Math.round(boxOf(e).bottom - top)} px under the bar`, e);
+      }
+      return [...new Set(found)];
+    },
+    { bench, phone },
+  );
