@@ -19,12 +19,16 @@ export const measured = (page, { bench = false, phone = false } = {}) =>
 
       // What can be touched, by what a finger can hit of it.
       const touched = 'button, a[href], input, textarea, select, summary, [role=slider], [role=radio], [role=checkbox]';
-      const hit = '.ant-select, .ant-checkbox-wrapper, .ant-segmented-item, .ant-radio-wrapper, .ant-picker, .ant-switch, label';
+      const hit =
+        '.ant-select, .ant-checkbox-wrapper, .ant-segmented-item, .ant-radio-wrapper, .ant-input-affix-wrapper, .ant-picker, .ant-switch, label';
       const targets = new Set();
       for (const e of document.querySelectorAll(touched)) targets.add(e.closest(hit) ?? e);
       const shown = [...targets].filter((e) => seen(e) && boxOf(e).width > 0);
       for (const e of shown) {
-        const { width, height } = boxOf(e);
+        // A label is as large as what it labels; a word in a sentence is no target of its own.
+        const own = e.querySelector('input, textarea');
+        const [width, height] = ['width', 'height'].map((of) => Math.max(boxOf(e)[of], own ? boxOf(own)[of] : 0));
+        if (e.matches('p a, p button.link')) continue;
         if (Math.min(width, height) < 43.5) say(`small ${Math.round(width)} × ${Math.round(height)}`, e);
       }
 

@@ -31,5 +31,11 @@ export const tokens = (dark: boolean, still: boolean): ThemeConfig => ({
     motion: !still,
     motionDurationMid: '0.12s',
   },
-  components: { Segmented: { itemSelectedBg: dark ? '#3c566a' : '#17324a', itemSelectedColor: '#ffffff' } },
+  components: {
+    Segmented: {
+      trackPadding: 0,
+      itemSelectedBg: dark ? '#3c566a' : '#17324a',
+      itemSelectedColor: '#ffffff',
+    },
+  },
 });

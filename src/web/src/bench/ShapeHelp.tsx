@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { api, type BenchView, type Schemas } from '../api/http';
 import { countdown, houseNow, span, useNow } from '../api/clock';
 import { useUnits } from '../parts/units';
+import { useWidth } from '../parts/useWidth';
 import { PanPicture } from '../shaping/PanPicture';
 import { PlaitTrainer } from '../shaping/PlaitTrainer';
 import { hush, ring } from './sound';
@@ -33,6 +34,7 @@ export function ShapeHelp({ bake, step }: { bake: BenchView; step: string }) {
 // A rope, strand or disc on a rule, so that the eye has something to lay it beside.
 function AimPicture({ shape }: { shape: Schemas['ShapeView'] }) {
   const { length } = useUnits();
+  const [ref, width] = useWidth<SVGSVGElement>();
   const { rope, across, thickness } = shape.aim;
   if (shape.aim.sheet) return <SheetPicture sheet={shape.aim.sheet} />;
   if (rope === null && across === null) return null;
@@ -42,11 +44,14 @@ function AimPicture({ shape }: { shape: Schemas['ShapeView'] }) {
   const tick = length(25.4).endsWith('in') ? 25.4 : 10;
   const marks = Array.from({ length: Math.floor(rolled / tick) + 1 }, (_, i) => i * tick);
   const pad = 14;
+  // Letters as large as everywhere, whatever the scale.
+  const letters = (14.5 * (rolled + 2 * pad)) / Math.max(1, Math.min(width, widest(rope)));
   return (
     <svg
+      ref={ref}
       className="picture"
-      viewBox={`${-pad} 0 ${rolled + 2 * pad} ${height + 46}`}
-      style={{ maxWidth: rope === null ? 260 : 640 }}
+      viewBox={`${-pad} 0 ${rolled + 2 * pad} ${height + 20 + letters}`}
+      style={{ maxWidth: widest(rope) }}
       role="img"
       aria-label={`${length(size)} ${rope === null ? 'across' : 'long'}, rolled to ${length(rolled)}`}
     >
@@ -97,13 +102,15 @@ function AimPicture({ shape }: { shape: Schemas['ShapeView'] }) {
       {marks
         .filter((_, i) => i % (rolled > 200 ? 10 : 5) === 0)
         .map((m) => (
-          <text key={m} x={m} y={height + 42} fontSize={rolled > 200 ? 16 : 11} textAnchor="middle">
+          <text key={m} x={m} y={height + 16 + letters} fontSize={letters} textAnchor="middle">
             {Math.round(m / tick)}
           </text>
         ))}
     </svg>
   );
 }
+
+const widest = (rope: number | null | undefined) => (rope == null ? 260 : 640);
 
 function SheetPicture({ sheet }: { sheet: Schemas['Footprint'] }) {
   const { length } = useUnits();

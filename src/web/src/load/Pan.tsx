@@ -75,7 +75,7 @@ export function Pan({ load }: { load: Schemas['LoadView'] }) {
                 stroke="#17324a"
                 strokeWidth={1.5}
               />
-              <text x={x} y={y + 5} textAnchor="middle" fontSize={14} fontWeight={700} className="on-dough">
+              <text x={x} y={y + 5} textAnchor="middle" fontSize={16} fontWeight={700} className="on-dough">
                 {s.role}
               </text>
             </g>

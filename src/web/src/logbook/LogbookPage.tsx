@@ -93,15 +93,17 @@ const signed = (minutes: number) =>
 
 function Weights({ page, cut, parts }: { page: Schemas['LogbookPage']; cut: Schemas['StationCut']; parts: Schemas['Piece'][] }) {
   const { scale } = page;
+  const [ref, all] = useWidth<HTMLDivElement>();
   const weighed = parts.flatMap((p) => (p.weighed === null ? [] : [p.weighed]));
   if (weighed.length === 0) return null;
   const [lightest, heaviest] = [Math.min(...weighed), Math.max(...weighed)];
-  const width = 560 / parts.length;
+  const width = all / parts.length;
   return (
     <>
       {page.cuts.length > 1 && <h3>{cut.name}</h3>}
+      <div ref={ref} />
       <svg
-        viewBox="0 0 560 150"
+        viewBox={`0 0 ${all} 150`}
         width="100%"
         role="img"
         aria-label={`Weights: ${parts.map((p) => (p.weighed === null ? 'not weighed' : weight(scale, p.weighed))).join(', ')}`}

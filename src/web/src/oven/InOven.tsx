@@ -167,31 +167,25 @@ function CoreCurve({ oven }: { oven: Schemas['InOvenView'] }) {
   );
 }
 
-const colours: [string, string][] = [
-  ['#f3dfb4', 'pale'],
-  ['#e5b868', 'golden'],
-  ['#c98a3c', 'brown'],
-  ['#8f5522', 'dark'],
+const colours: [string, string, string][] = [
+  ['#f3dfb4', 'pale', 'not yet'],
+  ['#e5b868', 'golden', 'soft breads'],
+  ['#c98a3c', 'brown', 'crusty breads'],
+  ['#8f5522', 'dark', 'out now'],
 ];
 
-// What it should look like, and what it should sound like.
+// What it should look like.
 function ColourCard() {
   return (
-    <svg
-      className="picture"
-      viewBox="0 0 560 86"
-      style={{ maxWidth: 560 }}
-      role="img"
-      aria-label="Colour card: pale, not yet; golden, soft breads; brown, crusty breads; dark, out now"
-    >
-      {colours.map(([fill, name], i) => (
-        <g key={name} transform={`translate(${i * 140} 0)`}>
-          <ellipse cx={62} cy={32} rx={52} ry={26} fill={fill} stroke="var(--s0-line)" strokeWidth={2} />
-          <text x={62} y={80} textAnchor="middle" fontSize={15}>
-            {name}: {['not yet', 'soft breads', 'crusty breads', 'out now'][i]}
-          </text>
-        </g>
+    <ul className="colours" aria-label="Colour card">
+      {colours.map(([fill, name, means]) => (
+        <li key={name}>
+          <svg viewBox="0 0 108 56" width={84} aria-hidden="true">
+            <ellipse cx={54} cy={28} rx={52} ry={26} fill={fill} stroke="var(--s0-line)" strokeWidth={2} />
+          </svg>
+          <b>{name}</b> {means}
+        </li>
       ))}
-    </svg>
+    </ul>
   );
 }

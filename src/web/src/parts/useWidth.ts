@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 
 /** The width of an element in whole steps, so that small changes ask for nothing new. */
-export function useWidth<T extends HTMLElement>(step = 20) {
+export function useWidth<T extends Element>(step = 20) {
   const [element, ref] = useState<T | null>(null);
   const [width, setWidth] = useState(0);
   useEffect(() => {

@@ -40,7 +40,7 @@ export function WeavePicture({
 
   // A long plait is followed downwards: its last moves stay in sight, and the free ends fill what is left.
   const tall = inSight + hanging + below;
-  const bottom = Math.max(tall - 0.4, last.bottom + hanging + below);
+  const bottom = Math.max(tall - 0.6, last.bottom + hanging + below);
   const from = bottom - tall;
   const worked = weave.steps.slice(0, step + 1);
   const ends = bottom - below;
@@ -63,7 +63,7 @@ export function WeavePicture({
             key={`${i}-${k}`}
             d={pathOf(p.points)}
             strand={p.strand}
-            cap={i === 0 ? 'round' : 'butt'}
+            cap="butt"
             moves={p.active === true && i === worked.length - 1}
           />
         )),
