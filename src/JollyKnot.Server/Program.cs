@@ -1,10 +1,12 @@
 using System.Globalization;
 using System.Net;
+using System.Net.Sockets;
 using System.Reflection;
 using JollyKnot.Core.Measures;
 using JollyKnot.Devices;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
+using JollyKnot.Server.Copying;
 using JollyKnot.Server.Day;
 using JollyKnot.Server.Demo;
 using JollyKnot.Server.Doughs;
@@ -22,6 +24,7 @@ using JollyKnot.Server.StandIns;
 using JollyKnot.Server.Today;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
+using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Http.Json;
 using Scalar.AspNetCore;
 
@@ -87,14 +90,19 @@ if (!describing)
 {
     builder.Services.AddHostedService<CallFeed>();
     builder.Services.AddHostedService(p => p.GetRequiredService<ScaleFeed>());
+    if (!demo)
+        builder.Services.AddHostedService<CopyFeed>();
 }
 
 var app = builder.Build();
+if (settings["restore"] is { } copy)
+    return await Restored(copy);
 app.UseRequestLog();
 app.UseExceptionHandler(Problems.Handling);
 app.UseStatusCodePages(Problems.Explain);
 app.UseDoor(app.Services.GetRequiredService<HouseNetwork>());
 app.UseApiVersion();
+app.UseWholeBodies();
 
 // Within one machine no line is slow.
 app.UseWhen(
@@ -141,12 +149,18 @@ app.MapLogbook();
 app.MapScale();
 app.MapStandIns();
 app.MapLabels();
+app.MapCopies();
 app.MapHub<LiveHub>("/live");
 app.Map("/api/{**rest}", () => Problems.Missing("address")).ExcludeFromDescription();
 app.MapFallbackToFile("index.html");
 
 if (!describing)
 {
+    if (IsOnTheNet(app) && IsTaken(port))
+    {
+        await Console.Error.WriteLineAsync($"Port {port} is taken: does Jolly Knot run already? Or give another with --port.");
+        return 1;
+    }
     var store = app.Services.GetRequiredService<JollyStore>();
     try
     {
@@ -166,6 +180,42 @@ if (!describing)
 }
 app.Run();
 return 0;
+
+// Tests ask without a network.
+static bool IsOnTheNet(WebApplication app) =>
+    app.Services.GetRequiredService<IServer>().GetType().Name.StartsWith("Kestrel", StringComparison.Ordinal);
+
+// Whether somebody listens there already; the server would say so with a trace.
+static bool IsTaken(int port)
+{
+    try
+    {
+        using var here = new TcpListener(IPAddress.Loopback, port);
+        here.Start();
+        return false;
+    }
+    catch (SocketException)
+    {
+        return true;
+    }
+}
+
+async Task<int> Restored(string copy)
+{
+    try
+    {
+        var aside = app.Services.GetRequiredService<Copies>().Restore(copy, TimeProvider.System.GetLocalNow());
+        await Console.Out.WriteLineAsync(
+            $"{copy} is in its place." + (aside is null ? "" : $" What was there lies in {aside}; it can be restored the same way.")
+        );
+        return 0;
+    }
+    catch (NotOurBookException refused)
+    {
+        await Console.Error.WriteLineAsync(refused.Message);
+        return 1;
+    }
+}
 
 async Task<HouseClock> StartClock(IServiceProvider services)
 {

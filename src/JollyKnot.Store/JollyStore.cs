@@ -11,20 +11,25 @@ namespace JollyKnot.Store;
 public sealed class JollyStore
 {
     private readonly IDbContextFactory<JollyDb> dbs;
+    private readonly Folder folder;
+    private readonly Copies copies;
 
-    internal JollyStore(IDbContextFactory<JollyDb> dbs) => this.dbs = dbs;
+    internal JollyStore(IDbContextFactory<JollyDb> dbs, Folder folder, Copies copies) =>
+        (this.dbs, this.folder, this.copies) = (dbs, folder, copies);
 
     /// <summary>Registers the store and its books; the file lies in the folder, which is made if need be.</summary>
     public static void AddTo(IServiceCollection services, string folder)
     {
-        Directory.CreateDirectory(folder);
-        var connection = new SqliteConnectionStringBuilder
-        {
-            DataSource = Path.Combine(folder, "jolly-knot.db"),
-            ForeignKeys = true,
-        };
+        // Made by the container, which closes it with the server.
+        services.AddSingleton(_ => new Folder(folder));
+        services.AddSingleton<Copies>();
+        var connection = new SqliteConnectionStringBuilder { DataSource = new Folder(folder).Book, ForeignKeys = true };
         services.AddDbContextFactory<JollyDb>(o => o.UseSqlite(connection.ToString()));
-        services.AddSingleton(s => new JollyStore(s.GetRequiredService<IDbContextFactory<JollyDb>>()));
+        services.AddSingleton(s => new JollyStore(
+            s.GetRequiredService<IDbContextFactory<JollyDb>>(),
+            s.GetRequiredService<Folder>(),
+            s.GetRequiredService<Copies>()
+        ));
         services.AddSingleton<SetAside>();
         services.AddSingleton(s => new DoughBook(
             s.GetRequiredService<IDbContextFactory<JollyDb>>(),
@@ -43,8 +48,22 @@ public sealed class JollyStore
 
     /// <summary>Brings the file up to this version. Write-ahead logging stays on from then; each commit reaches the
     /// disk.</summary>
-    /// <exception cref="NotOurBookException">A newer version wrote the file. It is left as it is.</exception>
+    /// <exception cref="NotOurBookException">A newer version wrote the file, another server has it, or it cannot be used. It is
+    /// left as it is.</exception>
     public async Task Open()
+    {
+        folder.Hold();
+        try
+        {
+            await Opened();
+        }
+        catch (SqliteException trouble)
+        {
+            throw folder.Said(trouble);
+        }
+    }
+
+    private async Task Opened()
     {
         await using var db = await dbs.CreateDbContextAsync();
         var (known, applied) = (db.Database.GetMigrations().ToList(), await Applied(db));
@@ -54,7 +73,11 @@ public sealed class JollyStore
                     + "Nothing was changed."
             );
         if (known.Except(applied).Any())
+        {
+            if (applied.Count > 0)
+                copies.Make($"before-{known[^1]}");
             await db.Database.MigrateAsync();
+        }
         await Ask(db, "PRAGMA journal_mode=WAL");
         await FoldWords(db);
     }

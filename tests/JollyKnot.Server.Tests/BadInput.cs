@@ -35,7 +35,7 @@ public sealed class BadInput(House house) : IClassFixture<House>
     [InlineData("""{"rows":[{"ingredient":"moon dust","mass":5,"role":"magic"}],"name":"x"}""", "rows[0].role")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":5}],"name":"x"}""", "rows")]
     [InlineData("""{"rows":[],"name":"x"}""", "rows")]
-    [InlineData("""{"rows":[null],"name":"x"}""", "rows[0].ingredient")]
+    [InlineData("""{"rows":[null],"name":"x"}""", "rows[0]")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":5}],"name":""}""", "name")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":5}],"name":"<script>alert(1)</script>"}""", "name")]
     [InlineData("""{"rows":[{"ingredient":"water","mass":5}],"name":"🥨🥨"}""", "name")]
@@ -57,6 +57,25 @@ public sealed class BadInput(House house) : IClassFixture<House>
             ((string)answer["type"]!).ShouldStartWith("urn:jolly-knot:problem:");
         }
         (await house.Get("/api/doughs")).Body.ToJsonString().ShouldBe(before);
+    }
+
+    [Theory]
+    [InlineData("gone", """[null]""", "gone[0]")]
+    [InlineData("tins", """[null]""", "tins[0]")]
+    [InlineData("machines", """[{"otherPrograms":[null]}]""", "machines[0].otherPrograms[0]")]
+    public async Task A_kitchen_with_a_hole(string member, string value, string field)
+    {
+        var (_, kitchen) = await house.Get("/api/kitchen/setup");
+        kitchen[member] = System.Text.Json.Nodes.JsonNode.Parse(value);
+        var (status, answer) = await house.Call(HttpMethod.Put, "/api/kitchen/setup", Json(kitchen.ToJsonString()));
+        (status, (string)answer["field"]!).ShouldBe((400, field));
+    }
+
+    [Fact]
+    public async Task A_dough_of_the_id_that_is_none()
+    {
+        var (status, answer) = await house.Call(HttpMethod.Put, $"/api/doughs/{Guid.Empty}", Json(Good));
+        (status, (string)answer["field"]!).ShouldBe((400, "id"));
     }
 
     [Fact]

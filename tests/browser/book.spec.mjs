@@ -190,3 +190,15 @@ for (const [what, size] of [
       expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(size.width);
     }
   });
+
+test('where the bread is kept is said, and a copy of it is one touch', async ({ page, server }) => {
+  await page.visit('/kitchen');
+  const kept = page.getByRole('region', { name: 'Where your bread is kept' });
+  await expect(kept).toContainText(server.data);
+  await expect(kept).toContainText('No copy yet.');
+  await kept.getByRole('button', { name: 'Make a copy now' }).click();
+  await expect(kept).toContainText(/Last copy: .*; 1 in all/);
+  const { body } = await call(server, '/api/copies');
+  expect(body.copies).toHaveLength(1);
+  expect(body.copies[0].size).toBeGreaterThan(10_000);
+});

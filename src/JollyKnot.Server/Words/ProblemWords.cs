@@ -83,6 +83,8 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["unknown:change"] = "There is no such change.",
         ["empty:id"] = "A new id is wanted here.",
         ["empty:thing"] = "Something is wanted here.",
+        ["empty:member"] = "Something is wanted here.",
+        ["no-copy"] = "No copy was made: {0}",
         ["empty:time"] = "A time is wanted here.",
         ["empty:change"] = "A change is wanted here.",
         ["empty:name"] = "A name is wanted here.",

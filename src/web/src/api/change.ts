@@ -125,5 +125,6 @@ export const bakesChanged = () => void askAgain((path) => aboutBakes.has(path));
 export const kitchenChanged = () => askAgain((path) => path === '/api/kitchen/setup');
 export const pantryChanged = () => askAgain((path) => path === '/api/pantry');
 export const doughsChanged = () => askAgain((path) => path.startsWith('/api/doughs') || path.startsWith('/api/layouts'));
+export const copiesChanged = () => askAgain((path) => path === '/api/copies');
 export const larderChanged = () => askAgain((path) => path === '/api/larder');
 export const allChanged = () => queries.invalidateQueries();

@@ -1,5 +1,14 @@
 // Every change the app can make, but for what is told of a bake.
-import { allChanged, bakesChanged, doughsChanged, kitchenChanged, larderChanged, pantryChanged, useChange } from './change';
+import {
+  allChanged,
+  bakesChanged,
+  copiesChanged,
+  doughsChanged,
+  kitchenChanged,
+  larderChanged,
+  pantryChanged,
+  useChange,
+} from './change';
 import { http, newId, type BenchView, type Schemas } from './http';
 
 function dayChanged() {
@@ -22,6 +31,8 @@ export const useKeepHours = () =>
 
 export const useKeepKitchen = () =>
   useChange((body: Schemas['Kitchen']) => http.PUT('/api/kitchen/setup', { body }), { after: allChanged, saysItself: true });
+
+export const useMakeCopy = () => useChange(() => http.POST('/api/copies'), { after: copiesChanged });
 
 // The pantry.
 export const useKeepCups = () =>

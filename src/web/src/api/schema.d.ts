@@ -913,6 +913,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where everything is kept, and the copies of it. */
+        get: operations["copies"];
+        put?: never;
+        /** Makes the day's copy now. */
+        post: operations["makeCopy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1510,6 +1528,13 @@ export interface components {
         };
         /** @enum {unknown} */
         CoolingWay: "rack" | "cloth" | "cooling-oven" | null;
+        Copy: {
+            name: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            size: number;
+        };
         Correction: {
             line: string;
             words: string;
@@ -4029,6 +4054,14 @@ export interface components {
             running: number;
             measure: null | string;
         };
+        WhereKeptView: {
+            folder: string;
+            /** Format: int64 */
+            size: number;
+            /** Format: int64 */
+            free: number;
+            copies: components["schemas"]["Copy"][];
+        };
         WhyLine: {
             /** Format: date-time */
             at: string;
@@ -5367,6 +5400,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LabelView"][];
+                };
+            };
+        };
+    };
+    copies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhereKeptView"];
+                };
+            };
+        };
+    };
+    makeCopy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhereKeptView"];
                 };
             };
         };

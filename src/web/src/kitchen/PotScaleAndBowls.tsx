@@ -48,6 +48,7 @@ export function PotScaleAndBowls({ k, usual, change, steps }: Part & { steps: Sc
           set={(part) => change({ tolerance: { ...tolerance, part } })}
           times={percent}
         />
+        <Num label="Ring for rounds" of="length" at="ring" value={k.ring} set={(ring) => change({ ring })} />
         <Num label="Hob, W" at="hob" value={k.hob ?? usual.hob} set={(hob) => change({ hob })} />
         <Num
           label="Microwave, W"

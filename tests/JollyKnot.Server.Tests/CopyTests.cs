@@ -1,0 +1,166 @@
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Measures;
+using JollyKnot.Server.Guard;
+using JollyKnot.Store;
+using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace JollyKnot.Server.Tests;
+
+/// <summary>Copies of the book, and one put back: a year of bread belongs to the household.</summary>
+public sealed class CopyTests : IDisposable
+{
+    private static readonly DateTimeOffset Today = new(2026, 11, 27, 9, 0, 0, TimeSpan.Zero);
+
+    private readonly string data = Directory.CreateTempSubdirectory("jolly-copies-").FullName;
+
+    private ServiceProvider Open()
+    {
+        var services = new ServiceCollection();
+        JollyStore.AddTo(services, data);
+        return services.BuildServiceProvider();
+    }
+
+    private static Dough Named(string name) =>
+        Dough.Create(new(name, [new("flour", Mass.FromGrams(500)), new("water", Mass.FromGrams(300))])).Value;
+
+    private async Task<string[]> NamesNow()
+    {
+        await using var services = Open();
+        await services.GetRequiredService<JollyStore>().Open();
+        var page = await services.GetRequiredService<DoughBook>().Names();
+        return [.. page.Select(d => d.Name).Order()];
+    }
+
+    private async Task Keep(params string[] names)
+    {
+        await using var services = Open();
+        await services.GetRequiredService<JollyStore>().Open();
+        foreach (var name in names)
+            await services.GetRequiredService<DoughBook>().Save(Guid.NewGuid(), Named(name), Today);
+    }
+
+    private Copies Copies => new(new Folder(data));
+
+    [Fact]
+    public async Task A_copy_has_all_that_was_told_also_what_lies_in_the_log_beside_the_book()
+    {
+        await using var services = Open();
+        await services.GetRequiredService<JollyStore>().Open();
+        await services.GetRequiredService<DoughBook>().Save(Guid.NewGuid(), Named("Quay rolls"), Today);
+        new FileInfo(new Folder(data).Book + "-wal").Length.ShouldBeGreaterThan(0);
+        var copy = services.GetRequiredService<Copies>().Make(Today);
+        copy.Name.ShouldBe("2026-11-27.db");
+        using var read = new SqliteConnection($"Data Source={Path.Combine(data, "copies", copy.Name)};Pooling=False");
+        read.Open();
+        using var asked = read.CreateCommand();
+        asked.CommandText = "SELECT count(*) FROM Doughs";
+        asked.ExecuteScalar().ShouldBe(1L);
+    }
+
+    [Fact]
+    public async Task Restoring_over_a_left_over_log_gives_the_copy_and_nothing_of_the_log_and_can_be_undone()
+    {
+        await Keep("Quay rolls");
+        Copies.Make(Today);
+        // A server that was killed: its log was never written into the book.
+        var killed = Open();
+        await killed.GetRequiredService<JollyStore>().Open();
+        await killed.GetRequiredService<DoughBook>().Save(Guid.NewGuid(), Named("Later loaf"), Today);
+        var (book, log) = (new Folder(data).Book, new Folder(data).Book + "-wal");
+        var left = (File.ReadAllBytes(book), File.ReadAllBytes(log));
+        await killed.DisposeAsync();
+        SqliteConnection.ClearAllPools();
+        File.WriteAllBytes(book, left.Item1);
+        File.WriteAllBytes(log, left.Item2);
+
+        string? aside;
+        using (var folder = new Folder(data))
+            aside = new Copies(folder).Restore(Path.Combine(data, "copies", "2026-11-27.db"), Today);
+        (await NamesNow()).ShouldBe(["Quay rolls"]);
+        SqliteConnection.ClearAllPools();
+        using (var folder = new Folder(data))
+            new Copies(folder).Restore(aside!, Today.AddSeconds(1));
+        (await NamesNow()).ShouldBe(["Later loaf", "Quay rolls"]);
+    }
+
+    [Fact]
+    public async Task What_is_no_book_is_not_put_back_and_nothing_changes()
+    {
+        await Keep("Quay rolls");
+        SqliteConnection.ClearAllPools();
+        var wrong = Path.Combine(data, "wrong.db");
+        await File.WriteAllTextAsync(wrong, "A shopping list, and long enough to be taken for something else by its length alone.");
+        using (var folder = new Folder(data))
+        {
+            Should.Throw<NotOurBookException>(() => new Copies(folder).Restore(wrong, Today)).Message.ShouldContain("no book");
+            Should.Throw<NotOurBookException>(() => new Copies(folder).Restore(wrong + "x", Today)).Message.ShouldContain("no file");
+        }
+        (await NamesNow()).ShouldBe(["Quay rolls"]);
+    }
+
+    [Fact]
+    public async Task Two_weeks_of_days_and_a_year_of_months_are_kept_and_what_has_another_name()
+    {
+        await Keep("Quay rolls");
+        Copies.Make("before-a-change");
+        for (var day = Today.AddDays(-500); day <= Today; day = day.AddDays(1))
+            if (day >= Today.AddDays(-20) || day.Day is 1 or 2)
+                Copies.Make(day);
+        var names = Copies.All.Select(c => c.Name[..^3]).ToList();
+        names.ShouldContain("before-a-change");
+        names.Count(n => n.StartsWith("2026-11-", StringComparison.Ordinal)).ShouldBe(15);
+        names.ShouldContain("2026-11-14");
+        names.ShouldNotContain("2026-11-13");
+        names.ShouldContain("2026-11-01");
+        names.ShouldContain("2025-12-01");
+        names.ShouldNotContain("2025-11-01");
+        names.ShouldNotContain("2025-12-02");
+    }
+
+    [Fact]
+    public async Task A_second_server_on_one_folder_is_refused_and_told_who_has_it()
+    {
+        await using var first = Open();
+        await first.GetRequiredService<JollyStore>().Open();
+        await using var second = Open();
+        var refused = await Should.ThrowAsync<NotOurBookException>(() => second.GetRequiredService<JollyStore>().Open());
+        refused.Message.ShouldContain($"process {Environment.ProcessId}");
+        await first.DisposeAsync();
+        await second.GetRequiredService<JollyStore>().Open();
+    }
+
+    [Theory]
+    [InlineData("", "is no book|is damaged", false)]
+    [InlineData("This was a book once, and somebody wrote a letter over it. It is long enough to look like one.", "is no book", true)]
+    public async Task A_book_that_cannot_be_read_is_said_in_one_sentence(string content, string said, bool isRefused)
+    {
+        await File.WriteAllTextAsync(new Folder(data).Book, content);
+        await using var services = Open();
+        if (!isRefused)
+        {
+            // An empty file is a new book.
+            await services.GetRequiredService<JollyStore>().Open();
+            return;
+        }
+        var refused = await Should.ThrowAsync<NotOurBookException>(() => services.GetRequiredService<JollyStore>().Open());
+        refused.Message.ShouldContain(said);
+        refused.Message.ShouldContain("./jolly restore");
+        (await File.ReadAllTextAsync(new Folder(data).Book)).ShouldBe(content);
+    }
+
+    [Theory]
+    [InlineData("""{"a":[null]}""", "a[0]")]
+    [InlineData("""{"a":{"b":[1,{"c":[[2],null]}]}}""", "a.b[1].c[1]")]
+    [InlineData("""[{"x":null},null]""", "[1]")]
+    [InlineData("""{"a":null,"b":[{"c":null}]}""", null)]
+    [InlineData("""{"a":[nul""", null)]
+    public void The_first_hole_in_a_list_is_named(string json, string? at) =>
+        WholeBodies.HoleIn(System.Text.Encoding.UTF8.GetBytes(json)).ShouldBe(at);
+
+    public void Dispose()
+    {
+        SqliteConnection.ClearAllPools();
+        Directory.Delete(data, true);
+    }
+}
