@@ -54,6 +54,13 @@ public sealed class Folder(string path) : IDisposable
         }
     }
 
+    /// <summary>Nobody else on this machine reads the book; what SQLite lays beside it is as closed.</summary>
+    public void Close()
+    {
+        if (!OperatingSystem.IsWindows() && File.Exists(Book))
+            File.SetUnixFileMode(Book, UnixFileMode.UserRead | UnixFileMode.UserWrite);
+    }
+
     private string ReadWho()
     {
         try

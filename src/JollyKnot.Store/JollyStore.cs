@@ -79,6 +79,7 @@ public sealed class JollyStore
             await db.Database.MigrateAsync();
         }
         await Ask(db, "PRAGMA journal_mode=WAL");
+        folder.Close();
         await FoldWords(db);
     }
 

@@ -466,3 +466,22 @@ public sealed class DoughBookRules
             string.Create(CultureInfo.InvariantCulture, $"{r.Ingredient.Name}|{r.Ingredient.Role}|{r.Mass.Grams:R}|{r.AtBeep}");
     }
 }
+
+/// <summary>The doughs a new household begins with.</summary>
+public class StarterRules
+{
+    public static TheoryData<string> Names => [.. Starters.All.Select(s => s.Name)];
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void A_starter_is_a_sound_dough_for_what_it_becomes_and_fits_a_usual_machine(string name)
+    {
+        var dough = Dough.Create(Starters.All.Single(s => s.Name == name)).Value;
+        var family = Families.All.Single(f => f.Id == dough.Plan!.FamilyId);
+        var formula = Formula.Of(dough);
+        FormulaChecks.Of(formula, family.Hydration, dough.ByHand).ShouldBeEmpty();
+        Suitability.Of(formula).Single(s => s.Family == family).Suits.ShouldBe(Suits.Well);
+        formula.Flour.ShouldBeLessThanOrEqualTo(Mass.FromGrams(500));
+        dough.Rows.ShouldAllBe(r => HouseholdPantry.Plain.Find(r.Ingredient.Name) != null);
+    }
+}

@@ -202,3 +202,23 @@ test('where the bread is kept is said, and a copy of it is one touch', async ({ 
   expect(body.copies).toHaveLength(1);
   expect(body.copies[0].size).toBeGreaterThan(10_000);
 });
+
+test.describe('a house that has nothing yet', () => {
+  test.use({ demo: false });
+  test('the first page offers doughs as what they become, and one touch lays the first bake out', async ({ page, server }) => {
+    await page.visit('/');
+    const shelf = page.getByRole('region', { name: 'Doughs to begin with' });
+    // All of the twelve but the griddle's: the usual kitchen has none.
+    await expect(shelf.getByRole('button')).toHaveCount(11);
+    await expect(shelf.getByRole('button', { name: /^Soft rolls \d+ pan rolls, ready/ })).toBeVisible();
+    await accessible(page);
+    await shelf.getByRole('button', { name: /^Plait/ }).click();
+    await expect(page).toHaveURL(/lay-out\?dough=/);
+    await expect(page.getByRole('region', { name: 'Result' })).toContainText('three-strand plait');
+    await page.getByRole('button', { name: /^Start this bake/ }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Put the paddle/);
+    await page.visit('/');
+    await expect(shelf).toHaveCount(0);
+    expect((await call(server, '/api/doughs')).body.total).toBe(1);
+  });
+});

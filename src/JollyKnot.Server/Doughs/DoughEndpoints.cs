@@ -60,6 +60,8 @@ public static class DoughEndpoints
                 async (DoughBook book) => (await book.Names()).Select(d => new DoughName(d.Id, d.Name)).ToImmutableArray()
             )
             .WithName("doughNames");
+        app.MapGet("/api/starters", ShelfOf).WithName("starters").WithSummary("Base doughs to begin with, as what they become.");
+        app.MapPost("/api/starters", Take).WithName("takeStarter").WithSummary("Takes a base dough into the book.");
         app.MapGet("/api/doughs/{id:guid}", Find).WithName("dough");
         app.MapGet(
                 "/api/doughs/{id:guid}/versions",
@@ -93,6 +95,30 @@ public static class DoughEndpoints
             .WithName("tryChange")
             .WithSummary("A change to a dough, before and after; nothing is kept.");
         app.MapPost("/api/costs", CostOf).WithName("cost");
+    }
+
+    // Each as it would be baked here, if it were begun now.
+    private static async Task<ImmutableArray<StarterView>> ShelfOf(KitchenKeeper kitchens, HouseClock clock)
+    {
+        var (kitchen, now) = (await kitchens.Get(), clock.GetUtcNow());
+        // What this kitchen has nothing for is not offered.
+        var here = Starters.All.Where(s => kitchen.Families.Any(f => f.Id == s.Plan!.FamilyId));
+        return [.. here.Select(s => StarterView.Of(s, kitchen, now))];
+    }
+
+    private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Take(
+        TakeStarter request,
+        DoughBook book,
+        PantryKeeper pantries,
+        HouseClock clock
+    )
+    {
+        if (request.Id == Guid.Empty)
+            return Problems.Bad(new Problem("empty:id", "id"));
+        if (Starters.All.FirstOrDefault(s => s.Name == request.Name) is not { } draft)
+            return Problems.Bad(new Problem("unknown:answer", "name"));
+        var kept = await book.Find(request.Id) ?? await book.Save(request.Id, Dough.Create(draft).Value, clock.GetUtcNow());
+        return TypedResults.Ok(DoughView.Of(kept, await pantries.Get()));
     }
 
     private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> Find(

@@ -34,6 +34,9 @@ export const useKeepKitchen = () =>
 
 export const useMakeCopy = () => useChange(() => http.POST('/api/copies'), { after: copiesChanged });
 
+export const useTakeStarter = () =>
+  useChange((body: Schemas['TakeStarter']) => http.POST('/api/starters', { body }), { after: doughsChanged });
+
 // The pantry.
 export const useKeepCups = () =>
   useChange((body: Schemas['CupSettings']) => http.PUT('/api/pantry/cups', { body }), { after: pantryChanged });

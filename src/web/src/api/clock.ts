@@ -31,6 +31,10 @@ const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric',
 export const clockTime = (at: string | number) => time.format(typeof at === 'number' ? at : Date.parse(at));
 export const calendarDay = (at: string | number) => day.format(typeof at === 'number' ? at : Date.parse(at));
 
+/** The time of day, with its day where that is not today. */
+export const dayAndTime = (at: string) =>
+  calendarDay(at) === calendarDay(houseNow()) ? clockTime(at) : `${calendarDay(at)} ${clockTime(at)}`;
+
 /** "4 min", "1 h 05": how long until then, from so many milliseconds. */
 export function span(ms: number) {
   const minutes = Math.max(0, Math.round(ms / 60000));

@@ -317,6 +317,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/starters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Base doughs to begin with, as what they become. */
+        get: operations["starters"];
+        put?: never;
+        /** Takes a base dough into the book. */
+        post: operations["takeStarter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/doughs/{id}": {
         parameters: {
             query?: never;
@@ -3672,6 +3690,14 @@ export interface components {
             room: null | number;
             machine: null | components["schemas"]["MachineReading"];
         };
+        StarterView: {
+            name: string;
+            form: components["schemas"]["Form"];
+            scored: boolean;
+            becomes: string;
+            /** Format: date-time */
+            ready: null | string;
+        };
         StationCut: {
             name: string;
             shape: null | components["schemas"]["Form"];
@@ -3770,6 +3796,11 @@ export interface components {
              */
             flourSpoon: number;
             kneaded: string;
+        };
+        TakeStarter: {
+            /** Format: uuid */
+            id: string;
+            name: string;
         };
         Taken: {
             /** Format: int32 */
@@ -4527,6 +4558,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DoughName"][];
+                };
+            };
+        };
+    };
+    starters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StarterView"][];
+                };
+            };
+        };
+    };
+    takeStarter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeStarter"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoughView"];
                 };
             };
         };

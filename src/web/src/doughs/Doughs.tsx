@@ -8,6 +8,7 @@ import { Loading } from '../parts/Loading';
 import { percent, useUnits } from '../parts/units';
 import { useLater } from '../parts/useLater';
 import { DoughBar } from './DoughBar';
+import { Starters } from './Starters';
 
 const atOnce = 50;
 
@@ -71,13 +72,8 @@ export default function Doughs() {
           Your own dough
         </Link>
       </div>
-      {data.total === 0 && (
-        <p className="card">
-          {query.search === ''
-            ? 'No doughs yet. Type your first, or paste a recipe: ingredients and grams are enough.'
-            : `Nothing in the book has “${query.search}” in it.`}
-        </p>
-      )}
+      {data.total === 0 && query.search === '' && <Starters />}
+      {data.total === 0 && query.search !== '' && <p className="card">Nothing in the book has “{query.search}” in it.</p>}
       <div className="book">
         {data.doughs.map((d) => (
           <DoughCard key={d.id} dough={d} putAway={() => void putAway(d)} />

@@ -1,6 +1,6 @@
 // Where the household's bread is kept: its folder, its copies, and one now.
 import { useMakeCopy } from '../api/changes';
-import { calendarDay, clockTime } from '../api/clock';
+import { dayAndTime } from '../api/clock';
 import { api } from '../api/http';
 import { Section } from './form';
 
@@ -18,10 +18,8 @@ export function WhereItIsKept() {
         <code>{data.folder}</code>, {(data.size / mega).toFixed(1)} MB. {(data.free / giga).toFixed(0)} GB are free beside it.
       </p>
       <p>
-        {last
-          ? `Last copy: ${calendarDay(last.at)} ${clockTime(last.at)}; ${data.copies.length} in all, in its folder “copies”.`
-          : 'No copy yet.'}{' '}
-        One is made each day, and before each update.
+        {last ? `Last copy: ${dayAndTime(last.at)}; ${data.copies.length} in all, in its folder “copies”.` : 'No copy yet.'} One
+        is made each day, and before each update.
       </p>
       <button type="button" className="button" disabled={busy} onClick={() => void make(undefined)}>
         Make a copy now

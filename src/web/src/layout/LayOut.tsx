@@ -4,6 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { useLayOutBake, useWriteHint } from '../api/changes';
 import { clockTime } from '../api/clock';
 import { api, newId, type Schemas } from '../api/http';
+import { Starters } from '../doughs/Starters';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
@@ -21,7 +22,7 @@ export default function LayOut() {
   const [bake, cut] = [search.get('bake'), search.get('cut')];
   if (bake && cut) return <WithLump kitchen={kitchen.data} doughs={doughs.data} bake={bake} cut={Number(cut)} />;
   const dough = doughs.data.find((d) => d.id === search.get('dough')) ?? doughs.data[0];
-  if (!dough) return <p className="card">There is no dough yet. Type one first.</p>;
+  if (!dough) return <Starters />;
   return <WithDough key={dough.id} kitchen={kitchen.data} doughs={doughs.data} first={dough.id} />;
 }
 

@@ -8,6 +8,7 @@ import { percent, useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
 import { Troubles } from '../day/Troubles';
+import { Starters } from '../doughs/Starters';
 
 export function Today() {
   const { data, error, refetch } = api.useQuery('get', '/api/today', undefined, {
@@ -41,6 +42,7 @@ export function Today() {
         </section>
       )}
       <InTheCold />
+      {doughs.data?.total === 0 && <Starters />}
       <section aria-label="Start something">
         <h2 style={{ margin: '6px 0 12px' }}>Start something</h2>
         <div className="shelf">

@@ -1,0 +1,116 @@
+// A bread as it comes out of the oven: its shape, its crust, its slashes, and a light from the upper left.
+import type { ReactNode } from 'react';
+import type { Schemas } from '../api/http';
+
+type Form = NonNullable<Schemas['Form']>;
+
+const crust = { fill: 'var(--crust)', stroke: 'var(--crust-line)', strokeWidth: 2.5, strokeLinejoin: 'round' as const };
+const cut = { fill: 'none', stroke: 'var(--crumb)', strokeWidth: 4.5, strokeLinecap: 'round' as const };
+const rope = { fill: 'none', strokeLinecap: 'round' as const, strokeLinejoin: 'round' as const };
+
+type Bread = { form: Schemas['Form']; scored?: boolean; width?: number };
+
+export function BreadPicture({ form, scored = false, width = 96 }: Bread) {
+  return (
+    <svg viewBox="0 0 120 80" width={width} aria-hidden="true" className="bread">
+      <ellipse cx={60} cy={71} rx={48} ry={5} className="shade" />
+      {form && drawn[form]}
+      {scored && form === 'ball' && <path {...cut} d="M52 36 L72 54 M72 36 L52 54" />}
+    </svg>
+  );
+}
+
+const light = (d: string) => <path d={d} className="light" fill="none" strokeWidth={5} strokeLinecap="round" />;
+
+const roll = (
+  <>
+    <path {...crust} d="M20 58 Q20 20 60 20 Q100 20 100 58 Q100 70 60 70 Q20 70 20 58 Z" />
+    {light('M34 42 Q40 30 56 29')}
+  </>
+);
+
+// A rope drawn twice, its edge and its crust.
+function Rope({ d, thick = 15 }: { d: string; thick?: number }) {
+  return (
+    <>
+      <path {...rope} d={d} stroke="var(--crust-line)" strokeWidth={thick} />
+      <path {...rope} d={d} stroke="var(--crust)" strokeWidth={thick - 5} />
+      <path {...rope} d={d} className="light" strokeWidth={2} transform="translate(-1 -2.5)" />
+    </>
+  );
+}
+
+const plait = (
+  <>
+    {[0, 1, 2, 3, 4].map((i) => (
+      <g key={i} transform={`translate(${16 + i * 18} ${i % 2 === 0 ? 34 : 46})`}>
+        <ellipse {...crust} cx={6} cy={8} rx={16} ry={11} transform={`rotate(${i % 2 === 0 ? 32 : -32} 6 8)`} />
+        <path d="M0 3 Q5 -1 11 2" className="light" fill="none" strokeWidth={3.5} strokeLinecap="round" />
+      </g>
+    ))}
+  </>
+);
+
+const loaf = (
+  <>
+    <path {...crust} d="M14 66 L18 34 Q20 16 60 16 Q100 16 102 34 L106 66 Z" />
+    <path {...cut} d="M34 30 Q60 22 86 30" />
+    {light('M26 44 Q26 36 30 34')}
+  </>
+);
+
+const log = (
+  <>
+    <path {...crust} d="M8 54 Q14 34 60 34 Q106 34 112 54 Q106 68 60 68 Q14 68 8 54 Z" />
+    <path {...cut} d="M34 42 L46 56 M54 41 L66 56 M74 42 L86 55" />
+    {light('M22 48 Q32 41 46 40')}
+  </>
+);
+
+const disc = (
+  <>
+    <ellipse {...crust} cx={60} cy={52} rx={50} ry={18} />
+    <g fill="var(--crust-dark)">
+      <ellipse cx={42} cy={48} rx={6} ry={2.5} />
+      <ellipse cx={66} cy={56} rx={8} ry={3} />
+      <ellipse cx={82} cy={47} rx={5} ry={2} />
+    </g>
+    {light('M24 46 Q36 39 56 38')}
+  </>
+);
+
+const drawn: Record<Form, ReactNode> = {
+  ball: roll,
+  disc,
+  rope: <Rope d="M60 66 C20 60 22 22 48 24 C70 26 74 58 96 56 M60 66 C100 60 98 22 72 24 C50 26 46 58 24 56" />,
+  plait,
+  log,
+  coil: <Rope d="M60 46 C52 40 68 36 70 46 C72 58 46 60 44 46 C42 30 78 26 84 46 C88 66 34 72 30 48" thick={13} />,
+  loaf,
+  swirl: (
+    <>
+      {loaf}
+      <path {...rope} d="M60 46 q8 -6 10 3 q0 12 -14 10 q-14 -6 -4 -20" stroke="var(--crust-dark)" strokeWidth={3} />
+    </>
+  ),
+  tray: (
+    <>
+      <path {...crust} d="M16 62 L28 34 L104 34 L112 62 Z" />
+      <g fill="var(--crust-dark)">
+        {[0, 1, 2, 3].map((i) => (
+          <g key={i}>
+            <ellipse cx={38 + i * 18} cy={42} rx={3} ry={1.8} />
+            <ellipse cx={34 + i * 20} cy={54} rx={3.4} ry={2} />
+          </g>
+        ))}
+      </g>
+    </>
+  ),
+  ring: (
+    <>
+      <path {...crust} d="M26 42 L26 58 Q26 68 60 68 Q94 68 94 58 L94 42 Z" />
+      <ellipse {...crust} cx={60} cy={42} rx={34} ry={11} />
+      <ellipse cx={60} cy={42} rx={24} ry={6} fill="var(--crust-dark)" opacity={0.6} />
+    </>
+  ),
+};
