@@ -206,7 +206,8 @@ async Task<int> Restored(string copy)
     {
         var aside = app.Services.GetRequiredService<Copies>().Restore(copy, TimeProvider.System.GetLocalNow());
         await Console.Out.WriteLineAsync(
-            $"{copy} is in its place." + (aside is null ? "" : $" What was there lies in {aside}; it can be restored the same way.")
+            $"{copy} is in its place."
+                + (aside is null ? "" : $" What was there lies in {aside}; it can be restored the same way.")
         );
         return 0;
     }

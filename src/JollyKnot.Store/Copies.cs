@@ -48,7 +48,8 @@ public sealed class Copies(Folder folder)
 
     private static string NameOf(DateTimeOffset now) => now.ToString(Daily, CultureInfo.InvariantCulture);
 
-    private string FileOf(string name) => Path.Combine(folder.Copies, name.EndsWith(".db", StringComparison.Ordinal) ? name : name + ".db");
+    private string FileOf(string name) =>
+        Path.Combine(folder.Copies, name.EndsWith(".db", StringComparison.Ordinal) ? name : name + ".db");
 
     /// <summary>Makes a copy of a name.</summary>
     /// <param name="name">Without what files end with.</param>

@@ -40,7 +40,9 @@ public sealed class Folder(string path) : IDisposable
         }
         catch (UnauthorizedAccessException)
         {
-            throw new NotOurBookException($"Nothing can be written in {Path}. Give another folder with --data, or make it yours.");
+            throw new NotOurBookException(
+                $"Nothing can be written in {Path}. Give another folder with --data, or make it yours."
+            );
         }
         catch (IOException) when (held is null && File.Exists(Who))
         {

@@ -282,7 +282,9 @@ public sealed class PastedRecipes
                 + "3 leeks, trimmed (480 g), sliced / 1 tbsp olive oil / 90 g grated cheese, for the last ten minutes"
         );
         var parts = Dough.Create(read.ToDraft()).Value.Parts;
-        parts.Select(p => (p.Name, p.Moment)).ShouldBe([("Topping", PartMoment.BeforeOven), ("grated cheese", PartMoment.PartWay)]);
+        parts
+            .Select(p => (p.Name, p.Moment))
+            .ShouldBe([("Topping", PartMoment.BeforeOven), ("grated cheese", PartMoment.PartWay)]);
         parts[0].Contents.ShouldBe("cooked leek and olive oil");
         parts[0].Made.Grams.ShouldBe(320 + parts[0].Rows[1].Mass.Grams, .01);
         parts[1].Made.ShouldBe(parts[1].Total);

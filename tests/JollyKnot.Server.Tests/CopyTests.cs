@@ -90,11 +90,16 @@ public sealed class CopyTests : IDisposable
         await Keep("Quay rolls");
         SqliteConnection.ClearAllPools();
         var wrong = Path.Combine(data, "wrong.db");
-        await File.WriteAllTextAsync(wrong, "A shopping list, and long enough to be taken for something else by its length alone.");
+        await File.WriteAllTextAsync(
+            wrong,
+            "A shopping list, and long enough to be taken for something else by its length alone."
+        );
         using (var folder = new Folder(data))
         {
             Should.Throw<NotOurBookException>(() => new Copies(folder).Restore(wrong, Today)).Message.ShouldContain("no book");
-            Should.Throw<NotOurBookException>(() => new Copies(folder).Restore(wrong + "x", Today)).Message.ShouldContain("no file");
+            Should
+                .Throw<NotOurBookException>(() => new Copies(folder).Restore(wrong + "x", Today))
+                .Message.ShouldContain("no file");
         }
         (await NamesNow()).ShouldBe(["Quay rolls"]);
     }
@@ -132,7 +137,11 @@ public sealed class CopyTests : IDisposable
 
     [Theory]
     [InlineData("", "is no book|is damaged", false)]
-    [InlineData("This was a book once, and somebody wrote a letter over it. It is long enough to look like one.", "is no book", true)]
+    [InlineData(
+        "This was a book once, and somebody wrote a letter over it. It is long enough to look like one.",
+        "is no book",
+        true
+    )]
     public async Task A_book_that_cannot_be_read_is_said_in_one_sentence(string content, string said, bool isRefused)
     {
         await File.WriteAllTextAsync(new Folder(data).Book, content);

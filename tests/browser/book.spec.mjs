@@ -60,7 +60,7 @@ test.describe('an empty kitchen', () => {
     await expect(page.getByRole('heading', { name: 'Nothing is under way.' })).toBeVisible();
     await accessible(page);
     for (const [place, said] of [
-      ['Doughs', 'No doughs yet'],
+      ['Doughs', 'Doughs to begin with'],
       ['Logbook', 'No bake is over yet'],
     ]) {
       await page.getByRole('link', { name: place, exact: true }).click();
@@ -68,7 +68,7 @@ test.describe('an empty kitchen', () => {
       await accessible(page);
     }
     await page.visit('/lay-out');
-    await expect(page.getByText('There is no dough yet')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Doughs to begin with' })).toBeVisible();
     await page.visit('/nowhere');
     await expect(page.getByText('There is no such page')).toBeVisible();
   });
@@ -187,7 +187,10 @@ for (const [what, size] of [
       await page.visit(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await page.addStyleTag({ content: 'html { font-size: 200% }' });
-      expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(size.width);
+      // Drawings follow the width a moment later.
+      await expect
+        .poll(() => page.evaluate(() => document.documentElement.scrollWidth), { message: path })
+        .toBeLessThanOrEqual(size.width);
     }
   });
 

@@ -105,7 +105,8 @@ public static partial class MethodReading
             .Where(s => MethodWords.Words("turn", "shaping").IsMatch(s))
             .Select(s => Thick().Match(s))
             .FirstOrDefault(m => m.Success)
-            is { } thick && NumberOf(thick.Groups["mm"].Value) is { } figure
+            is { } thick
+        && NumberOf(thick.Groups["mm"].Value) is { } figure
             ? Length.FromMillimetres(figure)
             : null;
 
@@ -338,7 +339,8 @@ public static partial class MethodReading
     private const string HeatsTold =
         @"gas(?: mark)?\s*(?<mark>[1-9]|¼|½|1/4|1/2)|"
         + @"(?<heat>\d{2,3})\s*(?:(?:°|º|degrees?|grad|degrés|grados|gradi)\s*(?<unit>[CF])?|(?<unit>[CF]))\b|"
-        + @"(?:at|bei|à|a|(?:oven|ofen|four|horno|forno)\s+(?:to|auf|à|a))\s+(?<heat>1[4-9]\d|2[0-9]\d|3[0-2]\d)\b(?!\s*(?:g|ml|min))";
+        + @"(?:at|bei|à|a|(?:oven|ofen|four|horno|forno)\s+(?:to|auf|à|a))\s+"
+        + @"(?<heat>1[4-9]\d|2[0-9]\d|3[0-2]\d)\b(?!\s*(?:g|ml|min))";
 
     [GeneratedRegex(HeatsTold, RegexOptions.IgnoreCase)]
     private static partial Regex Heats();

@@ -21,11 +21,7 @@ public static class Starters
             "round-bun",
             "450 strong white flour; 215 whole milk; 100 egg; 40 butter; 30 sugar; 9 fine salt; 6 instant yeast"
         ),
-        Of(
-            "Plait",
-            "plait-3",
-            "450 plain flour; 160 water; 100 egg; 40 sunflower oil; 45 sugar; 8 fine salt; 7 instant yeast"
-        ),
+        Of("Plait", "plait-3", "450 plain flour; 160 water; 100 egg; 40 sunflower oil; 45 sugar; 8 fine salt; 7 instant yeast"),
         Of("Pretzels", "pretzel", "450 strong white flour; 250 water; 25 butter; 9 fine salt; 5 instant yeast"),
         Of("Pocket breads", "pocket-flatbread", "400 strong white flour; 245 water; 15 olive oil; 7 fine salt; 4 instant yeast"),
         Of("Tray bread", "tray-bread", "400 strong white flour; 285 water; 25 olive oil; 8 fine salt; 4 instant yeast"),
@@ -50,7 +46,12 @@ public static class Starters
             "free-loaf",
             "400 strong white flour; 100 ripe starter; 235 water; 9 fine salt; 3 instant yeast"
         ),
-        Of("Rolls by hand", "pan-roll", "400 plain flour; 290 whole milk; 30 butter; 20 sugar; 8 fine salt; 6 instant yeast", byHand: true),
+        Of(
+            "Rolls by hand",
+            "pan-roll",
+            "400 plain flour; 290 whole milk; 30 butter; 20 sugar; 8 fine salt; 6 instant yeast",
+            byHand: true
+        ),
     ];
 
     private static DoughDraft Of(string name, string family, string rows, string atBeep = "", bool byHand = false) =>

@@ -207,10 +207,7 @@ public static partial class Uses
         var moment = onTop.Find(m => m.Moment is not null)?.Moment;
         if (isForThePan)
             moment = PartMoment.OnThePan;
-        return new(words.Trim(' ', ',', ';', '('), use, isOptional, more)
-        {
-            Moment = moment,
-        };
+        return new(words.Trim(' ', ',', ';', '('), use, isOptional, more) { Moment = moment };
     }
 
     // What dough lies in or on in the oven.

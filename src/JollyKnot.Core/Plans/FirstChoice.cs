@@ -107,14 +107,18 @@ public static class FirstChoice
             ?? Made(MethodReading.ShapeIn(dough.Name))
             ?? (MethodReading.IsLoaf(dough.Name) ? Made(LoafOf(dough, kitchen)) : null);
         if (said is not null)
-            return plan.Pan is null or { Kind: PanKind.Tray } && IsPlainRoll(said, dough) && Made(Families.CrustyRoll) is { } crusty ? crusty : said;
+            return
+                plan.Pan is null or { Kind: PanKind.Tray } && IsPlainRoll(said, dough) && Made(Families.CrustyRoll) is { } crusty
+                ? crusty
+                : said;
         var good = Suitability.Of(Formula.Of(dough)).Where(s => s.Suits == Suits.Well).Select(s => s.Family);
         return good.FirstOrDefault(kitchen.Families.Contains) ?? kitchen.Families.First();
     }
 
     // "Rolls" of flour, water, salt and yeast have a crust. Bakers' usage.
     private static bool IsPlainRoll(Family said, Dough dough) =>
-        said.Id == Families.PanRoll && Formula.Of(dough) is { IsRich: false, Fat.Fraction: < LeastForSoft, MilkSolids.Fraction: < LeastForSoft };
+        said.Id == Families.PanRoll
+        && Formula.Of(dough) is { IsRich: false, Fat.Fraction: < LeastForSoft, MilkSolids.Fraction: < LeastForSoft };
 
     // Fat or milk of so much of the flour makes a soft crumb. Ours.
     private const double LeastForSoft = .01;

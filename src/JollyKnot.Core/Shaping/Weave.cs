@@ -36,7 +36,8 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
     // How far pieces reach into one another so that no gap shows.
     internal const double Joint = .12;
 
-    /// <summary>The drawing of a plait worked so far: each strand is one smooth ribbon from its pinched head to its free end.</summary>
+    /// <summary>The drawing of a plait worked so far: each strand is one smooth ribbon from its pinched head to its free
+    /// end.</summary>
     /// <param name="plait">The plait.</param>
     /// <param name="moves">How many moves, 0 or more.</param>
     public static Weave Of(Plait plait, int moves)

@@ -86,7 +86,12 @@ public sealed record FormulaView(
             Rows(dough.Rows),
             [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total, p.Moment, p.Told))],
             Voice.Contents(dough),
-            [.. dough.Lacks.Select(l => new Problem(l, "rows")).Concat(FormulaChecks.Of(f, band, dough.ByHand)).Select(ProblemView.Of)],
+            [
+                .. dough
+                    .Lacks.Select(l => new Problem(l, "rows"))
+                    .Concat(FormulaChecks.Of(f, band, dough.ByHand))
+                    .Select(ProblemView.Of),
+            ],
             [
                 .. Suitability
                     .Of(f)

@@ -24,7 +24,13 @@ public sealed record StarterView(string Name, Form Form, bool Scored, string Bec
         if (kitchen.Dials.IsEmpty)
             return cannot;
         var spec = BakeDecision.Of(dough, FirstChoice.Of(dough, kitchen), kitchen, now);
-        return spec.Has(out var made) ? cannot with { Becomes = Voice.Bread(made), Ready = Layout.Of(made, now).Timetable.Ready } : cannot;
+        return spec.Has(out var made)
+            ? cannot with
+            {
+                Becomes = Voice.Bread(made),
+                Ready = Layout.Of(made, now).Timetable.Ready,
+            }
+            : cannot;
     }
 }
 

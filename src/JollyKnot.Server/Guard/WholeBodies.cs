@@ -1,6 +1,7 @@
 // No list has a hole, and nothing is called by the id that is none: said before anything is read for good.
 using System.Text.Json;
 using JollyKnot.Core.Measures;
+using Microsoft.AspNetCore.Http.Features;
 
 namespace JollyKnot.Server.Guard;
 
@@ -11,19 +12,25 @@ internal static class WholeBodies
 
     private static async Task Check(HttpContext call, RequestDelegate next)
     {
-        var problem = call.Request.Path.Value?.Contains(Guid.Empty.ToString(), StringComparison.Ordinal) == true
-            ? new Problem("empty:id", "id")
-            : await Hole(call.Request);
+        var problem =
+            call.Request.Path.Value?.Contains(Guid.Empty.ToString(), StringComparison.Ordinal) == true
+                ? new Problem("empty:id", "id")
+                : await Hole(call.Request);
         if (problem is null)
             await next(call);
         else
             await Problems.Bad(problem).ExecuteAsync(call);
     }
 
-    // Bodies are small: the server takes no large ones.
+    // Bodies are small: what is larger than the server takes is refused where it is read for good.
     private static async Task<Problem?> Hole(HttpRequest request)
     {
-        if (!request.HasJsonContentType() || !request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
+        var most = request.HttpContext.Features.Get<IHttpMaxRequestBodySizeFeature>()?.MaxRequestBodySize;
+        if (
+            request.ContentLength > most
+            || !request.HasJsonContentType()
+            || !request.Path.StartsWithSegments("/api", StringComparison.Ordinal)
+        )
             return null;
         request.EnableBuffering();
         using var body = new MemoryStream();

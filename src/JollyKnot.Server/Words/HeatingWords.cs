@@ -69,7 +69,8 @@ internal static class HeatingWords
     private static string Soda(Said s) =>
         s.About.Mass is { } soda
             ? $"; {OfSoda(s, soda)} of baking soda, slowly, once it boils"
-            : $"; for the dip {s.Measured.Litres(s.Spec.Bath.Water)} of warm water with {OfSoda(s, s.Spec.Bath.Soda)} of baking soda";
+            : $"; for the dip {s.Measured.Litres(s.Spec.Bath.Water)} of warm water with "
+                + $"{OfSoda(s, s.Spec.Bath.Soda)} of baking soda";
 
     private static string OfSoda(Said s, Mass soda) =>
         s.Spec.NoScale ? s.Measure(Ingredients.Find("baking soda")!, soda) : s.Grams(soda);

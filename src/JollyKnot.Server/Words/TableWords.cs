@@ -13,7 +13,12 @@ internal static class TableWords
                 new(
                     $"Make the {Lower(s.Thing)}",
                     $"Make the {Lower(s.Thing)}.",
-                    Join(s.Spec.NoScale ? $"{Rows(s)}." : $"{s.Grams(s.About.Mass)}: {Rows(s)}.", AtTheHob(s), Shared(s), White(s)),
+                    Join(
+                        s.Spec.NoScale ? $"{Rows(s)}." : $"{s.Grams(s.About.Mass)}: {Rows(s)}.",
+                        AtTheHob(s),
+                        Shared(s),
+                        White(s)
+                    ),
                     "Made"
                 ),
             ["part-#-cools"] = s => Phrase.Stretch($"The {s.Thing} cools", $"The {s.Thing} is cooling."),

@@ -151,7 +151,7 @@ function ProgramRow({
         {p.phases.map((f, i) => (
           <div
             key={i}
-            className="phase"
+            className={`phase ${f.kind}`}
             style={{ flexGrow: Math.max(1, f.length / minute), background: kinds.find((k) => k[0] === f.kind)?.[2] }}
           >
             <Select
