@@ -122,7 +122,7 @@ public sealed record Part(PartKind Kind, string Name, ImmutableArray<DoughRow> R
     /// <summary>The sum of its rows, before anything is made of them.</summary>
     public Mass Total => Rows.Aggregate(Mass.Zero, (sum, row) => sum + row.Mass);
 
-    // Onion, leek and pepper fried soft weigh two thirds. Handbook 2.2.
+    // Onion, leek and pepper fried soft weigh two thirds. Bakers' usage.
     private const double FriedSoft = 2 / 3d;
 
     /// <summary>What there is of it once it is made: vegetables lose a third in the pan.</summary>

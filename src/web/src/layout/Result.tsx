@@ -108,10 +108,11 @@ function InShort({
           options={laters.map(([value, label]) => ({ value, label }))}
         />
       )}
-      {beside && clashes.length > 0 && <Beside beside={beside} keep={() => keep(true)} />}
-      <button className={clashes.some((c) => c.impossible) ? 'button' : 'button do'} onClick={() => keep(false)}>
+      {/* What is found out later stands below it: it moves nothing that a finger is about to touch. */}
+      <button className={clashes.some((c) => c.impossible) ? 'button go' : 'button do go'} onClick={() => keep(false)}>
         {go}
       </button>
+      {beside && clashes.length > 0 && <Beside beside={beside} keep={() => keep(true)} />}
     </section>
   );
 }
