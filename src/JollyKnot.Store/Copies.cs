@@ -15,7 +15,7 @@ public sealed record Copy(string Name, DateTimeOffset At, long Size);
 /// <param name="folder">Its folder.</param>
 public sealed class Copies(Folder folder)
 {
-    // A copy a day for two weeks, and the first of each month for a year.
+    // A copy a day for two weeks, and the first of each month for a year. Ours.
     private const int Days = 14,
         Months = 12;
 

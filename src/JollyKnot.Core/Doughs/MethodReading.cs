@@ -44,11 +44,7 @@ public static partial class MethodReading
     {
         ArgumentNullException.ThrowIfNull(text);
         var plan = RecipePlan.Nothing with { Pieces = PiecesIn(text), FamilyId = MethodWords.In("shape", text) };
-        var waits = new List<Wait>();
-        var turns = new List<string>();
-        foreach (var sentence in Sentence().Split(text).Where(s => s.Length <= LongestSentence))
-            plan = With(plan, sentence, waits, turns);
-        return Waiting(plan, waits, turns) with
+        return Waiting(Through(plan, text)) with
         {
             PlaceId = MethodWords.In("place", string.Join(' ', Said(text, RecipeStage.Proofing))),
             WashId = WashIn(text),
@@ -115,9 +111,7 @@ public static partial class MethodReading
     public static Lasts? BallsRest(string method)
     {
         ArgumentNullException.ThrowIfNull(method);
-        var (waits, turns) = (new List<Wait>(), new List<string>());
-        foreach (var sentence in Sentence().Split(method).Where(s => s.Length <= LongestSentence))
-            _ = With(RecipePlan.Nothing, sentence, waits, turns);
+        var (_, waits, turns) = Through(RecipePlan.Nothing, method);
         bool IsTheirs(Wait w) => turns.Take(w.Turns).Contains("dividing") && turns.Skip(w.Turns).Contains("shaping");
         return waits.Find(w => w.Doing == "resting" && IsTheirs(w))?.Lasts;
     }
@@ -169,13 +163,25 @@ public static partial class MethodReading
     // A longer one tells no baker anything; and each number in it looks through all of it.
     private const int LongestSentence = 600;
 
+    // What a method tells from its first sentence to its last: its plan, its waits, and what hands turn to between them.
+    private sealed record Telling(RecipePlan Plan, List<Wait> Waits, List<string> Turns);
+
+    private static Telling Through(RecipePlan plan, string text)
+    {
+        var (waits, turns) = (new List<Wait>(), new List<string>());
+        foreach (var sentence in Sentence().Split(text).Where(s => s.Length <= LongestSentence))
+            plan = With(plan, sentence, waits, turns);
+        return new(plan, waits, turns);
+    }
+
     // A wait, and how many turns of the hands were told before it.
     private sealed record Wait(string Doing, Lasts Lasts, int Turns);
 
     // The last wait before the oven is the second proof, unless hands shape after it; what is called a rest is one where they
     // shaped before it, or where it leads to the bath. Before that there may be a first rise and a rest.
-    private static RecipePlan Waiting(RecipePlan plan, List<Wait> waits, List<string> turns)
+    private static RecipePlan Waiting(Telling told)
     {
+        var (plan, waits, turns) = told;
         if (waits is not [.., var last])
             return plan;
         var isShapedAfter = turns.Skip(last.Turns).Contains("shaping");

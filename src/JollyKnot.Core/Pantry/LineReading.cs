@@ -199,6 +199,7 @@ public static partial class LineReading
         return Measures.Mass.FromGrams(row.Role == Role.Egg ? TableEgg : Spoonful);
     }
 
+    // Of anything else, in grams: a tablespoon of water.
     private const double Spoonful = 15;
 
     private static bool IsBrushedOn(Role? role) => role is Role.Egg or Role.Liquid or Role.Fat or Role.Sugar;

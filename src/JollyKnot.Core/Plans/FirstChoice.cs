@@ -107,20 +107,22 @@ public static class FirstChoice
             ?? Made(MethodReading.ShapeIn(dough.Name))
             ?? (MethodReading.IsLoaf(dough.Name) ? Made(LoafOf(dough, kitchen)) : null);
         if (said is not null)
-            return
-                plan.Pan is null or { Kind: PanKind.Tray } && IsPlainRoll(said, dough) && Made(Families.CrustyRoll) is { } crusty
-                ? crusty
-                : said;
+            return HasCrust(said, dough, plan) ? Made(Families.CrustyRoll) ?? said : said;
         var good = Suitability.Of(Formula.Of(dough)).Where(s => s.Suits == Suits.Well).Select(s => s.Family);
         return good.FirstOrDefault(kitchen.Families.Contains) ?? kitchen.Families.First();
     }
 
-    // "Rolls" of flour, water, salt and yeast have a crust. Bakers' usage.
-    private static bool IsPlainRoll(Family said, Dough dough) =>
-        said.Id == Families.PanRoll
-        && Formula.Of(dough) is { IsRich: false, Fat.Fraction: < LeastForSoft, MilkSolids.Fraction: < LeastForSoft };
+    // "Rolls" of flour, water, salt and yeast have a crust, unless they are for a tin. Bakers' usage.
+    private static bool HasCrust(Family said, Dough dough, RecipePlan plan)
+    {
+        var isForTin = plan.Pan is { Kind: not PanKind.Tray };
+        return said.Id == Families.PanRoll && !isForTin && IsLean(Formula.Of(dough));
+    }
 
-    // Fat or milk of so much of the flour makes a soft crumb. Ours.
+    private static bool IsLean(Formula formula) =>
+        formula is { IsRich: false, Fat.Fraction: < LeastForSoft, MilkSolids.Fraction: < LeastForSoft };
+
+    // Fat or solids of milk, share of flour, that make a soft crumb. Ours.
     private const double LeastForSoft = .01;
 
     // Filled it is rolled up; rich or where there is a tin, it is for the tin; lean it stands by itself.

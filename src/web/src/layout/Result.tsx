@@ -93,6 +93,10 @@ function InShort({
       {baked.length === 1 && first && <HowMany layout={layout} cut={first} />}
       <Ready layout={layout} />
       {first && <ProofAndBake cut={first} recipe={recipe} times={times} take={take} />}
+      {/* What is found out later stands below it: it moves nothing that a finger is about to touch. */}
+      <button className={clashes.some((c) => c.impossible) ? 'button go' : 'button do go'} onClick={() => keep(false)}>
+        {go}
+      </button>
       {baked.map((c) => c.rings && <Rings key={`rings ${c.name}`} rings={c.rings} />)}
       {waits.map((c) => (
         <p key={c.name} className={c.overProofed ? 'late' : 'muted'}>
@@ -108,10 +112,6 @@ function InShort({
           options={laters.map(([value, label]) => ({ value, label }))}
         />
       )}
-      {/* What is found out later stands below it: it moves nothing that a finger is about to touch. */}
-      <button className={clashes.some((c) => c.impossible) ? 'button go' : 'button do go'} onClick={() => keep(false)}>
-        {go}
-      </button>
       {beside && clashes.length > 0 && <Beside beside={beside} keep={() => keep(true)} />}
     </section>
   );
