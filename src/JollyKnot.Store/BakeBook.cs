@@ -102,6 +102,12 @@ public sealed class BakeBook : IDisposable
         return [.. ids.Select(id => past.GetValueOrDefault(id)).OfType<PastBake>()];
     }
 
+    /// <summary>Bakes that are over and are meant, the latest first. Every one is read for it, the first time.</summary>
+    /// <param name="isMeant">Which.</param>
+    /// <param name="most">At most so many.</param>
+    public async Task<IReadOnlyList<PastBake>> Closed(Func<ClosedBake, bool> isMeant, int most) =>
+        [.. (await Closed(int.MaxValue)).Where(b => isMeant(b.Bake)).Take(most)];
+
     private async Task<List<Guid>> Over()
     {
         await using var db = await dbs.CreateDbContextAsync();
@@ -326,6 +332,9 @@ public sealed class BakeBook : IDisposable
         aside.Add(new(Kinds.Plan.Name, $"{id}", TitleOf(row.Document), made.Problems[0]));
         return null;
     }
+
+    /// <summary>Whether a bake that comes from elsewhere can be read and shown.</summary>
+    internal static bool CanBeRead(BakeRow row, List<EventRow> events) => Read(row, events).IsOk;
 
     // A bake as its rows have it; or why it cannot be read, or shown.
     private static Outcome<StoredBake> Read(BakeRow row, List<EventRow> events)

@@ -29,6 +29,26 @@ public sealed class Copies(Folder folder)
             ? [.. new DirectoryInfo(folder.Copies).GetFiles("*.db").Select(Of).OrderByDescending(c => c.At)]
             : [];
 
+    /// <summary>Books that a copy took the place of, the newest first.</summary>
+    public ImmutableArray<Copy> Aside =>
+        Directory.Exists(folder.Aside)
+            ?
+            [
+                .. new DirectoryInfo(folder.Aside)
+                    .GetDirectories()
+                    .SelectMany(then => then.GetFiles("*.db"))
+                    .Select(file => Of(file) with { Name = file.Directory!.Name })
+                    .OrderByDescending(c => c.Name, StringComparer.Ordinal),
+            ]
+            : [];
+
+    /// <summary>The file of a copy, or of a book set aside, by its name; null when there is none.</summary>
+    /// <param name="name">As in <see cref="All"/> or <see cref="Aside"/>.</param>
+    public string? FileNamed(string name) =>
+        All.Any(c => c.Name == name) ? Path.Combine(folder.Copies, name)
+        : Aside.Any(c => c.Name == name) ? Path.Combine(folder.Aside, name, Path.GetFileName(folder.Book))
+        : null;
+
     private static Copy Of(FileInfo file) => new(file.Name, file.LastWriteTimeUtc, file.Length);
 
     /// <summary>Whether today has its copy.</summary>
@@ -98,6 +118,27 @@ public sealed class Copies(Folder folder)
             throw new NotOurBookException($"{file} is damaged. Nothing was changed.");
     }
 
+    /// <summary>Whether this version can open it: whole, and not of a newer one.</summary>
+    /// <param name="file">The copy.</param>
+    /// <exception cref="NotOurBookException">It is damaged, newer, or no book.</exception>
+    public static void CheckCanOpen(string file)
+    {
+        try
+        {
+            Check(file);
+            using var book = Opened(file, SqliteOpenMode.ReadOnly);
+            var newest = Ask(book, "SELECT max(MigrationId) FROM __EFMigrationsHistory");
+            if (string.CompareOrdinal(newest, JollyStore.NewestMigration) > 0)
+                throw new NotOurBookException(
+                    $"{file} was written by a newer Jolly Knot ({newest}). Start that one. Nothing was changed."
+                );
+        }
+        catch (SqliteException trouble)
+        {
+            throw new NotOurBookException($"{file} is no book of Jolly Knot ({trouble.Message}). Nothing was changed.");
+        }
+    }
+
     private static string? Ask(SqliteConnection book, string question)
     {
         using var asked = book.CreateCommand();
@@ -132,17 +173,12 @@ public sealed class Copies(Folder folder)
         if (!File.Exists(file))
             throw new NotOurBookException($"There is no file {file}. Nothing was changed.");
         folder.Hold();
+        // A line to the book that was, kept open for the next who asks, would go on writing to it.
+        SqliteConnection.ClearAllPools();
+        CheckCanOpen(file);
         var fresh = folder.Book + ".new";
         File.Delete(fresh);
-        try
-        {
-            Write(file, fresh);
-        }
-        catch (SqliteException trouble)
-        {
-            File.Delete(fresh);
-            throw new NotOurBookException($"{file} is no book of Jolly Knot ({trouble.Message}). Nothing was changed.");
-        }
+        Write(file, fresh);
         var aside = SetAside(now);
         File.Move(fresh, folder.Book);
         return aside;

@@ -16,6 +16,9 @@ public sealed class Folder(string path) : IDisposable
     /// <summary>The book.</summary>
     public string Book => In("jolly-knot.db");
 
+    /// <summary>Bytes of the book, with the log beside it.</summary>
+    public long Size => new[] { Book, Book + "-wal" }.Where(File.Exists).Sum(file => new FileInfo(file).Length);
+
     /// <summary>Copies of the book, one a day.</summary>
     public string Copies => In("copies");
 
@@ -36,7 +39,7 @@ public sealed class Folder(string path) : IDisposable
         {
             Directory.CreateDirectory(Path);
             held ??= new FileStream(Lock, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
-            File.WriteAllText(Who, string.Create(CultureInfo.InvariantCulture, $"process {Environment.ProcessId}"));
+            SayWho();
         }
         catch (UnauthorizedAccessException)
         {
@@ -53,6 +56,23 @@ public sealed class Folder(string path) : IDisposable
         catch (IOException trouble)
         {
             throw new NotOurBookException($"{Path} cannot be used: {trouble.Message}");
+        }
+    }
+
+    private void SayWho() =>
+        File.WriteAllText(Who, string.Create(CultureInfo.InvariantCulture, $"process {Environment.ProcessId}"));
+
+    /// <summary>Whether something can be written there now.</summary>
+    public bool IsWritable()
+    {
+        try
+        {
+            SayWho();
+            return true;
+        }
+        catch (Exception failed) when (failed is IOException or UnauthorizedAccessException)
+        {
+            return false;
         }
     }
 

@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
+using System.Reflection;
 using System.Security.Cryptography;
 using System.Text;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Migrations;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace JollyKnot.Store;
@@ -40,11 +42,20 @@ public sealed class JollyStore
             s.GetRequiredService<SetAside>(),
             s.GetService<Closer>()
         ));
+        services.AddSingleton(s => new Archives(s.GetRequiredService<IDbContextFactory<JollyDb>>()));
         services.AddSingleton(s => new Settings(
             s.GetRequiredService<IDbContextFactory<JollyDb>>(),
             s.GetRequiredService<SetAside>()
         ));
     }
+
+    /// <summary>The last change of the file's shape that this version knows.</summary>
+    internal static string NewestMigration { get; } =
+        typeof(JollyDb)
+            .Assembly.GetTypes()
+            .Select(t => t.GetCustomAttribute<MigrationAttribute>()?.Id)
+            .OfType<string>()
+            .Max(StringComparer.Ordinal)!;
 
     /// <summary>Brings the file up to this version. Write-ahead logging stays on from then; each commit reaches the
     /// disk.</summary>

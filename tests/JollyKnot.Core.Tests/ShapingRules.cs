@@ -246,7 +246,7 @@ public sealed class ShapingRules
                             apart.ShouldBeGreaterThan(-1e-6);
                         }
                 },
-                iter: 400
+                iter: 200
             );
 
     [Fact]

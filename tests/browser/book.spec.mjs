@@ -225,3 +225,27 @@ test.describe('a house that has nothing yet', () => {
     expect((await call(server, '/api/doughs')).body.total).toBe(1);
   });
 });
+
+sharing('the logbook is searched by dough, bread, note, day and stars', async ({ page }) => {
+  await page.visit('/logbook');
+  const lines = page.locator('.logline');
+  await expect(lines.nth(2)).toBeVisible();
+  const all = await lines.count();
+  const search = page.getByLabel('Search');
+  for (const [word, found] of [
+    ['pinch', 'Three-wire plait'],
+    ['buns november', 'Fuse-box buns'],
+    ['2026-10-31', 'Workbench soft rolls'],
+  ]) {
+    await search.fill(word);
+    await expect(lines).toHaveCount(1);
+    await expect(lines).toContainText(found);
+  }
+  await search.fill('rye');
+  await expect(page.getByText('No bake that is over is like this.')).toBeVisible();
+  await search.fill('');
+  await expect(lines).toHaveCount(all);
+  await page.getByText('4 and 5 stars').click();
+  await expect(lines.filter({ hasText: 'Fuse-box buns' })).toHaveCount(0);
+  await expect(lines).not.toHaveCount(0);
+});

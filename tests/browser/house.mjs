@@ -43,7 +43,9 @@ export const test = base.extend({
       return page.goto(server.url + path);
     };
     await use(page);
-    expect(complaints.filter((c) => !/ERR_CONNECTION|WebSocket|net::ERR|status of 4(00|09)/.test(c))).toEqual([]);
+    expect(
+      complaints.filter((c) => !/ERR_CONNECTION|WebSocket|net::ERR|status of 4(00|09)|blocked by Playwright/.test(c)),
+    ).toEqual([]);
   },
 });
 

@@ -24,6 +24,75 @@ test.describe('', () => {
   });
 });
 
+test.describe('', () => {
+  test.use({ alone: true, serviceWorkers: 'allow' });
+  test('with the server gone the page opens, counts on, calls at its minute, and keeps what it is told', async ({
+    page,
+    server,
+  }) => {
+    // The first says how long it is until it calls; the second calls in a moment.
+    const [asked, id] = [await bake(server), await bake(server)];
+    await tell(server, asked, { type: 'step-done', step: 'start-cycle' });
+    const due = async (b) => Date.parse((await call(server, `/api/bakes/${b}`)).body.willCall[0].start);
+    const wait = (await due(asked)) - (await server.clock());
+    await tell(server, asked, { type: 'stopped' });
+    const soon = 45_000;
+    await tell(server, id, {
+      type: 'step-done',
+      step: 'start-cycle',
+      at: new Date((await server.clock()) - wait + soon).toISOString(),
+    });
+    await page.visit(`/bench/${id}`);
+    const timer = page.getByRole('timer');
+    await expect(timer).toHaveText(/^\d+:\d\d$/);
+    await page.waitForFunction(async () => {
+      const isReady = (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated';
+      return isReady && (await caches.keys()).length > 0 && (await indexedDB.databases()).length > 0;
+    });
+    // What is known is kept a while after it changed.
+    await page.waitForTimeout(4000);
+    const { body: before } = await call(server, `/api/bakes/${id}`);
+    await server.kill();
+    await page.reload();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('The blue two-paddle is kneading.');
+    const counted = await timer.textContent();
+    await expect(timer).not.toHaveText(counted);
+    await expect(page.getByRole('alert')).toContainText('Do the paddles turn?', { timeout: 90_000 });
+    await page.getByRole('button', { name: 'Heard' }).click();
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    await page.getByRole('button', { name: /^Skip/ }).click();
+    await expect(page.getByText(/2 told, not yet heard/)).toBeVisible();
+    // Another page needs no server either.
+    await page.getByRole('link', { name: 'Logbook' }).click();
+    await expect(page.getByText(/2 told, not yet heard/)).toBeVisible();
+    await server.start();
+    await expect(page.getByText(/not yet heard/)).toBeHidden();
+    const { body: after } = await call(server, `/api/bakes/${id}`);
+    expect(after.steps.filter((s) => s.state === 'skipped').length).toBe(
+      before.steps.filter((s) => s.state === 'skipped').length + 1,
+    );
+    page.complaints.length = 0;
+  });
+
+  test('a phone can keep it: name, pictures, a page that opens alone', async ({ page, server }) => {
+    await page.visit('/');
+    const session = await page.context().newCDPSession(page);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    const { errors } = await session.send('Page.getAppManifest');
+    expect(errors).toEqual([]);
+    const { installabilityErrors } = await session.send('Page.getInstallabilityErrors');
+    expect(installabilityErrors.map((e) => e.errorId).filter((e) => e !== 'in-incognito')).toEqual([]);
+    // Nothing the server says is kept by the worker.
+    const kept = await page.evaluate(async () => {
+      const urls = [];
+      for (const name of await caches.keys()) for (const { url } of await (await caches.open(name)).keys()) urls.push(url);
+      return urls;
+    });
+    expect(kept.length).toBeGreaterThan(20);
+    expect(kept.filter((url) => /\/(api|live|house|health)\b/.test(url))).toEqual([]);
+  });
+});
+
 test('two screens on one bake show the same, and only one of two rivals is believed', async ({ page, server, browser }) => {
   const id = await bake(server);
   const other = await (await browser.newContext({ timezoneId: 'Europe/Berlin' })).newPage();
@@ -276,4 +345,36 @@ test('a second tap and a held key do one step; bread is taken up before its time
   await early.click();
   await page.getByRole('group', { name: 'Before its time' }).getByRole('button', { name: 'They are in' }).click();
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(/Load/);
+});
+
+test.describe('', () => {
+  test.use({ alone: true });
+  test('a copy is put back from the kitchen page, and what was there can be put back the same way', async ({ page, server }) => {
+    await page.visit('/kitchen');
+    const kept = page.getByRole('region', { name: 'Where your bread is kept' });
+    await kept.getByRole('button', { name: 'Make a copy now' }).click();
+    await expect(kept).toContainText('1 in all');
+    const id = await bake(server);
+    expect((await call(server, `/api/bakes/${id}`)).status).toBe(200);
+    const putBack = async (name) => {
+      await kept.getByRole('button', { name: 'Put a copy back' }).click();
+      await kept.getByRole('button', { name }).click();
+      await expect(kept).toContainText('Everything as it is now is set aside, and can be put back the same way.');
+      const anew = page.waitForEvent('load', { timeout: 60_000 });
+      await kept.getByRole('button', { name: 'Put it back' }).click();
+      await anew;
+      await expect(kept).toBeVisible();
+    };
+    await putBack(/^Put back: Copy of/);
+    expect((await call(server, `/api/bakes/${id}`)).status).toBe(404);
+    await putBack(/^Put back: Set aside/);
+    expect((await call(server, `/api/bakes/${id}`)).status).toBe(200);
+    // Everything as one file, taken in again: nothing is doubled.
+    const taken = page.waitForEvent('download');
+    await kept.getByRole('link', { name: 'Take everything along' }).click();
+    await kept.getByLabel('Bring a file').setInputFiles(await (await taken).path());
+    await expect(kept.getByRole('status')).toHaveText('All of it was here.');
+    await accessible(page);
+    page.complaints.length = 0;
+  });
 });

@@ -15,8 +15,12 @@ export default defineConfig({
       executablePath: '/usr/bin/chromium',
       args: [...flags, '--autoplay-policy=no-user-gesture-required'],
     },
+    // One browser window for all tests of a worker, emptied in between: a page begins sooner where another was.
+    reuseContext: true,
     // Nothing slides: no test waits for what is only pleasant.
     contextOptions: { reducedMotion: 'reduce' },
+    // Only the tests about it have the page kept by the browser.
+    serviceWorkers: 'block',
     screenshot: 'only-on-failure',
     locale: 'en-GB',
     timezoneId: 'Europe/Berlin',

@@ -8,6 +8,7 @@ import { join, resolve } from 'node:path';
 
 const root = resolve(import.meta.dirname, '../..');
 const dll = join(root, 'src/JollyKnot.Server/bin/Release/net10.0/JollyKnot.Server.dll');
+// No picture is worth a graphics card that this machine would have to act out.
 export const flags = [
   '--no-sandbox',
   '--disable-quic',
@@ -15,6 +16,9 @@ export const flags = [
   '--disable-component-update',
   '--disable-sync',
   '--no-first-run',
+  '--disable-gpu',
+  '--disable-gpu-rasterization',
+  '--disable-gpu-compositing',
 ];
 
 // The household's zone, for servers and pages alike.
@@ -90,6 +94,7 @@ export class Server {
 
   /** As a power cut would: no time to say goodbye. */
   async kill() {
+    if (this.process.signalCode) return;
     const gone = new Promise((r) => this.process.once('exit', r));
     this.process.kill('SIGKILL');
     await gone;

@@ -35,6 +35,7 @@ public enum BakeStatus
 /// <param name="Now">The one thing to do now or next; null when nothing is left.</param>
 /// <param name="Next">What comes after it, soonest first.</param>
 /// <param name="Calling">What is due, calls, and was not hushed since.</param>
+/// <param name="WillCall">What calls later, as far as is known, soonest first.</param>
 public sealed record BakeState(
     BakePlan Plan,
     BakeLog Log,
@@ -44,7 +45,8 @@ public sealed record BakeState(
     BakeStatus Status,
     Slot? Now,
     ImmutableArray<Slot> Next,
-    ImmutableArray<Slot> Calling
+    ImmutableArray<Slot> Calling,
+    ImmutableArray<Slot> WillCall
 )
 {
     /// <summary>Finished or given up.</summary>
@@ -73,7 +75,9 @@ public sealed record BakeState(
         // What is due comes before what is not, and a step the dough waits for before one beside it.
         ImmutableArray<Slot> open = over ? [] : [.. table.Slots.Where(s => s.Step.IsBeat && s.IsOpen).OrderBy(s => s.Start)];
         ImmutableArray<Slot> calling = over ? [] : [.. open.Where(s => s.Step.Calls && s.Start <= now && s.Start > hushed)];
-        return new(plan, log, soFar, chain, table, status, open.FirstOrDefault(), [.. open.Skip(1).Take(Announced)], calling);
+        ImmutableArray<Slot> later = [.. open.Where(s => s.Step.Calls && s.Start > now)];
+        ImmutableArray<Slot> next = [.. open.Skip(1).Take(Announced)];
+        return new(plan, log, soFar, chain, table, status, open.FirstOrDefault(), next, calling, later);
     }
 
     /// <summary>The scale station: every part with its target, and what is left.</summary>

@@ -13,16 +13,22 @@ namespace JollyKnot.Server.Copying;
 /// <param name="Size">Bytes of the book.</param>
 /// <param name="Free">Bytes left on its disk.</param>
 /// <param name="Copies">Its copies, the newest first.</param>
-public sealed record WhereKeptView(string Folder, long Size, long Free, ImmutableArray<Copy> Copies)
+/// <param name="Aside">Books that a copy took the place of, the newest first.</param>
+public sealed record WhereKeptView(string Folder, long Size, long Free, ImmutableArray<Copy> Copies, ImmutableArray<Copy> Aside)
 {
     internal static WhereKeptView Of(Folder folder, Copies copies) =>
         new(
             folder.Path,
-            File.Exists(folder.Book) ? new FileInfo(folder.Book).Length : 0,
+            folder.Size,
             new DriveInfo(folder.Path).AvailableFreeSpace,
-            copies.All
+            copies.All,
+            copies.Aside
         );
 }
+
+/// <summary>A copy to put back.</summary>
+/// <param name="Name">Of a copy, or of a book set aside.</param>
+public sealed record WantedBack(string Name);
 
 /// <summary>Copies over HTTP.</summary>
 public static class CopyEndpoints
@@ -34,6 +40,9 @@ public static class CopyEndpoints
             .WithName("copies")
             .WithSummary("Where everything is kept, and the copies of it.");
         app.MapPost("/api/copies", Make).WithName("makeCopy").WithSummary("Makes the day's copy now.");
+        app.MapPost("/api/copies/back", Back)
+            .WithName("putBack")
+            .WithSummary("Puts a copy in the place of the book, which is set aside; the house begins anew.");
     }
 
     private static Results<Ok<WhereKeptView>, ProblemHttpResult> Make(
@@ -51,5 +60,27 @@ public static class CopyEndpoints
         {
             return Problems.Conflict(new Problem("no-copy", "", failed.Message));
         }
+    }
+
+    private static Results<Accepted, ProblemHttpResult> Back(
+        WantedBack wanted,
+        HttpContext context,
+        Copies copies,
+        PutBack putBack,
+        IHostApplicationLifetime house
+    )
+    {
+        if (copies.FileNamed(wanted.Name) is not { } file)
+            return Problems.Missing("copy");
+        try
+        {
+            Copies.CheckCanOpen(file);
+        }
+        catch (NotOurBookException refused)
+        {
+            return Problems.Conflict(new Problem("not-put-back", "name", refused.Message));
+        }
+        putBack.Begin(context, house, file);
+        return TypedResults.Accepted((string?)null);
     }
 }

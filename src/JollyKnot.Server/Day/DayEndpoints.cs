@@ -29,8 +29,7 @@ public static class DayEndpoints
         changes is { IsDefault: false } some ? some : [];
 
     /// <summary>Maps the day.</summary>
-    /// <param name="port">Where the house answers.</param>
-    public static void MapDay(this IEndpointRouteBuilder app, int port)
+    public static void MapDay(this IEndpointRouteBuilder app)
     {
         app.MapPost(
                 "/api/day",
@@ -67,7 +66,7 @@ public static class DayEndpoints
             )
             .WithName("dayCalendar")
             .WithSummary("The day as a calendar with alarms, to be subscribed to.");
-        app.MapGet("/api/day/calendar", (HouseNetwork house) => new CalendarView(house.CalendarAddress(port)))
+        app.MapGet("/api/day/calendar", (HouseNetwork house) => new CalendarView(house.CalendarAddress()))
             .WithName("calendarAddress")
             .WithSummary("Where others in the house subscribe to the day.");
     }

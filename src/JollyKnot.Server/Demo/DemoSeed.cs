@@ -30,6 +30,9 @@ public static class DemoSeed
         Proofed = TimeSpan.FromMinutes(3);
 
     // What the store held when it was seeded, and when its day began.
+    /// <summary>Where it is kept that the demo was set up.</summary>
+    internal static string KeptAs => Kept.Name;
+
     private sealed record Seeded(string Held, DateTimeOffset Began);
 
     /// <summary>When the demo's day begins, where it begins anew: at 08:40 on the coming Saturday, or on this one. Null when

@@ -6,6 +6,7 @@ using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.Data.Sqlite;
 
 namespace JollyKnot.Server.Guard;
 
@@ -68,10 +69,21 @@ public static partial class Problems
                 new Problem("not-readable:type", Field(untyped.Message.Split("Path: ").Last().Split(' ')[0]))
             ),
             BadHttpRequestException bad => Of(bad.StatusCode, [Unread(bad)]),
+            { } failed when IsOutOfRoom(failed) => Of(StatusCodes.Status507InsufficientStorage, [new("no-room", "")]),
             _ => Of(StatusCodes.Status500InternalServerError, [new("fault", "")]),
         };
         return result.ExecuteAsync(context);
     }
+
+    private static bool IsOutOfRoom(Exception failed) =>
+        failed is SqliteException { SqliteErrorCode: Full or ReadOnly or NotWritten } or IOException { HResult: NoSpace }
+        || (failed.InnerException is { } inner && IsOutOfRoom(inner));
+
+    // As SQLite and the system number them.
+    private const int Full = 13,
+        ReadOnly = 8,
+        NotWritten = 10,
+        NoSpace = 28;
 
     /// <summary>Gives words to a refusal that has none.</summary>
     public static Task Explain(StatusCodeContext context)

@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Dividing;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Learning;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
@@ -59,14 +61,14 @@ public sealed record LogbookPage(
 /// <summary>The logbook over HTTP.</summary>
 public static class LogbookEndpoints
 {
-    // A year of bakes on one page.
-    private const int Most = 200;
+    // A year of bakes, where nobody says how many.
+    private const int Usual = 200,
+        Most = 100_000;
 
     /// <summary>Maps the logbook.</summary>
     public static void MapLogbook(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/logbook", async (BakeBook book) => (await book.Closed(Most)).Select(Line).ToImmutableArray())
-            .WithName("logbook");
+        app.MapGet("/api/logbook", Lines).WithName("logbook").WithSummary("Bakes that are over, the latest first.");
         app.MapGet(
                 "/api/logbook/{id:guid}",
                 async Task<Results<Ok<LogbookPage>, ProblemHttpResult>> (
@@ -90,6 +92,27 @@ public static class LogbookEndpoints
             )
             .WithName("again")
             .WithSummary("What was chosen for a past bake, to be chosen again.");
+    }
+
+    /// <param name="search">Words, all of which are in a bake's dough, bread, note or day.</param>
+    /// <param name="stars">At least so many.</param>
+    /// <param name="take">At most so many.</param>
+    private static async Task<ImmutableArray<LogbookLine>> Lines(BakeBook book, string? search, int? stars, int? take)
+    {
+        var most = Math.Clamp(take ?? Usual, 1, Most);
+        var words = Composed.Folded(search ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        var found =
+            words.Length == 0 && stars is null
+                ? await book.Closed(most)
+                : await book.Closed(b => (b.End.Stars ?? 0) >= (stars ?? 0) && words.All(Says(b).Contains), most);
+        return [.. found.Select(Line)];
+    }
+
+    // What a search looks through.
+    private static string Says(ClosedBake bake)
+    {
+        var day = bake.End.At?.ToLocalTime().ToString("d MMMM yyyy yyyy-MM-dd", CultureInfo.InvariantCulture);
+        return Composed.Folded($"{bake.Title.Dough} {bake.Title.Bread} {bake.End.Note} {day}");
     }
 
     private static LogbookLine Line(PastBake past)

@@ -97,7 +97,10 @@ public static class TodayEndpoints
             .WithName("todayPicture");
         app.MapGet(
                 "/health",
-                async (JollyStore store) => await store.IsReady() ? Results.Ok(new { status = "ready" }) : Results.StatusCode(503)
+                async (JollyStore store, Folder folder) =>
+                    !await store.IsReady() ? Results.StatusCode(StatusCodes.Status503ServiceUnavailable)
+                    : folder.IsWritable() ? Results.Ok(new { status = "ready" })
+                    : Results.Json(new { status = "no-room" }, statusCode: StatusCodes.Status503ServiceUnavailable)
             )
             .ExcludeFromDescription();
     }

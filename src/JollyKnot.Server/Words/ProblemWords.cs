@@ -84,6 +84,10 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["empty:id"] = "A new id is wanted here.",
         ["empty:thing"] = "Something is wanted here.",
         ["empty:member"] = "Something is wanted here.",
+        ["no-room"] =
+            "Nothing more can be written: the disk is full, or the folder cannot be written to. All told before is kept. "
+            + "Make room, then tell this again.",
+        ["not-put-back"] = "{0}",
         ["no-copy"] = "No copy was made: {0}",
         ["empty:time"] = "A time is wanted here.",
         ["empty:change"] = "A change is wanted here.",
@@ -254,6 +258,7 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["unreadable:event"] = "Event {0}: {1}",
         ["set-aside"] = "This {0} is kept as it is, but cannot be read here: {1}",
         ["unknown:thing"] = "There is no such {0}.",
+        ["not-readable:archive"] = "This is no file that Jolly Knot wrote: nothing was taken from it.",
         ["not-readable:sent"] = "This cannot be read: {0}",
         ["not-readable:missing"] = "This is missing.",
         ["not-readable:kind"] = "This is not what belongs here.",

@@ -1,7 +1,8 @@
 // The one way to change anything: sent again while nobody answers; what fails is said, and can be tried again.
 import { MutationCache, QueryClient, useMutation } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
-import { type Schemas, type Trouble } from './http';
+import { houseNow } from './clock';
+import { newId, type BenchView, type Schemas, type Trouble } from './http';
 import { Refused, startOutbox, tell, type Told } from './outbox';
 
 /** How often a change is sent again, a second apart, before its failure is said. */
@@ -96,6 +97,12 @@ export function useTell(bake: string) {
   });
 }
 
+/** Tells that what calls was heard. */
+export function tellHeard({ id: bake, position }: BenchView) {
+  const told = { id: newId(), bake, event: { type: 'alarms-hushed' as const }, basedOn: position, said: 'Heard' };
+  tell({ ...told, at: new Date(houseNow()).toISOString() }).then(bakesChanged, bakesChanged);
+}
+
 /** Sends what an earlier page was told, and shows at once what each that is heard did. */
 export const startTelling = () =>
   startOutbox(({ bake }, answer) => {
@@ -126,5 +133,6 @@ export const kitchenChanged = () => askAgain((path) => path === '/api/kitchen/se
 export const pantryChanged = () => askAgain((path) => path === '/api/pantry');
 export const doughsChanged = () => askAgain((path) => path.startsWith('/api/doughs') || path.startsWith('/api/layouts'));
 export const copiesChanged = () => askAgain((path) => path === '/api/copies');
+export const houseChanged = () => askAgain((path) => path === '/api/house');
 export const larderChanged = () => askAgain((path) => path === '/api/larder');
 export const allChanged = () => queries.invalidateQueries();

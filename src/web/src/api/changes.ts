@@ -4,12 +4,13 @@ import {
   bakesChanged,
   copiesChanged,
   doughsChanged,
+  houseChanged,
   kitchenChanged,
   larderChanged,
   pantryChanged,
   useChange,
 } from './change';
-import { http, newId, type BenchView, type Schemas } from './http';
+import { http, type Schemas } from './http';
 
 function dayChanged() {
   void kitchenChanged();
@@ -33,6 +34,26 @@ export const useKeepKitchen = () =>
   useChange((body: Schemas['Kitchen']) => http.PUT('/api/kitchen/setup', { body }), { after: allChanged, saysItself: true });
 
 export const useMakeCopy = () => useChange(() => http.POST('/api/copies'), { after: copiesChanged });
+
+// The house begins anew after these two; its pages are to be loaded anew.
+export const usePutBack = () =>
+  useChange((name: string) => http.POST('/api/copies/back', { body: { name } }), { saysItself: true });
+
+export const useBringArchive = () =>
+  useChange(
+    (file: File) =>
+      http.POST('/api/archive', {
+        body: '',
+        bodySerializer: () => file,
+        headers: { 'content-type': 'application/zip' },
+      }),
+    { saysItself: true },
+  );
+
+export const useSendAway = () =>
+  useChange((id: string) => http.DELETE('/api/house/devices/{id}', { params: { path: { id } } }), { after: houseChanged });
+
+export const useLogOut = () => useChange(() => http.POST('/api/house/out'), { after: () => window.location.assign('/') });
 
 export const useTakeStarter = () =>
   useChange((body: Schemas['TakeStarter']) => http.POST('/api/starters', { body }), { after: doughsChanged });
@@ -94,19 +115,7 @@ export const usePutAway = () =>
 export const useBringBack = () =>
   useChange((id: string) => http.POST('/api/doughs/{id}/return', { params: { path: { id } } }), { after: doughsChanged });
 
-// Alarms and the scale.
-const hushed = { type: 'alarms-hushed' as const };
-
-export const useHush = () =>
-  useChange(
-    ({ id, position }: BenchView) =>
-      http.POST('/api/bakes/{id}/events', {
-        params: { path: { id } },
-        body: { id: newId(), basedOn: position, event: hushed },
-      }),
-    { after: bakesChanged },
-  );
-
+// The scale.
 export const useScaleTakesByItself = () => useChange((on: boolean) => http.PUT('/api/scale/auto', { body: { on } }));
 export const usePutOnScale = () => useChange((mass: number) => http.POST('/api/scale/put', { body: { mass } }));
 export const useClearScale = () => useChange(() => http.POST('/api/scale/clear'));

@@ -12,6 +12,14 @@ export async function syncClock() {
   anchor = { house: Date.parse(data.now), at: (asked + answered) / 2, speed: data.speed };
 }
 
+/** By how much the house's clock differs from this device's, and how fast it goes. */
+export const clockKept = () => ({ ahead: houseNow() - Date.now(), speed: anchor.speed });
+
+/** Goes by what was kept, until the house answers. */
+export function takeClock({ ahead, speed }: ReturnType<typeof clockKept>) {
+  anchor = { house: Date.now() + ahead, at: performance.now(), speed };
+}
+
 export const houseNow = () => anchor.house + (performance.now() - anchor.at) * anchor.speed;
 export const houseSpeed = () => anchor.speed;
 

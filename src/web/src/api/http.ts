@@ -7,10 +7,22 @@ import { version } from './version';
 export type Schemas = components['schemas'];
 export type BenchView = Schemas['BenchView'];
 export type BakeEvent = Schemas['BakeEvent'];
-export type Trouble = { title: string; status?: number; field?: string; problems?: Schemas['ProblemView'][] };
+export type Trouble = {
+  title: string;
+  status?: number;
+  field?: string;
+  position?: number | null;
+  problems?: Schemas['ProblemView'][];
+};
 
 export const http = createFetchClient<paths>({ baseUrl: window.location.origin });
 http.use(version);
+// Who was sent away, or came in by an old passphrase, is asked for it again.
+http.use({
+  onResponse({ response }) {
+    if (response.status === 401) window.location.assign('/house');
+  },
+});
 
 /** Asks, and keeps the answer as long as it is fresh. */
 export const api = createClient(http);

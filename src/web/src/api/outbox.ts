@@ -87,23 +87,33 @@ async function send() {
 
 type Answer = { data?: Schemas['TellAnswer']; error?: unknown };
 
+// The server is there, but can write nothing yet.
+const noRoom = new Set([503, 507]);
+
 // Null while nobody answers. What was told long before it is heard happened when it was told.
 async function sent({ bake, event, basedOn, id, at }: Told): Promise<Answer | null> {
   const body = { event: tries > 0 && !event.at ? { ...event, at } : event, basedOn, id };
-  return http.POST('/api/bakes/{id}/events', { params: { path: { id: bake } }, body }).catch(() => null);
+  const answer = await http.POST('/api/bakes/{id}/events', { params: { path: { id: bake } }, body }).catch(() => null);
+  return answer && noRoom.has(answer.response.status) ? null : answer;
 }
 
 function hear(told: Told, { data, error }: Answer) {
+  const why = data ? null : new Refused(error as Trouble);
+  // That a bell was heard holds whatever was told meanwhile.
+  if (why && told.event.type === 'alarms-hushed' && why.trouble.position != null) {
+    put(told.id, { basedOn: why.trouble.position });
+    return;
+  }
   const by = waiting.get(told.id);
   waiting.delete(told.id);
-  if (!data) {
-    const why = new Refused(error as Trouble);
+  if (why) {
     // What is wrong with it is said where it was typed; what crossed with another's stays, and so does what nobody waits for.
     if (isCrossed(why) || !by) put(told.id, { refused: why.trouble });
     else away(told.id);
     by?.refused(why);
     return;
   }
+  if (!data) return;
   away(told.id);
   // What was told after it was based on the same sight.
   for (const t of all) if (t.bake === told.bake && t.basedOn === told.basedOn) put(t.id, { basedOn: data.position });

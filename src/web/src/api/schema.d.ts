@@ -756,6 +756,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        /** Bakes that are over, the latest first. */
         get: operations["logbook"];
         put?: never;
         post?: never;
@@ -943,6 +944,92 @@ export interface paths {
         put?: never;
         /** Makes the day's copy now. */
         post: operations["makeCopy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a copy in the place of the book, which is set aside; the house begins anew. */
+        post: operations["putBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything as one file, or with an id one dough or bake. */
+        get: operations["archive"];
+        put?: never;
+        /** Merges such a file, by id; a copy of the book is made before, and the house begins anew. */
+        post: operations["bringArchive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The house network, and who came in. */
+        get: operations["house"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Sends a device away. */
+        delete: operations["sendAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house/out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lets this device leave. */
+        post: operations["logOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1335,6 +1422,7 @@ export interface components {
             beat: null | components["schemas"]["Beat"];
             next: components["schemas"]["StepLine"][];
             calling: components["schemas"]["StepLine"][];
+            willCall: components["schemas"]["StepLine"][];
             steps: components["schemas"]["StepLine"][];
             undo: null | components["schemas"]["Taken"];
             redo: null | components["schemas"]["Taken"];
@@ -1797,6 +1885,16 @@ export interface components {
             canUndo: boolean;
             picture: null | components["schemas"]["Picture"];
         };
+        DeviceView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            seen: string;
+            isThis: boolean;
+        };
         /**
          * @default celsius5
          * @enum {unknown}
@@ -2162,6 +2260,11 @@ export interface components {
              */
             likely: number;
             hotter: boolean;
+        };
+        HouseView: {
+            isOpen: boolean;
+            address: null | string;
+            devices: components["schemas"]["DeviceView"][];
         };
         HouseholdUnits: {
             mass?: components["schemas"]["MassUnit"];
@@ -2875,6 +2978,26 @@ export interface components {
          * @enum {unknown}
          */
         MassUnit: "grams" | "ounces";
+        Merged: {
+            /** Format: int32 */
+            doughs: number;
+            /** Format: int32 */
+            versions: number;
+            /** Format: int32 */
+            bakes: number;
+            /** Format: int32 */
+            events: number;
+            /** Format: int32 */
+            settings: number;
+            kept: string[];
+            unread: string[];
+            isAnything?: boolean;
+        };
+        MergedView: {
+            said: string;
+            merged: components["schemas"]["Merged"];
+            beginsAnew: boolean;
+        };
         Move: {
             /** Format: int32 */
             from: number;
@@ -4035,6 +4158,9 @@ export interface components {
             /** Format: date-time */
             readyBy: null | string;
         };
+        WantedBack: {
+            name: string;
+        };
         Ways: {
             cover?: components["schemas"]["Cover"];
             steam?: null | components["schemas"]["Steam"];
@@ -4092,6 +4218,7 @@ export interface components {
             /** Format: int64 */
             free: number;
             copies: components["schemas"]["Copy"][];
+            aside: components["schemas"]["Copy"][];
         };
         WhyLine: {
             /** Format: date-time */
@@ -5241,7 +5368,11 @@ export interface operations {
     };
     logbook: {
         parameters: {
-            query?: never;
+            query?: {
+                search?: string;
+                stars?: number;
+                take?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -5516,6 +5647,134 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["WhereKeptView"];
                 };
+            };
+        };
+    };
+    putBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WantedBack"];
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    archive: {
+        parameters: {
+            query?: {
+                id?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    bringArchive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MergedView"];
+                };
+            };
+        };
+    };
+    house: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+        };
+    };
+    sendAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+        };
+    };
+    logOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

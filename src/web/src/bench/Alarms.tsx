@@ -1,9 +1,10 @@
 // What is due calls here, on every page, until somebody has heard it anywhere.
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { useHush } from '../api/changes';
-import { api } from '../api/http';
-import { clockTime } from '../api/clock';
+import { tellHeard } from '../api/change';
+import { api, type Schemas } from '../api/http';
+import { clockTime, useNow } from '../api/clock';
+import { useLive } from '../api/live';
 import { nameCall } from '../parts/title';
 import { hush, listenForTouch, ring } from './sound';
 
@@ -11,8 +12,13 @@ listenForTouch();
 
 export function Alarms() {
   const { data } = api.useQuery('get', '/api/today', undefined, { refetchInterval: 10000, refetchIntervalInBackground: true });
-  const hushBake = useHush();
-  const calling = data?.bakes.filter((b) => b.calling.length > 0) ?? [];
+  const { connected } = useLive();
+  const now = useNow(1000);
+  const [heardAt, hear] = useState(0);
+  // While nobody answers it calls by what was last known.
+  const isDue = (line: Schemas['StepLine']) => Date.parse(line.start) <= now && Date.parse(line.start) > heardAt;
+  const bakes = data?.bakes.map((b) => (connected ? b : { ...b, calling: [...b.calling, ...b.willCall].filter(isDue) })) ?? [];
+  const calling = bakes.filter((b) => b.calling.length > 0);
   const what = calling.flatMap((b) => b.calling.map((c) => `${b.id} ${c.step}`)).join(' ');
   const said = calling[0]?.calling[0]?.short;
 
@@ -43,7 +49,13 @@ export function Alarms() {
         )}{' '}
         <small>{first?.title}</small> {more > 0 && <small className="more">and {more} more</small>}
       </span>
-      <button className="button" onClick={() => calling.forEach((bake) => void hushBake.make(bake))}>
+      <button
+        className="button"
+        onClick={() => {
+          hear(now);
+          calling.forEach(tellHeard);
+        }}
+      >
         Heard
       </button>
     </div>

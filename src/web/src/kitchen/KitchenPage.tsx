@@ -11,6 +11,7 @@ import { PotScaleAndBowls } from './PotScaleAndBowls';
 import { Prices } from './Prices';
 import { useKitchen, type Kitchen } from './save';
 import { Tins } from './Tins';
+import { OthersOfTheHouse } from './OthersOfTheHouse';
 import { WhereItIsKept } from './WhereItIsKept';
 
 /** A part of the kitchen's form: the kitchen, what is usual where nothing was entered, and changing it. */
@@ -54,6 +55,7 @@ function Editor({ first, usual, choices }: Props) {
       <PotScaleAndBowls {...part} steps={choices.scaleSteps} />
       <PlacesAndGriddle {...part} />
       <Prices {...part} families={choices.families} />
+      <OthersOfTheHouse />
       <WhereItIsKept />
     </Problems>
   );

@@ -1,7 +1,8 @@
-// Where the household's bread is kept: its folder, its copies, and one now.
-import { useMakeCopy } from '../api/changes';
+// Where the household's bread is kept: its folder, its copies, one now or one put back; and everything as one file.
+import { useState } from 'react';
+import { useBringArchive, useMakeCopy, usePutBack } from '../api/changes';
 import { dayAndTime } from '../api/clock';
-import { api } from '../api/http';
+import { api, type Schemas } from '../api/http';
 import { Section } from './form';
 
 const mega = 1e6;
@@ -10,6 +11,7 @@ const giga = 1e9;
 export function WhereItIsKept() {
   const { data } = api.useQuery('get', '/api/copies');
   const { make, busy } = useMakeCopy();
+  const [isOpen, setOpen] = useState(false);
   if (!data) return null;
   const last = data.copies[0];
   return (
@@ -21,9 +23,114 @@ export function WhereItIsKept() {
         {last ? `Last copy: ${dayAndTime(last.at)}; ${data.copies.length} in all, in its folder “copies”.` : 'No copy yet.'} One
         is made each day, and before each update.
       </p>
-      <button type="button" className="button" disabled={busy} onClick={() => void make(undefined)}>
-        Make a copy now
-      </button>
+      <div className="buttons-row">
+        <button type="button" className="button" disabled={busy} onClick={() => void make(undefined)}>
+          Make a copy now
+        </button>
+        {data.copies.length + data.aside.length > 0 && (
+          <button type="button" className="button" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+            Put a copy back
+          </button>
+        )}
+      </div>
+      {isOpen && <Copies kept={data} />}
+      <Everything />
     </Section>
+  );
+}
+
+/** Waits until the house is there again, and loads the page anew. */
+async function begunAnew() {
+  const wait = () => new Promise((r) => setTimeout(r, 500));
+  const isThere = () =>
+    fetch('/health')
+      .then((answer) => answer.ok)
+      .catch(() => false);
+  // It answers until it has stopped.
+  for (let i = 0; i < 10 && (await isThere()); i++) await wait();
+  while (!(await isThere())) await wait();
+  window.location.reload();
+}
+
+function Copies({ kept }: { kept: Schemas['WhereKeptView'] }) {
+  const putBack = usePutBack();
+  const [wanted, setWanted] = useState<Schemas['Copy'] | null>(null);
+  const [said, say] = useState('');
+  const all = [
+    ...kept.copies.map((copy) => ({ copy, called: `Copy of ${dayAndTime(copy.at)}` })),
+    ...kept.aside.map((copy) => ({ copy, called: `Set aside ${dayAndTime(copy.at)}` })),
+  ];
+  async function back(copy: Schemas['Copy']) {
+    const { trouble } = await putBack.make(copy.name);
+    setWanted(null);
+    if (trouble) return say(trouble.title);
+    say('It is put back. The kitchen opens anew …');
+    await begunAnew();
+  }
+  return (
+    <>
+      <ul className="copies" aria-label="Copies">
+        {all.map(({ copy, called }) => (
+          <li key={copy.name}>
+            <span>
+              {called}, {(copy.size / mega).toFixed(1)} MB
+            </span>
+            {wanted?.name === copy.name ? (
+              <div className="buttons-row">
+                <span>Everything as it is now is set aside, and can be put back the same way.</span>
+                <button type="button" className="button do" disabled={putBack.busy} onClick={() => void back(copy)}>
+                  Put it back
+                </button>
+                <button type="button" className="button" onClick={() => setWanted(null)}>
+                  Leave it
+                </button>
+              </div>
+            ) : (
+              <button type="button" className="button small" onClick={() => setWanted(copy)} aria-label={`Put back: ${called}`}>
+                Put back
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {said && <p role="status">{said}</p>}
+    </>
+  );
+}
+
+function Everything() {
+  const bring = useBringArchive();
+  const [said, say] = useState('');
+  async function take(file: File | undefined) {
+    if (!file) return;
+    say('It is being read …');
+    const { answer, trouble } = await bring.make(file);
+    if (trouble) return say(trouble.title);
+    say(answer.beginsAnew ? `${answer.said} The kitchen opens anew …` : answer.said);
+    if (answer.beginsAnew) await begunAnew();
+  }
+  return (
+    <>
+      <h3>Everything to take along</h3>
+      <p>Doughs, bakes and kitchen as one file, with tables for a spreadsheet. One from elsewhere is merged, nothing doubled.</p>
+      <div className="buttons-row">
+        <a className="button" href="/api/archive" download>
+          Take everything along
+        </a>
+        <label className="button file">
+          Bring a file
+          <input
+            type="file"
+            accept=".zip,application/zip"
+            disabled={bring.busy}
+            onChange={(e) => {
+              void take(e.target.files?.[0]);
+              e.target.value = '';
+            }}
+          />
+        </label>
+      </div>
+      {said && <p role="status">{said}</p>}
+    </>
   );
 }

@@ -1,17 +1,62 @@
 // Past bakes, the latest first.
+import { Input } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../api/http';
 import { calendarDay, span } from '../api/clock';
 import { weight } from '../bench/scaleUnits';
+import { Choice } from '../parts/Choice';
 import { Loading } from '../parts/Loading';
+import { useLater } from '../parts/useLater';
+
+const atOnce = 50;
+type Wanted = 'all' | 'good';
+const good = 4;
 
 export default function Logbook() {
-  const { data, error, refetch } = api.useQuery('get', '/api/logbook');
+  const [search, setSearch] = useState('');
+  const [stars, setStars] = useState<Wanted>('all');
+  const [take, setTake] = useState(atOnce);
+  const query = useLater({ search: search.trim() || undefined, stars: stars === 'good' ? good : undefined, take }, 120);
+  const { data, error, refetch } = api.useQuery(
+    'get',
+    '/api/logbook',
+    { params: { query } },
+    { placeholderData: (before) => before },
+  );
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
-  if (data.length === 0) return <p className="card">No bake is over yet. The first one will be here when it is eaten.</p>;
+  const isAll = !query.search && !query.stars;
+  if (data.length === 0 && isAll)
+    return (
+      <p className="card">
+        No bake is over yet. The first one will be here when it is eaten. <Link to="/">To today</Link>
+      </p>
+    );
   return (
     <>
-      <h1>Logbook</h1>
+      <div className="book-head">
+        <h1>Logbook</h1>
+        <Input
+          aria-label="Search"
+          placeholder="Search dough, bread, note, day"
+          allowClear
+          value={search}
+          onChange={(e) => {
+            setSearch(e.target.value);
+            setTake(atOnce);
+          }}
+        />
+        <Choice
+          label="Stars"
+          value={stars}
+          options={[
+            ['all', 'All'],
+            ['good', '4 and 5 stars'],
+          ]}
+          set={setStars}
+        />
+      </div>
+      {data.length === 0 && <p className="card">No bake that is over is like this.</p>}
       {data.map((b) => (
         <article key={b.id} className="card logline">
           <span className="muted">{b.finishedAt && calendarDay(b.finishedAt)}</span>
@@ -31,6 +76,11 @@ export default function Logbook() {
           {b.stars !== null && <Stars n={b.stars} />}
         </article>
       ))}
+      {data.length === take && (
+        <button type="button" className="button" onClick={() => setTake(take + atOnce)}>
+          Show older ones
+        </button>
+      )}
     </>
   );
 }
