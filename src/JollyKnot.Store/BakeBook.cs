@@ -272,7 +272,10 @@ public sealed class BakeBook : IDisposable
             dated = dated.Composed();
             var log = new BakeLog(stored.Log.Entries.Add(new(basedOn + 1, dated)));
             var after = BakeState.Of(stored.Plan, log, now);
-            var closed = after.IsOver ? close(after) : null;
+            var closed =
+                !after.IsOver ? null
+                : dated is Reviewed anew && stored.Closed is { } was ? was.Judged(anew)
+                : close(after);
             db.Events.Add(
                 new()
                 {

@@ -83,6 +83,33 @@ public sealed class LearnedTests
         (await Pace(house)).ShouldBeGreaterThan(before + 1);
     }
 
+    [Fact]
+    public async Task What_is_over_can_be_judged_anew_and_ends_no_later_for_it()
+    {
+        using var house = new House();
+        var past = (await house.Get("/api/logbook")).Body[0]!;
+        var id = Guid.Parse((string)past["id"]!);
+        var before = (await house.Get($"/api/logbook/{id}")).Body;
+        house.Pass(TimeSpan.FromDays(1));
+        var step = (string)before["steps"]!.AsArray()[^1]!["step"]!;
+        var judged = new
+        {
+            type = "reviewed",
+            step,
+            stars = 2,
+            note = "Stale by noon.",
+        };
+        (await house.Tell(id, judged)).Status.ShouldBe(200);
+        var after = (await house.Get($"/api/logbook/{id}")).Body;
+        ((int)after["stars"]!, (string)after["note"]!).ShouldBe((2, "Stale by noon."));
+        foreach (var same in (string[])["finishedAt", "ready", "status", "steps", "cuts"])
+            $"{after[same]?.ToJsonString()}".ShouldBe($"{before[same]?.ToJsonString()}");
+        // Nothing else can be told of it.
+        (await house.Tell(id, new { type = "step-done", step })).Status.ShouldBe(409);
+        house.Reopen();
+        ((string)(await house.Get($"/api/logbook/{id}")).Body["finishedAt"]!).ShouldBe((string)before["finishedAt"]!);
+    }
+
     private static async Task<double> Pace(House house) =>
         (await LayOut(house, "pan-roll"))["cuts"]![0]!["bestProof"]!.GetValue<double>();
 

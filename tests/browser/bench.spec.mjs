@@ -214,3 +214,37 @@ sharing('sixty pieces and a plait have their place on a phone', async ({ page, s
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   await accessible(page);
 });
+
+test('a figure far from what is believed is asked back: on the scale, in the place, in the bread', async ({ page, server }) => {
+  const id = await bake(server, { pieces: 6 });
+  const { body } = await call(server, `/api/bakes/${id}`);
+  const before = (step) => body.steps.map((s) => s.step).slice(0, body.steps.map((s) => s.step).indexOf(step));
+  for (const step of before('divide')) await tell(server, id, { type: 'step-skipped', step });
+  await page.visit(`/bench/${id}`);
+  const control = page.getByRole('group', { name: 'Controls' }).locator('.do');
+  // A piece in ounces where grams are meant.
+  await page.getByLabel(/No scale/).fill('5');
+  await control.click();
+  await expect(control).toContainText(/5 g where \d+ g is wanted\? Again if so/);
+  expect((await call(server, `/api/bakes/${id}`)).body.station.pieces[0].weighed).toBe(null);
+  const { target } = (await call(server, `/api/bakes/${id}`)).body.station;
+  await page.getByLabel(/No scale/).fill(String(target + 3));
+  // After a press it hears nothing for a moment.
+  await page.waitForTimeout(800);
+  await control.click();
+  await expect.poll(async () => (await call(server, `/api/bakes/${id}`)).body.station.pieces[0].weighed).toBe(target + 3);
+  const { body: now } = await call(server, `/api/bakes/${id}`);
+  for (const { step, state } of now.steps) {
+    if (step === 'start-proof') break;
+    if (state !== 'done' && state !== 'skipped') await tell(server, id, { type: 'step-skipped', step });
+  }
+  await tell(server, id, { type: 'step-done', step: 'start-proof' });
+  await page.reload();
+  await page.getByRole('button', { name: 'Measured there …' }).click();
+  await page.getByLabel(/It is there/).fill('68');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('alert').filter({ hasText: /68 °C where \d+ °C was expected\?/ })).toBeVisible();
+  await page.getByLabel(/It is there/).fill('20');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect.poll(async () => (await call(server, `/api/bakes/${id}`)).body.proof.placeNow).toBe(20);
+});

@@ -249,3 +249,19 @@ sharing('the logbook is searched by dough, bread, note, day and stars', async ({
   await expect(lines.filter({ hasText: 'Fuse-box buns' })).toHaveCount(0);
   await expect(lines).not.toHaveCount(0);
 });
+
+test('how a bake was can be put otherwise later', async ({ page }) => {
+  await page.visit('/logbook');
+  await page.getByRole('link', { name: 'Three-wire plait' }).click();
+  await page.getByRole('button', { name: 'Put it otherwise' }).click();
+  const judge = page.getByRole('region', { name: 'How it was' });
+  await expect(judge.getByLabel('For next time')).toHaveValue(/Ends came undone on one/);
+  await judge.getByRole('button', { name: '2 of 5' }).click();
+  await judge.getByLabel('For next time').fill('Wet the ends.');
+  await judge.getByRole('button', { name: 'Keep' }).click();
+  await expect(judge).toBeHidden();
+  await expect(page.getByText('Wet the ends.')).toBeVisible();
+  await expect(page.getByRole('img', { name: '2 of 5' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Wet the ends.')).toBeVisible();
+});

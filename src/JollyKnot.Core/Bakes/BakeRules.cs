@@ -25,7 +25,7 @@ public static class BakeRules
             return wrongTime;
         if (told is Undone undo && !state.Log.Standing().Any(e => e.Position == undo.Position))
             return new("nothing-to-undo", "position");
-        if (state.IsOver && !told.ReopensWhatIsOver)
+        if (state.IsOver && !told.CanFollowTheEnd)
             return new("bake-over", "");
         return told is StepEvent step ? Step(state, step) : told.Refused(state.Chain);
     }
@@ -40,7 +40,7 @@ public static class BakeRules
     {
         if (state.Timetable[told.Step] is not { Step.IsBeat: true } slot)
             return new("unknown:step", "step");
-        if (slot.State is StepState.Done or StepState.Skipped)
+        if (slot.State is StepState.Done or StepState.Skipped && !told.CanFollowTheEnd)
             return new("already-done", "step");
         return told is StepSkipped ? null : slot.Step.Rule.Refuses(told);
     }

@@ -137,7 +137,8 @@ public sealed record ClosedBake(
     {
         var standing = over.Log.Standing();
         var review = standing.Select(e => e.Event).OfType<Reviewed>().LastOrDefault();
-        var last = standing.LastOrDefault(e => e.Event is Reviewed or Stopped or StepSkipped);
+        var end = over.Timetable.Slots[^1].Step.Id;
+        var last = standing.FirstOrDefault(e => e.Event is Stopped || (e.Event is StepEvent told && told.Step == end));
         return new(
             over.Status,
             over.IsOver ? last?.At : null,
@@ -146,6 +147,13 @@ public sealed record ClosedBake(
             review?.Stars,
             review?.Note
         );
+    }
+
+    /// <summary>The same, judged anew; nothing else of it is reckoned again.</summary>
+    public ClosedBake Judged(Reviewed anew)
+    {
+        ArgumentNullException.ThrowIfNull(anew);
+        return this with { End = End with { Stars = anew.Stars, Note = anew.Note } };
     }
 
     /// <summary>Its steps in time, to be drawn.</summary>

@@ -46,7 +46,7 @@ public abstract record BakeEvent
     internal virtual bool GivesUp => false;
 
     /// <summary>It can be told of a bake that is over.</summary>
-    internal virtual bool ReopensWhatIsOver => false;
+    internal virtual bool CanFollowTheEnd => false;
 
     /// <summary>As it is kept: with text composed.</summary>
     public virtual BakeEvent Composed() => this;
@@ -292,7 +292,7 @@ public sealed record ProofMoved(StepId Proof, Place To) : BakeEvent
         };
 }
 
-/// <summary>The bread was eaten and judged.</summary>
+/// <summary>The bread was eaten and judged; told again, it is judged anew and ends no later for it.</summary>
 /// <param name="Step">The review step.</param>
 /// <param name="Stars">1 to 5.</param>
 /// <param name="Note">For next time; may be empty.</param>
@@ -307,6 +307,10 @@ public sealed record Reviewed(StepId Step, int Stars, string Note) : StepEvent(S
 
     /// <inheritdoc/>
     public override BakeEvent Composed() => this with { Note = Measures.Composed.Of(Note) };
+
+    internal override bool CanFollowTheEnd => true;
+
+    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) => soFar.Steps.ContainsKey(Step) ? soFar : base.AddTo(soFar, spec);
 }
 
 /// <summary>Whatever was calling then was heard.</summary>
@@ -407,5 +411,5 @@ public sealed record Undone(int Position) : BakeEvent
 
     internal override bool IsTakenBackByButton => false;
 
-    internal override bool ReopensWhatIsOver => true;
+    internal override bool CanFollowTheEnd => true;
 }

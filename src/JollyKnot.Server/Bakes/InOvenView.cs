@@ -16,6 +16,7 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="Done">When it is likely done by the probe; null while the probe cannot say.</param>
 /// <param name="DoneFrom">At the soonest.</param>
 /// <param name="DoneTo">At the latest.</param>
+/// <param name="Believed">A reading outside this is asked back.</param>
 /// <param name="ProbeHelps">A probe says when it is done; else its look does.</param>
 public sealed record InOvenView(
     StepId Load,
@@ -30,6 +31,7 @@ public sealed record InOvenView(
     DateTimeOffset? Done,
     DateTimeOffset? DoneFrom,
     DateTimeOffset? DoneTo,
+    PlausibleHeat Believed,
     bool ProbeHelps
 )
 {
@@ -54,6 +56,7 @@ public sealed record InOvenView(
             loaded + of.Probed?.Likely,
             loaded + of.Probed?.From,
             loaded + of.Probed?.To,
+            PlausibleHeat.InTheMiddle(CoreHeat.At(body, heat, fan, state.SoFar.Now - loaded, spec.BoilsAt)),
             of.ProbeHelps
         );
     }

@@ -23,6 +23,7 @@ public sealed record ProofLook(DateTimeOffset At, double Rise, string Seen);
 /// <param name="Step">The step that set the dough to proof.</param>
 /// <param name="Place">Where it stands.</param>
 /// <param name="PlaceNow">How warm it is there now, measured or reckoned.</param>
+/// <param name="PlaceBelieved">A reading outside this is asked back.</param>
 /// <param name="DoughNow">How warm the dough is.</param>
 /// <param name="Moves">When it moves, and where to.</param>
 /// <param name="Trouble">What goes wrong, and what to do.</param>
@@ -42,6 +43,7 @@ public sealed record ProofView(
     DateTimeOffset? LikelyTo,
     string Place,
     Temperature PlaceNow,
+    PlausibleHeat PlaceBelieved,
     Temperature DoughNow,
     ImmutableArray<ProofPoint> Curve,
     ImmutableArray<ProofLook> Looks,
@@ -75,6 +77,7 @@ public sealed record ProofView(
         var since = state.SoFar.Now - start;
         var now = proof.Curve.At(since);
         var place = StandsAt(of, state);
+        var heat = HeatAt(place, of, state, start);
         var load = state.Timetable.At(Milestone.In, of.Batch.Index);
         return new(
             state.Chain.At(Milestone.SetToProof, of.Batch.Index)!.Id,
@@ -87,7 +90,8 @@ public sealed record ProofView(
             start + proof.Likely?.From,
             start + proof.Likely?.To,
             place.Name,
-            HeatAt(place, of, state, start),
+            heat,
+            PlausibleHeat.AtAPlace(heat),
             Temperature.FromCelsius(now.Celsius),
             [.. CurveOf(proof, start, state.SoFar.Now)],
             [

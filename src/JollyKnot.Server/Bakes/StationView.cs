@@ -16,8 +16,14 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="BakeBetween">What that does in the oven.</param>
 public sealed record StationCut(string Name, Form? Shape, int Pieces, int Strands, int? Spread, TimeSpan? BakeBetween);
 
+/// <summary>Weights in whole scale units.</summary>
+/// <param name="From">The lightest.</param>
+/// <param name="To">The heaviest.</param>
+public sealed record Weights(int From, int To);
+
 /// <summary>The scale station, in whole scale units.</summary>
 /// <param name="Balls">A ball of one piece, or of one strand, of each cut, across: what the eye goes by.</param>
+/// <param name="Believed">A piece, or strand, of each cut: what is typed outside this is asked back.</param>
 /// <param name="NoScale">Nothing is weighed: by ruler or by eye.</param>
 /// <param name="EvenOut">Once all are weighed: the fewest pinches that make them even.</param>
 public sealed record StationView(
@@ -33,7 +39,8 @@ public sealed record StationView(
     ImmutableArray<Pinch> EvenOut,
     EyeCut Eye,
     bool NoScale,
-    ImmutableArray<Length> Balls
+    ImmutableArray<Length> Balls,
+    ImmutableArray<Weights> Believed
 )
 {
     internal static StationView Of(BakeState state)
@@ -53,12 +60,19 @@ public sealed record StationView(
             next is null ? Core.Dividing.EvenOut.Of(station.Pieces) : [],
             EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))]),
             spec.NoScale,
-            [.. spec.Cuts.Select(c => Sizes.BallAcross(c.Each / c.Strands))]
+            [.. spec.Cuts.Select(c => Sizes.BallAcross(c.Each / c.Strands))],
+            [.. spec.Cuts.Select(c => BelievedOf(c, spec.Step))]
         );
     }
 
     internal static ImmutableArray<StationCut> CutsOf(BakeSpec spec, ImmutableArray<CutEvenness> even) =>
         [.. spec.Cuts.Select((cut, i) => CutOf(cut, even.FirstOrDefault(e => e.Cut == i)))];
+
+    private static Weights BelievedOf(Cut cut, Mass step)
+    {
+        var believed = Plausible.Around(cut.Each / cut.Strands);
+        return new((int)(believed.From / step), (int)(believed.To / step));
+    }
 
     private static StationCut CutOf(Cut cut, CutEvenness? even) =>
         new(

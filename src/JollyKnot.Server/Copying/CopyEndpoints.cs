@@ -17,13 +17,7 @@ namespace JollyKnot.Server.Copying;
 public sealed record WhereKeptView(string Folder, long Size, long Free, ImmutableArray<Copy> Copies, ImmutableArray<Copy> Aside)
 {
     internal static WhereKeptView Of(Folder folder, Copies copies) =>
-        new(
-            folder.Path,
-            folder.Size,
-            new DriveInfo(folder.Path).AvailableFreeSpace,
-            copies.All,
-            copies.Aside
-        );
+        new(folder.Path, folder.Size, new DriveInfo(folder.Path).AvailableFreeSpace, copies.All, copies.Aside);
 }
 
 /// <summary>A copy to put back.</summary>

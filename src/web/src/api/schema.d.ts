@@ -2296,6 +2296,7 @@ export interface components {
             doneFrom: null | string;
             /** Format: date-time */
             doneTo: null | string;
+            believed: components["schemas"]["PlausibleHeat"];
             probeHelps: boolean;
         };
         Ingredient: {
@@ -3357,6 +3358,18 @@ export interface components {
              */
             to: number;
         };
+        PlausibleHeat: {
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            to: number;
+        };
         Point: {
             /** Format: double */
             x: number;
@@ -3460,6 +3473,7 @@ export interface components {
              * @description A number of celsius.
              */
             placeNow: number;
+            placeBelieved: components["schemas"]["PlausibleHeat"];
             /**
              * Format: double
              * @description A number of celsius.
@@ -3856,6 +3870,7 @@ export interface components {
             eye: components["schemas"]["EyeCut"];
             noScale: boolean;
             balls: number[];
+            believed: components["schemas"]["Weights"][];
         };
         /** @enum {unknown} */
         Steam: "none" | "tray" | "stones" | "mist" | null;
@@ -4210,6 +4225,12 @@ export interface components {
              */
             running: number;
             measure: null | string;
+        };
+        Weights: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
         };
         WhereKeptView: {
             folder: string;

@@ -2,10 +2,15 @@
 import { useState } from 'react';
 import type { BakeEvent, Schemas } from '../api/http';
 import { useTyped } from '../parts/useTyped';
+import { useUnits } from '../parts/units';
+import { useAskedBack } from './useAskedBack';
 
 export function Measure({ proof, tell }: { proof: Schemas['ProofView']; tell: (event: BakeEvent) => void }) {
   const [open, setOpen] = useState(false);
   const typed = useTyped('temperature');
+  const { heat } = useUnits();
+  const { asked, ask } = useAskedBack(proof.placeBelieved);
+  const isAsked = asked !== null && asked === typed.value;
   if (!open)
     return (
       <button className="link muted" style={{ alignSelf: 'start', minHeight: 44 }} onClick={() => setOpen(true)}>
@@ -17,16 +22,24 @@ export function Measure({ proof, tell }: { proof: Schemas['ProofView']; tell: (e
       className="station-line"
       onSubmit={(e) => {
         e.preventDefault();
-        if (typed.value !== null) tell({ type: 'place-measured', proof: proof.step, heat: typed.value });
-        typed.type('');
-        setOpen(false);
+        const { value } = typed;
+        ask(value, () => {
+          if (value !== null) tell({ type: 'place-measured', proof: proof.step, heat: value });
+          typed.type('');
+          setOpen(false);
+        });
       }}
     >
       <label>
         It is there, {typed.unit}{' '}
         <input className="typed" inputMode="decimal" value={typed.text} onChange={(e) => typed.type(e.target.value)} />
       </label>
-      <button className="button small">Keep</button>
+      <button className="button small">{isAsked ? `Yes, ${heat(asked)}` : 'Keep'}</button>
+      {isAsked && (
+        <span className="caution" role="alert">
+          {heat(asked)} where {heat(proof.placeNow)} was expected?
+        </span>
+      )}
     </form>
   );
 }

@@ -1,8 +1,12 @@
 // One past bake: plan against what happened, weights, evenness, notes.
+import { Input } from 'antd';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, type Schemas } from '../api/http';
+import { api, type BenchView, type Schemas } from '../api/http';
 import { calendarDay, clockTime, utcOffsetMinutes } from '../api/clock';
 import { figure, weight } from '../bench/scaleUnits';
+import { StarButtons } from '../bench/StarButtons';
+import { useSend } from '../bench/useSend';
 import { Finish } from '../oven/Finish';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
@@ -45,6 +49,7 @@ export default function LogbookPage() {
         {picture.data && <StrandPicture picture={picture.data} title={data.title} hideNow />}
       </div>
       <WhatIsLeft id={id} />
+      <Judge page={data} />
       <div className="columns">
         <section className="card">
           <h2>Plan and what happened</h2>
@@ -154,6 +159,42 @@ function WhatIsLeft({ id }: { id: string }) {
   return (
     <section className="card" aria-label="The bread">
       <Finish bake={data} />
+    </section>
+  );
+}
+
+// How it was can be said later, or put otherwise.
+function Judge({ page }: { page: Schemas['LogbookPage'] }) {
+  const { data } = api.useQuery('get', '/api/bakes/{id}', { params: { path: { id: page.id } } });
+  const [open, setOpen] = useState(false);
+  if (!data) return null;
+  if (!open)
+    return (
+      <button type="button" className="button" style={{ justifySelf: 'start' }} onClick={() => setOpen(true)}>
+        {page.stars === null ? 'Say how it was' : 'Put it otherwise'}
+      </button>
+    );
+  return <JudgeAnew page={page} bake={data} done={() => setOpen(false)} />;
+}
+
+function JudgeAnew({ page, bake, done }: { page: Schemas['LogbookPage']; bake: BenchView; done: () => void }) {
+  const { send } = useSend(bake, done);
+  const [stars, setStars] = useState(page.stars ?? 0);
+  const [note, setNote] = useState(page.note ?? '');
+  const step = page.steps.at(-1)?.step ?? '';
+  return (
+    <section className="card judge" aria-label="How it was">
+      <StarButtons stars={stars} set={setStars} />
+      <label htmlFor="note">For next time</label>
+      <Input.TextArea id="note" rows={2} value={note} onChange={(e) => setNote(e.target.value)} maxLength={2000} />
+      <button
+        type="button"
+        className="button do"
+        disabled={stars === 0}
+        onClick={() => send({ type: 'reviewed', step, stars, note })}
+      >
+        Keep
+      </button>
     </section>
   );
 }

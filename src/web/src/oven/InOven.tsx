@@ -2,6 +2,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { api, type BakeEvent, type BenchView, type Schemas } from '../api/http';
 import { clockTime, useNow } from '../api/clock';
+import { useAskedBack } from '../bench/useAskedBack';
 import { useUnits } from '../parts/units';
 import { useTyped } from '../parts/useTyped';
 import { useWidth } from '../parts/useWidth';
@@ -9,6 +10,8 @@ import { useWidth } from '../parts/useWidth';
 export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEvent) => void }) {
   const oven = bake.inOven;
   const typed = useTyped('temperature');
+  const { heat } = useUnits();
+  const { asked, ask } = useAskedBack(oven?.believed);
   const [follows, setFollows] = useState(false);
   const standIns = api.useQuery('get', '/api/kitchen').data?.standIns ?? false;
   const read = (core: number) => oven && Number.isFinite(core) && tell({ type: 'probe-read', load: oven.load, core });
@@ -54,11 +57,18 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
             onChange={(e) => typed.type(e.target.value)}
             onKeyDown={(e) => {
               if (e.key !== 'Enter') return;
-              read(typed.value ?? Number.NaN);
-              typed.type('');
+              ask(typed.value, () => {
+                read(typed.value ?? Number.NaN);
+                typed.type('');
+              });
             }}
           />
         </label>
+        {asked !== null && asked === typed.value && (
+          <span className="caution" role="alert">
+            {heat(asked)} in the middle? Enter again if so.
+          </span>
+        )}
         {standIns && (
           <>
             <button className="button small" onClick={() => void take()}>

@@ -7,6 +7,7 @@ import type { Primary } from '../Controls';
 import { Frame } from '../Frame';
 import { weight } from '../scaleUnits';
 import { OnTheTable, Station, useDivide } from '../Station';
+import { useAskedBack } from '../useAskedBack';
 import { useSaid } from '../useSpeech';
 import { EyePlan, RulerMarks } from '../WithoutScale';
 
@@ -20,6 +21,7 @@ export function Divided(at: AtBeat) {
   const [waiting, setWaiting] = useState(false);
   const divide = useDivide(bake, typed);
   const [by, divideBy] = useBy(station?.noScale ?? false);
+  const { asked, ask } = useAskedBack(station?.believed[divide.piece?.cut ?? -1]);
   useSaid(divide.settled ? divide.words : '');
   if (!station) return <Frame {...at} say={beat.phrase.say} primary={null} children={null} />;
 
@@ -37,7 +39,8 @@ export function Divided(at: AtBeat) {
     if (units !== null) take(units);
   };
   const takeThisOne = () => {
-    if (divide.units !== null) take(divide.units);
+    const { units } = divide;
+    if (units !== null) ask(typed === '' ? null : units, () => take(units));
     else if (divide.words && !waiting) void takeWhenStill();
   };
 
@@ -45,6 +48,8 @@ export function Divided(at: AtBeat) {
   const howItIsTaken = () => {
     if (waiting) return 'taken as soon as it stands still';
     if (divide.units === null) return 'put it on the scale, or type it';
+    if (asked !== null && asked === divide.units && divide.piece)
+      return `${weight(station.scale, asked)} where ${weight(station.scale, divide.piece.target)} is wanted? Again if so`;
     return `${weight(station.scale, divide.units)}, Space or Enter`;
   };
   const primary: Primary =

@@ -3,9 +3,8 @@ import { Input } from 'antd';
 import { useKept } from '../../parts/useKept';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
+import { StarButtons } from '../StarButtons';
 import { Figure } from './Shown';
-
-const most = 5;
 
 export function Reviewed(at: AtBeat) {
   const { bake, beat, told } = at;
@@ -19,19 +18,7 @@ export function Reviewed(at: AtBeat) {
   return (
     <Frame {...at} say={beat.phrase.say} primary={null}>
       <Figure {...at} />
-      <div className="answers" role="group" aria-label="Rating">
-        {Array.from({ length: most }, (_, i) => i + 1).map((n) => (
-          <button
-            key={n}
-            className={n <= stars ? 'button star given' : 'button star'}
-            aria-pressed={n === stars}
-            aria-label={`${n} of ${most}`}
-            onClick={() => setStars(n)}
-          >
-            {n <= stars ? '★' : '☆'}
-          </button>
-        ))}
-      </div>
+      <StarButtons stars={stars} set={setStars} />
       <label htmlFor="note">For next time</label>
       <Input.TextArea id="note" rows={2} value={note} onChange={(e) => setNote(e.target.value)} maxLength={2000} />
       <button className="button do" disabled={stars === 0} style={{ alignSelf: 'start', minWidth: 220 }} onClick={keep}>

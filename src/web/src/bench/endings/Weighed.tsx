@@ -1,10 +1,10 @@
 // A weight: what the scale shows, or what is typed, or what was planned. Without a scale it was measured.
-import { useState } from 'react';
 import { useLive } from '../../api/live';
 import { useTyped } from '../../parts/useTyped';
 import { useUnits } from '../../parts/units';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
+import { useAskedBack } from '../useAskedBack';
 import { Figure } from './Shown';
 
 export function Weighed(at: AtBeat) {
@@ -26,7 +26,7 @@ function Measured(at: AtBeat) {
 function OnScale(at: AtBeat) {
   const { bake, beat, told } = at;
   const typed = useTyped('mass');
-  const [asked, setAsked] = useState<number | null>(null);
+  const { asked, ask } = useAskedBack(beat.believed);
   const { reading } = useLive();
   const { mass: said } = useUnits();
   const onScale = reading?.taken ?? null;
@@ -35,10 +35,7 @@ function OnScale(at: AtBeat) {
 
   const from = !typed.blank ? 'as typed' : onScale !== null ? 'as on the scale' : 'as planned';
   const tell = (of: number | null) => told({ type: tellsOf(at), step: beat.step, mass: of ?? Number.NaN });
-  // Far from what is expected, it is asked back: another unit, or a digit too few.
-  const isOdd = (of: number | null) =>
-    of !== null && beat.believed !== null && (of < beat.believed.from || of > beat.believed.to) && asked !== of;
-  const weigh = () => (isOdd(mass) ? setAsked(mass) : tell(mass));
+  const weigh = () => ask(mass, () => tell(mass));
   const digit = (d: string) => {
     typed.type(typed.text + d);
     document.getElementById('typed')?.focus();

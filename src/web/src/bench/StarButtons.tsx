@@ -1,0 +1,19 @@
+// How good it was, in stars.
+const most = 5;
+
+export const StarButtons = ({ stars, set }: { stars: number; set: (stars: number) => void }) => (
+  <div className="answers" role="group" aria-label="Rating">
+    {Array.from({ length: most }, (_, i) => i + 1).map((n) => (
+      <button
+        type="button"
+        key={n}
+        className={n <= stars ? 'button star given' : 'button star'}
+        aria-pressed={n === stars}
+        aria-label={`${n} of ${most}`}
+        onClick={() => set(n)}
+      >
+        {n <= stars ? '★' : '☆'}
+      </button>
+    ))}
+  </div>
+);
