@@ -170,6 +170,7 @@ static async Task<int> Serve(string[] args, PutBack putBack)
     app.MapToday();
     app.MapDay();
     app.MapKitchen();
+    app.MapFirstQuestions();
     app.MapPantry();
     app.MapDoughs();
     app.MapRecipes();

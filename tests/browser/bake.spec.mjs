@@ -4,6 +4,58 @@ import { accessible, bake, call, choose, expect, follow, rolls, sharing, tell, t
 test.describe('own dough to warm rolls', () => {
   test.use({ demo: false });
 
+  test('five answers, a dough of the shelf, a first bake: a few touches, each answer seen in the kitchen', async ({
+    page,
+    server,
+  }) => {
+    await page.visit('/');
+    const kitchen = page.getByRole('region', { name: 'Your kitchen' });
+    let touches = 0;
+    const touch = async (name, role = 'button') => {
+      touches++;
+      await kitchen.getByRole(role, { name }).click();
+    };
+    await touch('It begins by standing still', 'checkbox');
+    await expect(kitchen.getByRole('img')).toContainText('still 20');
+    await touch('1:30');
+    await expect(kitchen.getByRole('heading')).toHaveText('What do you measure with?');
+    await expect(kitchen.getByRole('img')).toContainText('rises 45');
+    await touch('Cups and spoons, °F');
+    await expect(kitchen.getByRole('img')).toContainText('cups and spoons');
+    await touch('450 °F');
+    await expect(kitchen.getByRole('img')).toContainText('to 450 °F');
+    await touch(/^Half-sheet tray, 18(\.0)? in/);
+    await touch(/^Loaf tin/);
+    await touch('That is all');
+    await touch('5:00 to 21:00');
+    await expect(kitchen).toBeHidden();
+    const { body } = await call(server, '/api/kitchen/setup');
+    expect(body.tins.map((t) => t.id)).toEqual(['tray', 'loaf-tin']);
+    expect(body.awake).toMatchObject({ from: 5 * 3600, to: 21 * 3600 });
+    expect(body.machines[0].phases.map((p) => p.length / 60)).toEqual([20, 25, 45]);
+    // What nobody was asked stays usual.
+    expect(body.seasons).toBe(null);
+    await page.getByRole('button', { name: /^Soft rolls/ }).click();
+    await page.getByRole('button', { name: 'Start this bake' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Put the paddle in the bread machine.');
+    expect(touches + 2).toBeLessThanOrEqual(20);
+  });
+
+  test('every question can be skipped at once, and a number typed where no button fits', async ({ page, server }) => {
+    await page.visit('/');
+    const kitchen = page.getByRole('region', { name: 'Your kitchen' });
+    await kitchen.getByLabel('or, in minutes').fill('130');
+    await kitchen.getByLabel('or, in minutes').press('Enter');
+    await expect(kitchen.getByRole('heading')).toHaveText('What do you measure with?');
+    await expect(kitchen.getByRole('img')).toContainText('Bread machine: 130 min');
+    await accessible(page);
+    await kitchen.getByRole('button', { name: 'Skip all' }).click();
+    await expect(kitchen).toBeHidden();
+    const { body } = await call(server, '/api/kitchen/setup');
+    expect(body.awake).toBe(null);
+    expect(body.tins).toEqual([]);
+  });
+
   test('typed in, laid out, baked step by step, in the logbook', async ({ page, server }) => {
     await page.visit('/doughs/new');
     await page.getByLabel('Name', { exact: true }).fill('Vice-grip rolls');

@@ -276,7 +276,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         var up = changes.Where(c => c.Kind == ChangeKind.Up).Select(c => c.At).OfType<DateTimeOffset>().ToList();
         if (up.Count > 0)
         {
-            await kitchens.Set(kitchen with { Up = [.. kitchen.Up.Where(u => u > now), .. up] });
+            await kitchens.Change(k => k with { Up = [.. k.Up.Where(u => u > now), .. up] });
             closed = await Closed();
         }
         // What the baker saw is what is done; of a large day the best that was found until now.
@@ -313,7 +313,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             return false;
         var (now, kitchen) = (clock.GetUtcNow(), await kitchens.Get());
         if (!kitchen.Up.SequenceEqual(up))
-            await kitchens.Set(kitchen with { Up = up });
+            await kitchens.Change(k => k with { Up = up });
         foreach (var bake in await Stand())
             if (back.FirstOrDefault(b => b.Id == bake.Id) is { Plan: { } plan, Held: { } held })
             {

@@ -197,9 +197,8 @@ public static class KitchenEndpoints
                 "/api/kitchen/setup",
                 async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper, HouseClock clock) =>
                 {
-                    if (KitchenCheck.Of(kitchen, clock.GetUtcNow()) is { Length: > 0 } problems)
+                    if (await keeper.Change(_ => kitchen, k => KitchenCheck.Of(k, clock.GetUtcNow())) is { Length: > 0 } problems)
                         return Problems.Bad(problems);
-                    await keeper.Set(kitchen.Composed());
                     return TypedResults.Ok(await keeper.Get());
                 }
             )

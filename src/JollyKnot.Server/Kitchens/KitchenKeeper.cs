@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
@@ -7,13 +8,14 @@ using JollyKnot.Store;
 namespace JollyKnot.Server.Kitchens;
 
 /// <summary>The household's kitchen: kept in the store, a plain one until somebody enters theirs.</summary>
-public sealed class KitchenKeeper(Settings settings)
+public sealed class KitchenKeeper(Settings settings) : IDisposable
 {
     // 2: its places say how they are made warm. 3: its ring.
     private static readonly DocumentKind<Kitchen> Kept = new("kitchen", unchanged => unchanged, unchanged => unchanged)
     {
         Holds = kitchen => !kitchen.Ovens.IsDefaultOrEmpty && kitchen.Pot is not null,
     };
+    private readonly SemaphoreSlim writing = new(1);
     private Kitchen? kept;
 
     /// <summary>The words in this kitchen's units.</summary>
@@ -23,11 +25,37 @@ public sealed class KitchenKeeper(Settings settings)
     public async Task<Kitchen> Get() => kept ?? Remember(await settings.Get(Kept) ?? Plain);
 
     /// <summary>Keeps a kitchen.</summary>
-    public async Task Set(Kitchen kitchen)
+    public Task Set(Kitchen kitchen) => Change(_ => kitchen);
+
+    /// <summary>Changes the kitchen as it is by then: of two changes at once none undoes the other.</summary>
+    /// <param name="to">The change.</param>
+    /// <param name="wrong">What speaks against a kitchen; null takes any.</param>
+    /// <returns>What speaks against it; empty when it was kept.</returns>
+    public async Task<ImmutableArray<Problem>> Change(
+        Func<Kitchen, Kitchen> to,
+        Func<Kitchen, ImmutableArray<Problem>>? wrong = null
+    )
     {
-        await settings.Set(Kept, kitchen);
-        Remember(kitchen);
+        ArgumentNullException.ThrowIfNull(to);
+        await writing.WaitAsync();
+        try
+        {
+            var changed = to(await Get());
+            if (wrong?.Invoke(changed) is { Length: > 0 } problems)
+                return problems;
+            changed = changed.Composed();
+            await settings.Set(Kept, changed);
+            Remember(changed);
+            return [];
+        }
+        finally
+        {
+            writing.Release();
+        }
     }
+
+    /// <inheritdoc/>
+    public void Dispose() => writing.Dispose();
 
     private Kitchen Remember(Kitchen kitchen)
     {

@@ -50,6 +50,10 @@ export const useBringArchive = () =>
     { saysItself: true },
   );
 
+// What is read and what can be made here may be another after it.
+export const useAnswerFirst = () =>
+  useChange((body: Schemas['FirstAnswers']) => http.POST('/api/kitchen/first', { body }), { after: allChanged });
+
 export const useSendAway = () =>
   useChange((id: string) => http.DELETE('/api/house/devices/{id}', { params: { path: { id } } }), { after: houseChanged });
 

@@ -187,6 +187,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kitchen/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["firstQuestions"];
+        put?: never;
+        /** Writes what was answered into the kitchen; all else stays as it is. */
+        post: operations["answerFirstQuestion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pantry": {
         parameters: {
             query?: never;
@@ -2070,6 +2087,34 @@ export interface components {
             /** Format: date-time */
             freezeBy: null | string;
             keepCold: boolean;
+        };
+        FirstAnswers: {
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            cycle?: null | number;
+            standsFirst?: null | boolean;
+            noScale?: null | boolean;
+            units?: null | components["schemas"]["HouseholdUnits"];
+            /**
+             * Format: double
+             * @description A number of celsius.
+             */
+            hottest?: null | number;
+            fan?: null | boolean;
+            /** Format: int32 */
+            racks?: null | number;
+            tins?: null | string[];
+            awake?: null | components["schemas"]["OpenHours"];
+        };
+        FirstQuestionsView: {
+            cycles: number[];
+            tops: number[];
+            tins: components["schemas"]["Tin"][];
+            days: components["schemas"]["OpenHours"][];
+            usualDay: components["schemas"]["OpenHours"];
+            kitchen: components["schemas"]["Kitchen"];
         };
         FirstRise: {
             /** Format: double */
@@ -4526,6 +4571,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UsualKitchen"];
+                };
+            };
+        };
+    };
+    firstQuestions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstQuestionsView"];
+                };
+            };
+        };
+    };
+    answerFirstQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstAnswers"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstQuestionsView"];
                 };
             };
         };

@@ -9,6 +9,7 @@ import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
 import { Troubles } from '../day/Troubles';
 import { Starters } from '../doughs/Starters';
+import { FirstQuestions } from '../first/FirstQuestions';
 
 export function Today() {
   const { data, error, refetch } = api.useQuery('get', '/api/today', undefined, {
@@ -42,6 +43,7 @@ export function Today() {
         </section>
       )}
       <InTheCold />
+      {doughs.data?.total === 0 && data.bakes.length === 0 && <FirstQuestions />}
       {doughs.data?.total === 0 && <Starters />}
       <section aria-label="Start something">
         <h2 style={{ margin: '6px 0 12px' }}>Start something</h2>

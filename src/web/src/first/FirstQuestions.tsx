@@ -1,0 +1,209 @@
+// The first opening: five questions, each a touch or two, each answer seen at once in the kitchen drawn beside them.
+import { useState } from 'react';
+import { useAnswerFirst } from '../api/changes';
+import { api, type Schemas } from '../api/http';
+import { typedOr } from '../parts/typed';
+import { useKept } from '../parts/useKept';
+import { useUnits } from '../parts/units';
+import { KitchenDrawn } from './KitchenDrawn';
+
+type Questions = Schemas['FirstQuestionsView'];
+type Answers = Schemas['FirstAnswers'];
+type Ask = { q: Questions; answer: (to: Answers) => void; next: () => void };
+
+const minute = 60;
+const hour = 3600;
+const cycle = (seconds: number) =>
+  `${Math.floor(seconds / hour)}:${String(Math.round((seconds % hour) / minute)).padStart(2, '0')}`;
+const oclock = (seconds: number) => `${(seconds / hour) % 24}:00`;
+
+const asked: [string, (ask: Ask) => React.ReactNode][] = [
+  ['What does the dough cycle say it takes?', Cycle],
+  ['What do you measure with?', Measures],
+  ['How hot does the oven get?', Oven],
+  ['Which of these do you own?', Tins],
+  ['When is somebody up?', Days],
+];
+
+export function FirstQuestions() {
+  const { data } = api.useQuery('get', '/api/kitchen/first');
+  const [at, go] = useKept('first-question', 0);
+  const { make, busy } = useAnswerFirst();
+  const [question, Form] = asked[at] ?? [];
+  if (!data || !Form) return null;
+  const next = () => go(at + 1);
+  const answer = (to: Answers) => void make(to);
+  return (
+    <section className="card first-questions" aria-label="Your kitchen">
+      <div aria-busy={busy}>
+        <p className="muted num">
+          {at + 1} of {asked.length}
+        </p>
+        <h2>{question}</h2>
+        <Form q={data} answer={answer} next={next} />
+        <div className="buttons-row">
+          {at > 0 && (
+            <button type="button" className="button quiet" onClick={() => go(at - 1)}>
+              Back
+            </button>
+          )}
+          <button type="button" className="button quiet" onClick={next}>
+            Skip: as usual
+          </button>
+          <button type="button" className="button quiet" onClick={() => go(asked.length)}>
+            Skip all
+          </button>
+        </div>
+      </div>
+      <KitchenDrawn q={data} />
+    </section>
+  );
+}
+
+function Touch({ label, on, act }: { label: string; on: boolean; act: () => void }) {
+  return (
+    <button type="button" className={on ? 'button chosen' : 'button'} aria-pressed={on} onClick={act}>
+      {label}
+    </button>
+  );
+}
+
+function Cycle({ q, answer, next }: Ask) {
+  const [typed, type] = useState('');
+  const phases = q.kitchen.machines[0]?.phases ?? [];
+  const stands = phases[0]?.kind === 'warm';
+  return (
+    <>
+      <label className="check">
+        <input type="checkbox" checked={stands} onChange={(e) => answer({ standsFirst: e.target.checked })} /> It begins by
+        standing still
+      </label>
+      <div className="answers" role="group" aria-label="Cycle">
+        {q.cycles.map((c) => (
+          <Touch
+            key={c}
+            label={cycle(c)}
+            on={false}
+            act={() => {
+              answer({ cycle: c, standsFirst: stands });
+              next();
+            }}
+          />
+        ))}
+      </div>
+      <form
+        className="station-line"
+        onSubmit={(e) => {
+          e.preventDefault();
+          answer({ cycle: typedOr(typed, 0) * minute, standsFirst: stands });
+          next();
+        }}
+      >
+        <label>
+          or, in minutes <input className="typed" inputMode="numeric" value={typed} onChange={(e) => type(e.target.value)} />
+        </label>
+        {typed !== '' && <button className="button small">So long</button>}
+      </form>
+    </>
+  );
+}
+
+const sets: [string, Answers][] = [
+  ['Scale: grams, °C', { noScale: false, units: { mass: 'grams', temperature: 'celsius', length: 'metric' } }],
+  ['Scale: ounces, °F', { noScale: false, units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches' } }],
+  ['Cups and spoons, °F', { noScale: true, units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches' } }],
+  ['Cups and spoons, °C', { noScale: true, units: { mass: 'grams', temperature: 'celsius', length: 'metric' } }],
+];
+
+function Measures({ answer, next }: Ask) {
+  return (
+    <div className="answers" role="group" aria-label="Measures">
+      {sets.map(([label, to]) => (
+        <Touch
+          key={label}
+          label={label}
+          on={false}
+          act={() => {
+            answer(to);
+            next();
+          }}
+        />
+      ))}
+    </div>
+  );
+}
+
+function Oven({ q, answer, next }: Ask) {
+  const { heat } = useUnits();
+  const oven = q.kitchen.ovens[0];
+  return (
+    <>
+      <label className="check">
+        <input type="checkbox" checked={oven?.fan ?? false} onChange={(e) => answer({ fan: e.target.checked })} /> It has a fan,
+        and I use it
+      </label>
+      <label className="check">
+        <input type="checkbox" checked={(oven?.racks ?? 1) > 1} onChange={(e) => answer({ racks: e.target.checked ? 2 : 1 })} />{' '}
+        Two trays at once
+      </label>
+      <div className="answers" role="group" aria-label="Top of the dial">
+        {q.tops.map((t) => (
+          <Touch
+            key={t}
+            label={heat(t)}
+            on={false}
+            act={() => {
+              answer({ hottest: t });
+              next();
+            }}
+          />
+        ))}
+      </div>
+    </>
+  );
+}
+
+function Tins({ q, answer, next }: Ask) {
+  const [own, setOwn] = useState(() => q.tins.map((t) => t.id).filter((id) => q.kitchen.tins?.some((t) => t.id === id)));
+  const { length } = useUnits();
+  const touch = (id: string) => {
+    const now = own.includes(id) ? own.filter((o) => o !== id) : [...own, id];
+    setOwn(now);
+    answer({ tins: now });
+  };
+  return (
+    <>
+      <div className="answers" role="group" aria-label="Trays and tins">
+        {q.tins.map((t) => (
+          <Touch
+            key={t.id}
+            label={`${t.name}, ${length(t.length)}${t.shape === 'round' ? '' : ` × ${length(t.width)}`}`}
+            on={own.includes(t.id)}
+            act={() => touch(t.id)}
+          />
+        ))}
+      </div>
+      <button type="button" className="button do" style={{ justifySelf: 'start' }} onClick={next}>
+        That is all
+      </button>
+    </>
+  );
+}
+
+function Days({ q, answer, next }: Ask) {
+  return (
+    <div className="answers" role="group" aria-label="Up">
+      {q.days.map((d) => (
+        <Touch
+          key={d.from}
+          label={`${oclock(d.from)} to ${oclock(d.to)}`}
+          on={false}
+          act={() => {
+            answer({ awake: d });
+            next();
+          }}
+        />
+      ))}
+    </div>
+  );
+}
