@@ -44,7 +44,7 @@ export const test = base.extend({
     };
     await use(page);
     expect(
-      complaints.filter((c) => !/ERR_CONNECTION|WebSocket|net::ERR|status of 4(00|09)|blocked by Playwright/.test(c)),
+      complaints.filter((c) => !/ERR_CONNECTION|WebSocket|net::ERR|status of 4(00|09|12)|blocked by Playwright/.test(c)),
     ).toEqual([]);
   },
 });

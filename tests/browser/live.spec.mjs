@@ -378,3 +378,31 @@ test.describe('', () => {
     page.complaints.length = 0;
   });
 });
+
+test('two who change the kitchen keep both changes, and of the same thing one says which holds', async ({ page, server }) => {
+  await page.visit('/kitchen');
+  const name = page.getByLabel('Name').first();
+  const setup = async (to) => {
+    const { body } = await call(server, '/api/kitchen/setup');
+    expect((await call(server, '/api/kitchen/setup', { ...body, ...to }, 'PUT')).status).toBe(200);
+  };
+  const kept = async () => (await call(server, '/api/kitchen/setup')).body;
+  // Another screen changes the sea level, this one the name: both stay.
+  await setup({ altitude: 300_000 });
+  await name.fill('The boiler room');
+  await expect.poll(async () => (await kept()).name).toBe('The boiler room');
+  expect((await kept()).altitude).toBe(300_000);
+  // Both change the name.
+  await setup({ name: 'The attic' });
+  await name.fill('The cellar');
+  const meanwhile = page.getByRole('alert').filter({ hasText: 'Meanwhile somebody else changed name. Which holds?' });
+  await expect(meanwhile).toBeVisible();
+  expect((await kept()).name).toBe('The attic');
+  await meanwhile.getByRole('button', { name: 'Keep mine' }).click();
+  await expect.poll(async () => (await kept()).name).toBe('The cellar');
+  await setup({ name: 'The attic' });
+  await name.fill('The loft');
+  await meanwhile.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(name).toHaveValue('The attic');
+  expect((await kept()).name).toBe('The attic');
+});

@@ -202,6 +202,22 @@ try {
   const lunch = bakes.find((b) => b.title === 'Workbench soft rolls').wanted;
   await make('round-bun', 9, '00000005-4a4b-4442-8000-000000000005', { readyBy: lunch });
   await shot('day-impossible', '/day', { dark: true });
+  // A house that has nothing yet, at its third question.
+  const empty = await new Server(5392, { alone: false, demo: false }).start();
+  if (only.length === 0 || only.includes('first-opening')) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(empty.url);
+    await page.getByLabel('It begins by standing still').click();
+    await page.getByRole('button', { name: '1:30' }).click();
+    await page.getByRole('button', { name: 'Scale: grams, °C' }).click();
+    await page.getByLabel('Two trays at once').click();
+    await page.getByRole('button', { name: '250 °C' }).click();
+    for (const tin of ['Baking tray', 'Loaf tin', 'Round tin'])
+      await page.getByRole('button', { name: new RegExp(`^${tin}`) }).click();
+    await page.waitForTimeout(800);
+    await page.screenshot({ path: resolve(folder, 'first-opening.png') });
+  }
+  await empty.stop();
 } finally {
   await browser.close();
   await server.stop();

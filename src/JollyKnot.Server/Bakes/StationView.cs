@@ -61,16 +61,18 @@ public sealed record StationView(
             EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))]),
             spec.NoScale,
             [.. spec.Cuts.Select(c => Sizes.BallAcross(c.Each / c.Strands))],
-            [.. spec.Cuts.Select(c => BelievedOf(c, spec.Step))]
+            [.. spec.Cuts.Select((_, cut) => BelievedOf(station, cut, spec.Step))]
         );
     }
 
     internal static ImmutableArray<StationCut> CutsOf(BakeSpec spec, ImmutableArray<CutEvenness> even) =>
         [.. spec.Cuts.Select((cut, i) => CutOf(cut, even.FirstOrDefault(e => e.Cut == i)))];
 
-    private static Weights BelievedOf(Cut cut, Mass step)
+    // Around what the dough as weighed leaves for each.
+    private static Weights BelievedOf(Station station, int cut, Mass step)
     {
-        var believed = Plausible.Around(cut.Each / cut.Strands);
+        var target = station.Pieces.Where(p => p.Cut == cut).Select(p => p.Target).DefaultIfEmpty(0).Max();
+        var believed = Plausible.Around(step * target);
         return new((int)(believed.From / step), (int)(believed.To / step));
     }
 

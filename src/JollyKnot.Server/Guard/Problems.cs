@@ -48,6 +48,9 @@ public static partial class Problems
     public static ProblemHttpResult Conflict(Problem problem, int? position = null) =>
         Of(StatusCodes.Status409Conflict, [problem], position);
 
+    /// <summary>It was changed since it was read.</summary>
+    public static ProblemHttpResult Changed() => Of(StatusCodes.Status412PreconditionFailed, [new("changed", "")]);
+
     /// <summary>Turns what escapes an endpoint into problem details. Bad input is no fault of the house and is not logged as
     /// one.</summary>
     public static ExceptionHandlerOptions Handling { get; } =

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using System.Security.Cryptography;
+using System.Text.Json;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Days;
 using JollyKnot.Core.Dividing;
@@ -12,6 +14,7 @@ using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Words;
+using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace JollyKnot.Server.Kitchens;
@@ -185,7 +188,10 @@ public static class KitchenEndpoints
                     }
             )
             .WithName("kitchen");
-        app.MapGet("/api/kitchen/setup", (KitchenKeeper keeper) => keeper.Get())
+        app.MapGet(
+                "/api/kitchen/setup",
+                async (KitchenKeeper keeper, HttpResponse response) => Marked(await keeper.Get(), response)
+            )
             .WithName("kitchenSetup")
             .WithSummary("Everything the kitchen has, to be edited.");
         app.MapGet("/api/kitchen/usual", async (KitchenKeeper keeper) => UsualKitchen.At((await keeper.Get()).Room))
@@ -193,16 +199,40 @@ public static class KitchenEndpoints
             .WithSummary(
                 "What one more machine, oven, tray, place or bowl is like, and what is meant where nothing was entered."
             );
-        app.MapPut(
-                "/api/kitchen/setup",
-                async Task<Results<Ok<Kitchen>, ProblemHttpResult>> (Kitchen kitchen, KitchenKeeper keeper, HouseClock clock) =>
-                {
-                    if (await keeper.Change(_ => kitchen, k => KitchenCheck.Of(k, clock.GetUtcNow())) is { Length: > 0 } problems)
-                        return Problems.Bad(problems);
-                    return TypedResults.Ok(await keeper.Get());
-                }
-            )
-            .WithName("saveKitchenSetup");
+        app.MapPut("/api/kitchen/setup", Keep)
+            .WithName("saveKitchenSetup")
+            .WithSummary("Keeps the kitchen; with If-Match, only where nobody changed it since it was read.");
+    }
+
+    // The mark of a kitchen: the same for the same.
+    private static string MarkOf(Kitchen kitchen) =>
+        $"\"{Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(kitchen, Json.Documents)))}\"";
+
+    private static Kitchen Marked(Kitchen kitchen, HttpResponse response)
+    {
+        response.Headers.ETag = MarkOf(kitchen);
+        return kitchen;
+    }
+
+    private static async Task<Results<Ok<Kitchen>, ProblemHttpResult>> Keep(
+        Kitchen kitchen,
+        KitchenKeeper keeper,
+        HouseClock clock,
+        HttpContext context
+    )
+    {
+        var (read, isChanged) = (context.Request.Headers.IfMatch.ToString(), false);
+        var wrong = await keeper.Change(
+            there =>
+            {
+                isChanged = read.Length > 0 && read != MarkOf(there);
+                return isChanged ? there : kitchen;
+            },
+            k => KitchenCheck.Of(k, clock.GetUtcNow())
+        );
+        return isChanged ? Problems.Changed()
+            : wrong.Length > 0 ? Problems.Bad(wrong)
+            : TypedResults.Ok(Marked(await keeper.Get(), context.Response));
     }
 
     private static KitchenView View(Kitchen kitchen, DateTimeOffset now) =>

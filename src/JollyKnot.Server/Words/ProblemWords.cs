@@ -235,6 +235,7 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["out-of-range:stars"] = "From 1 to 5.",
         ["too-heavy:scale"] = "No kitchen scale reads more than {0}.",
         ["id-used"] = "This id was used for another bake.",
+        ["changed"] = "Somebody else changed this since you read it. Read it again, then say which holds.",
         ["conflict"] = "Something else was told in between. This is how it stands now; tell yours again if it still holds.",
 
         // The kitchen.

@@ -29,7 +29,7 @@ public sealed partial class Voice
             DayTrouble.LeftInMachine => $"{spec.Dough.Name} waits {Span(found.By)} in the machine: {one}.",
             DayTrouble.DoughInOven => $"Dough rises in an oven that is wanted: {one} and {other}.",
             DayTrouble.Stale => $"Cool {Span(found.By)} longer than wanted: {spec.Dough.Name}.",
-            DayTrouble.Over => $"Over-proofed by {Span(found.By)}: {one}.",
+            DayTrouble.Over => $"{one} would come {Span(found.By)} after the dough is ready for it: it would be over-proofed.",
             _ => $"{spec.Dough.Name} {Span(found.By)} later than wanted.",
         };
 

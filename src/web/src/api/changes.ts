@@ -30,9 +30,6 @@ export const useLayOutBake = () =>
 export const useKeepHours = () =>
   useChange((body: Schemas['Kitchen']) => http.PUT('/api/kitchen/setup', { body }), { after: dayChanged });
 
-export const useKeepKitchen = () =>
-  useChange((body: Schemas['Kitchen']) => http.PUT('/api/kitchen/setup', { body }), { after: allChanged, saysItself: true });
-
 export const useMakeCopy = () => useChange(() => http.POST('/api/copies'), { after: copiesChanged });
 
 // The house begins anew after these two; its pages are to be loaded anew.

@@ -162,6 +162,7 @@ export interface paths {
         };
         /** Everything the kitchen has, to be edited. */
         get: operations["kitchenSetup"];
+        /** Keeps the kitchen; with If-Match, only where nobody changed it since it was read. */
         put: operations["saveKitchenSetup"];
         post?: never;
         delete?: never;

@@ -1,6 +1,7 @@
 // The kitchen: what there is to bake with. Everything here is used somewhere, and keeps itself.
 import { Link } from 'react-router';
 import { api, newId, type Schemas } from '../api/http';
+import { useMarkedKitchen, type Marked } from '../api/kitchen';
 import { Loading } from '../parts/Loading';
 import { Add, listOf, Problems, Section } from './form';
 import { Household } from './Household';
@@ -9,7 +10,7 @@ import { Ovens } from './Ovens';
 import { PlacesAndGriddle } from './PlacesAndGriddle';
 import { PotScaleAndBowls } from './PotScaleAndBowls';
 import { Prices } from './Prices';
-import { useKitchen, type Kitchen } from './save';
+import { useKitchen, type Crossed, type Kitchen } from './save';
 import { Tins } from './Tins';
 import { OthersOfTheHouse } from './OthersOfTheHouse';
 import { WhereItIsKept } from './WhereItIsKept';
@@ -18,7 +19,7 @@ import { WhereItIsKept } from './WhereItIsKept';
 export type Part = { k: Kitchen; usual: Schemas['UsualKitchen']; change: (to: Partial<Kitchen>) => void };
 
 export default function KitchenPage() {
-  const setup = api.useQuery('get', '/api/kitchen/setup', undefined, { staleTime: Infinity, gcTime: 0 });
+  const setup = useMarkedKitchen();
   const usual = api.useQuery('get', '/api/kitchen/usual');
   const choices = api.useQuery('get', '/api/kitchen');
   if (!setup.data || !usual.data || !choices.data) return <Loading error={setup.error ?? usual.error ?? choices.error} />;
@@ -32,10 +33,10 @@ const said = {
   away: 'The kitchen server does not answer; not kept yet',
 };
 
-type Props = { first: Kitchen; usual: Schemas['UsualKitchen']; choices: Schemas['KitchenView'] };
+type Props = { first: Marked; usual: Schemas['UsualKitchen']; choices: Schemas['KitchenView'] };
 
 function Editor({ first, usual, choices }: Props) {
-  const { kitchen, change, problems, state } = useKitchen(first);
+  const { kitchen, change, problems, state, crossed, settle } = useKitchen(first);
   const part: Part = { k: kitchen, usual, change };
   return (
     <Problems value={problems}>
@@ -48,6 +49,7 @@ function Editor({ first, usual, choices }: Props) {
           Pantry and prices
         </Link>
       </div>
+      {crossed && <Meanwhile crossed={crossed} settle={settle} />}
       <Household {...part} />
       <Machines {...part} />
       <Ovens {...part} />
@@ -58,6 +60,32 @@ function Editor({ first, usual, choices }: Props) {
       <OthersOfTheHouse />
       <WhereItIsKept />
     </Problems>
+  );
+}
+
+const called: Partial<Record<keyof Kitchen, string>> = {
+  machines: 'the machines',
+  ovens: 'the ovens',
+  tins: 'trays and tins',
+  places: 'the proofing places',
+  prices: 'the prices',
+  awake: 'the night',
+};
+
+// Both changed the same, each otherwise: nothing is kept before the baker says which holds.
+function Meanwhile({ crossed, settle }: { crossed: Crossed; settle: (takeTheirs: boolean) => void }) {
+  return (
+    <section className="card unheard" role="alert">
+      <p>Meanwhile somebody else changed {crossed.fields.map((f) => called[f] ?? f).join(', ')}. Which holds?</p>
+      <div className="buttons-row">
+        <button type="button" className="button" onClick={() => settle(true)}>
+          Take theirs
+        </button>
+        <button type="button" className="button" onClick={() => settle(false)}>
+          Keep mine
+        </button>
+      </div>
+    </section>
   );
 }
 

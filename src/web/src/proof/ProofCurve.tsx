@@ -103,6 +103,7 @@ export function ProofCurve({ proof }: { proof: Proof }) {
           </svg>
         )}
       </div>
+      <p className="muted proof-legend">Line: as reckoned from your looks. Band: four doughs in five. Green: ready.</p>
       <div className="proof-facts">
         <Sizes width={proof.width} />
         <p>

@@ -1,0 +1,77 @@
+using System.Net;
+using System.Text;
+using System.Text.Json.Nodes;
+
+namespace JollyKnot.Server.Tests;
+
+/// <summary>The kitchen is changed by several: what one wrote, another does not undo unseen.</summary>
+public sealed class KitchenTests : IDisposable
+{
+    private readonly House house = House.With(("demo", "false"));
+
+    private async Task<(JsonObject Kitchen, string Mark)> Read()
+    {
+        using var answer = await house.Client.GetAsync(new Uri("/api/kitchen/setup", UriKind.Relative));
+        return (JsonNode.Parse(await answer.Content.ReadAsStringAsync())!.AsObject(), answer.Headers.ETag!.Tag);
+    }
+
+    private async Task<HttpStatusCode> Keep(JsonObject kitchen, string? mark)
+    {
+        using var put = new HttpRequestMessage(HttpMethod.Put, "/api/kitchen/setup")
+        {
+            Content = new StringContent(kitchen.ToJsonString(), Encoding.UTF8, "application/json"),
+        };
+        if (mark is not null)
+            put.Headers.TryAddWithoutValidation("If-Match", mark);
+        using var answer = await house.Client.SendAsync(put);
+        return answer.StatusCode;
+    }
+
+    [Fact]
+    public async Task What_was_changed_since_it_was_read_is_not_overwritten()
+    {
+        var (mine, mark) = await Read();
+        var (theirs, same) = await Read();
+        same.ShouldBe(mark);
+        theirs["name"] = "The attic";
+        (await Keep(theirs, mark)).ShouldBe(HttpStatusCode.OK);
+        mine["name"] = "The cellar";
+        (await Keep(mine, mark)).ShouldBe(HttpStatusCode.PreconditionFailed);
+        var (now, next) = await Read();
+        ((string)now["name"]!).ShouldBe("The attic");
+        next.ShouldNotBe(mark);
+        (await Keep(mine, next)).ShouldBe(HttpStatusCode.OK);
+        // Who does not say what was read overwrites, as a script would.
+        (await Keep(theirs, null)).ShouldBe(HttpStatusCode.OK);
+        // What cannot be says so before.
+        theirs["name"] = "";
+        (await Keep(theirs, (await Read()).Mark)).ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
+    public async Task Answers_given_at_once_are_all_kept()
+    {
+        object[] answers =
+        [
+            new { cycle = 5400, standsFirst = true },
+            new { noScale = true },
+            new { tins = (string[])["tray"] },
+            new { awake = new { from = 18000, to = 75600 } },
+            new { hottest = 230 },
+            new { racks = 2 },
+        ];
+        var told = await Task.WhenAll(answers.Select(a => house.Post("/api/kitchen/first", a)));
+        told.ShouldAllBe(t => t.Status == 200);
+        var (kitchen, _) = await Read();
+        ((double)kitchen["machines"]![0]!["phases"]![0]!["length"]!).ShouldBe(1200);
+        ((bool)kitchen["noScale"]!).ShouldBeTrue();
+        ((string)kitchen["tins"]![0]!["id"]!).ShouldBe("tray");
+        ((double)kitchen["awake"]!["from"]!).ShouldBe(18000);
+        ((double)kitchen["ovens"]![0]!["dial"]!["to"]!).ShouldBe(230);
+        ((int)kitchen["ovens"]![0]!["racks"]!).ShouldBe(2);
+        (await house.Post("/api/kitchen/first", new { cycle = 60 })).Status.ShouldBe(400);
+        (await house.Post("/api/kitchen/first", new { racks = 0 })).Status.ShouldBe(400);
+    }
+
+    public void Dispose() => house.Dispose();
+}
