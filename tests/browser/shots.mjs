@@ -138,18 +138,12 @@ try {
   });
   await tell(checked, { type: 'stopped' });
 
-  const even = await dividing(
-    [{ familyId: 'pan-roll', pieces: 16 }],
-    [57, 62, 53, 57, 57, 51, 57, 57, 63, 56, 57, 57, 50, 57, 57, 63],
-  );
-  await shot('even-out', `/bench/${even}`);
   await shot('plait', `/plaits`, {
     before: async (page) => {
       await page.getByRole('button', { name: 'Four' }).click();
       for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Next move' }).click();
     },
   });
-  await tell(even, { type: 'stopped' });
   // Plaits in the oven with a probe in one; pretzels at the pot; rolls out of the oven.
   const make = (familyId, pieces, dough, more = {}) => {
     const bake = crypto.randomUUID();
@@ -207,10 +201,10 @@ try {
   if (only.length === 0 || only.includes('first-opening')) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(empty.url);
-    await page.getByLabel('It begins by standing still').click();
+    await page.getByLabel('It begins by standing still').check();
     await page.getByRole('button', { name: '1:30' }).click();
     await page.getByRole('button', { name: 'Scale: grams, °C' }).click();
-    await page.getByLabel('Two trays at once').click();
+    await page.getByLabel('Two trays at once').check();
     await page.getByRole('button', { name: '250 °C' }).click();
     for (const tin of ['Baking tray', 'Loaf tin', 'Round tin'])
       await page.getByRole('button', { name: new RegExp(`^${tin}`) }).click();

@@ -1,5 +1,5 @@
 // The first opening: five questions, each a touch or two, each answer seen at once in the kitchen drawn beside them.
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useAnswerFirst } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { typedOr } from '../parts/typed';
@@ -29,10 +29,14 @@ export function FirstQuestions() {
   const { data } = api.useQuery('get', '/api/kitchen/first');
   const [at, go] = useKept('first-question', 0);
   const { make, busy } = useAnswerFirst();
+  // One after the other: what a finger said last is what holds.
+  const line = useRef<Promise<unknown>>(Promise.resolve());
   const [question, Form] = asked[at] ?? [];
   if (!data || !Form) return null;
   const next = () => go(at + 1);
-  const answer = (to: Answers) => void make(to);
+  const answer = (to: Answers) => {
+    line.current = line.current.then(() => make(to));
+  };
   return (
     <section className="card first-questions" aria-label="Your kitchen">
       <div aria-busy={busy}>
@@ -68,16 +72,31 @@ function Touch({ label, on, act }: { label: string; on: boolean; act: () => void
   );
 }
 
+// Ticked at once; what the kitchen says comes after.
+function Tick({ label, on, set }: { label: string; on: boolean; set: (on: boolean) => void }) {
+  const [now, setNow] = useState(on);
+  return (
+    <label className="check">
+      <input
+        type="checkbox"
+        checked={now}
+        onChange={(e) => {
+          setNow(e.target.checked);
+          set(e.target.checked);
+        }}
+      />{' '}
+      {label}
+    </label>
+  );
+}
+
 function Cycle({ q, answer, next }: Ask) {
   const [typed, type] = useState('');
   const phases = q.kitchen.machines[0]?.phases ?? [];
   const stands = phases[0]?.kind === 'warm';
   return (
     <>
-      <label className="check">
-        <input type="checkbox" checked={stands} onChange={(e) => answer({ standsFirst: e.target.checked })} /> It begins by
-        standing still
-      </label>
+      <Tick label="It begins by standing still" on={stands} set={(standsFirst) => answer({ standsFirst })} />
       <div className="answers" role="group" aria-label="Cycle">
         {q.cycles.map((c) => (
           <Touch
@@ -85,7 +104,7 @@ function Cycle({ q, answer, next }: Ask) {
             label={cycle(c)}
             on={false}
             act={() => {
-              answer({ cycle: c, standsFirst: stands });
+              answer({ cycle: c });
               next();
             }}
           />
@@ -95,7 +114,7 @@ function Cycle({ q, answer, next }: Ask) {
         className="station-line"
         onSubmit={(e) => {
           e.preventDefault();
-          answer({ cycle: typedOr(typed, 0) * minute, standsFirst: stands });
+          answer({ cycle: typedOr(typed, 0) * minute });
           next();
         }}
       >
@@ -138,14 +157,8 @@ function Oven({ q, answer, next }: Ask) {
   const oven = q.kitchen.ovens[0];
   return (
     <>
-      <label className="check">
-        <input type="checkbox" checked={oven?.fan ?? false} onChange={(e) => answer({ fan: e.target.checked })} /> It has a fan,
-        and I use it
-      </label>
-      <label className="check">
-        <input type="checkbox" checked={(oven?.racks ?? 1) > 1} onChange={(e) => answer({ racks: e.target.checked ? 2 : 1 })} />{' '}
-        Two trays at once
-      </label>
+      <Tick label="It has a fan, and I use it" on={oven?.fan ?? false} set={(fan) => answer({ fan })} />
+      <Tick label="Two trays at once" on={(oven?.racks ?? 1) > 1} set={(two) => answer({ racks: two ? 2 : 1 })} />
       <div className="answers" role="group" aria-label="Top of the dial">
         {q.tops.map((t) => (
           <Touch

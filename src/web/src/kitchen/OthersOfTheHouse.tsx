@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { useLogOut, useSendAway } from '../api/changes';
 import { dayAndTime } from '../api/clock';
 import { api, type Schemas } from '../api/http';
+import { useMayCall } from '../parts/mayCall';
 import { Section } from './form';
 
 export function OthersOfTheHouse() {
@@ -20,6 +21,7 @@ export function OthersOfTheHouse() {
         </p>
       )}
       {data.devices.length > 0 && <Devices devices={data.devices} />}
+      <ThisDevice />
     </Section>
   );
 }
@@ -70,5 +72,23 @@ function Devices({ devices }: { devices: Schemas['DeviceView'][] }) {
         </li>
       ))}
     </ul>
+  );
+}
+
+// What works on this very device, now.
+function ThisDevice() {
+  const mayCall = useMayCall();
+  const opensAlone = navigator.serviceWorker?.controller != null;
+  const behind = {
+    granted: 'and calls also while another page is in front',
+    denied: 'but may not call while another page is in front: its browser was told no',
+    default: 'and will be asked, at the first Start, whether it may call while another page is in front',
+    never: 'and cannot call while another page is in front',
+  };
+  return (
+    <p>
+      This device rings while the page is open, {behind[mayCall]}. It {opensAlone ? 'opens' : 'does not open'} without the server.{' '}
+      For a phone that sleeps, <a href="/api/day.ics">the day as a calendar</a> has alarms of its own.
+    </p>
   );
 }

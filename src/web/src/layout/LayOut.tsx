@@ -5,6 +5,7 @@ import { useLayOutBake, useWriteHint } from '../api/changes';
 import { clockTime } from '../api/clock';
 import { api, newId, type Schemas } from '../api/http';
 import { Starters } from '../doughs/Starters';
+import { askToCall } from '../parts/mayCall';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
@@ -77,6 +78,7 @@ function Chooser({ kitchen, doughs, dough, opensWith, of = dough.id }: Props & O
     const { trouble: refused } = await layOut.make({ id: bakeId, layout: chosen.request, arrange });
     if (refused) return setFailed(refused.title);
     chosen.forget();
+    askToCall();
     await navigate(wanted ? '/' : `/bench/${bakeId}`);
   }
 

@@ -3,6 +3,7 @@ import { Segmented } from 'antd';
 import { calendarDay, clockTime, span } from '../api/clock';
 import type { Schemas } from '../api/http';
 import { lasting, panSaid } from '../doughs/RecipeSays';
+import { useMayCall } from '../parts/mayCall';
 import { useUnits } from '../parts/units';
 import { PanPicture } from '../shaping/PanPicture';
 import { Beside } from './Beside';
@@ -83,6 +84,7 @@ function InShort({
   keep,
   baked,
 }: Props & { baked: Cut[] }) {
+  const mayCall = useMayCall();
   const waits = baked.filter((c) => c.waitsFor > 0);
   const [first] = baked;
   const clashes = beside?.clashes ?? [];
@@ -97,6 +99,9 @@ function InShort({
       <button className={clashes.some((c) => c.impossible) ? 'button go' : 'button do go'} onClick={() => keep(false)}>
         {go}
       </button>
+      {mayCall === 'default' && (
+        <p className="muted">Your browser will ask, once, whether this device may call you when something is due.</p>
+      )}
       {baked.map((c) => c.rings && <Rings key={`rings ${c.name}`} rings={c.rings} />)}
       {waits.map((c) => (
         <p key={c.name} className={c.overProofed ? 'late' : 'muted'}>
