@@ -1,6 +1,7 @@
 // The kitchen as it is known: the machine's strip of phases, the oven with its dial, trays and tins to scale, and the night.
 import type { Schemas } from '../api/http';
 import { useUnits } from '../parts/units';
+import { useWidth } from '../parts/useWidth';
 
 const hues: Record<Schemas['PhaseKind'], string> = {
   warm: 'var(--lane-oven)',
@@ -10,20 +11,27 @@ const hues: Record<Schemas['PhaseKind'], string> = {
 };
 const names: Record<Schemas['PhaseKind'], string> = { warm: 'still', knead: 'kneads', rise: 'rises', 'knock-back': '' };
 
-const wide = 520;
 const day = 86400;
 const minute = 60;
 const ink = { fill: 'none', stroke: 'var(--ink)', strokeWidth: 2 } as const;
 
 export function KitchenDrawn({ q }: { q: Schemas['FirstQuestionsView'] }) {
   const { heat } = useUnits();
+  // Letters as large as everywhere, however wide it is.
+  const [ref, wide] = useWidth<SVGSVGElement>();
   const { kitchen } = q;
   const [machine] = kitchen.machines;
   const [oven] = kitchen.ovens;
   const awake = kitchen.awake ?? q.usualDay;
   return (
-    <svg viewBox={`0 0 ${wide} 330`} role="img" aria-label="Your kitchen as known so far" className="kitchen-drawn">
-      {machine && <Cycle machine={machine} />}
+    <svg
+      ref={ref}
+      viewBox={`0 0 ${wide || 1} 330`}
+      role="img"
+      aria-label="Your kitchen as known so far"
+      className="kitchen-drawn"
+    >
+      {machine && <Cycle machine={machine} wide={wide} />}
       {oven && (
         <g transform="translate(0 92)">
           <rect x={1} y={1} width={150} height={128} rx={10} {...ink} />
@@ -38,7 +46,7 @@ export function KitchenDrawn({ q }: { q: Schemas['FirstQuestionsView'] }) {
         </g>
       )}
       <g transform="translate(172 92)">
-        <Tins tins={kitchen.tins ?? []} />
+        <Tins tins={kitchen.tins ?? []} wide={wide - 172} />
       </g>
       <g transform="translate(172 196)">
         {kitchen.noScale ? (
@@ -76,7 +84,7 @@ export function KitchenDrawn({ q }: { q: Schemas['FirstQuestionsView'] }) {
   );
 }
 
-function Cycle({ machine }: { machine: Schemas['Machine'] }) {
+function Cycle({ machine, wide }: { machine: Schemas['Machine']; wide: number }) {
   const total = machine.phases.reduce((sum, p) => sum + p.length, 0);
   const starts = machine.phases.map((_, i) => machine.phases.slice(0, i).reduce((sum, p) => sum + p.length, 0));
   return (
@@ -116,7 +124,7 @@ const Fan = () => (
 );
 
 // To one scale, side by side.
-function Tins({ tins }: { tins: Schemas['Tin'][] }) {
+function Tins({ tins, wide }: { tins: Schemas['Tin'][]; wide: number }) {
   if (tins.length === 0)
     return (
       <text x={0} y={40} fontSize={15} fill="var(--ink)">
@@ -124,7 +132,7 @@ function Tins({ tins }: { tins: Schemas['Tin'][] }) {
       </text>
     );
   const across = tins.reduce((sum, t) => sum + t.length, 0);
-  const scale = Math.min(0.2, (wide - 172 - 10 * tins.length) / across);
+  const scale = Math.min(0.2, (wide - 10 * tins.length) / across);
   const starts = tins.map((_, i) => tins.slice(0, i).reduce((sum, t) => sum + t.length * scale + 10, 0));
   return (
     <>
