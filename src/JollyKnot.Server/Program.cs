@@ -126,14 +126,7 @@ static async Task<int> Serve(string[] args, PutBack putBack)
     app.UseStatusCodePages(Problems.Explain);
     app.UseDoor(app.Services.GetRequiredService<HouseNetwork>());
     // Who asks for the head only is answered as who asks for all.
-    app.Use(
-        (context, next) =>
-        {
-            if (HttpMethods.IsHead(context.Request.Method))
-                (context.Request.Method, context.Response.Body) = (HttpMethods.Get, Stream.Null);
-            return next(context);
-        }
-    );
+    app.Use(HeadAsAll);
     app.UseRouting();
     app.UseApiVersion();
     app.UseWholeBodies();
@@ -268,6 +261,13 @@ static async Task<int> Serve(string[] args, PutBack putBack)
             ? await HouseClock.Demo(kept, wall, speed, told, begins)
             : await HouseClock.Household(kept, wall, speed, told);
     }
+}
+
+static Task HeadAsAll(HttpContext context, RequestDelegate next)
+{
+    if (HttpMethods.IsHead(context.Request.Method))
+        (context.Request.Method, context.Response.Body) = (HttpMethods.Get, Stream.Null);
+    return next(context);
 }
 
 // Tests ask without a network.

@@ -182,33 +182,49 @@ public sealed class Archives
         {
             var there = await db.DoughVersions.AsNoTracking().Where(v => v.DoughId == theirs.Id).ToListAsync();
             var known = there.Select(v => Same(v.Document)).ToHashSet(StringComparer.Ordinal);
-            var missing = theirs
-                .Versions.Select(v => (Version: v, Text: v.Dough.ToJsonString(), Read: Kinds.Dough.Read(v.Dough.ToJsonString())))
-                .Where(v => IsRead(v.Read, $"dough {theirs.Id} {v.Version.Version}") && !known.Contains(Same(v.Text)))
-                .ToList();
+            var missing = theirs.Versions.Where(v => IsMissing(theirs.Id, v, known)).ToList();
             if (missing.Count == 0)
                 return;
             var row = await db.Doughs.FindAsync(theirs.Id);
-            (doughs, versions) = row is null ? (doughs + 1, versions) : (doughs, versions + missing.Count);
+            doughs += row is null ? 1 : 0;
+            versions += row is null ? 0 : missing.Count;
             var newestHere = there.Select(v => v.SavedAt).DefaultIfEmpty(DateTime.MinValue).Max();
             row ??= db.Doughs.Add(Empty(theirs)).Entity;
-            foreach (var (version, text, read) in missing)
+            foreach (var version in missing)
             {
-                db.DoughVersions.Add(
-                    new()
-                    {
-                        DoughId = theirs.Id,
-                        Version = ++row.Version,
-                        Document = text,
-                        SavedAt = version.SavedAt.UtcDateTime,
-                    }
-                );
+                Add(row, version);
                 if (version.SavedAt.UtcDateTime < newestHere)
                     continue;
                 newestHere = version.SavedAt.UtcDateTime;
-                (row.Name, row.Document, row.UpdatedAt) = (read.Value.Name, text, newestHere);
-                row.Words = DoughBook.WordsOf(read.Value);
+                MakeCurrent(row, version);
             }
+        }
+
+        // It can be read, and no version here says the same.
+        private bool IsMissing(Guid dough, ArchivedVersion version, HashSet<string> known)
+        {
+            var text = version.Dough.ToJsonString();
+            return IsRead(Kinds.Dough.Read(text), $"dough {dough} {version.Version}") && !known.Contains(Same(text));
+        }
+
+        private void Add(DoughRow row, ArchivedVersion version) =>
+            db.DoughVersions.Add(
+                new()
+                {
+                    DoughId = row.Id,
+                    Version = ++row.Version,
+                    Document = version.Dough.ToJsonString(),
+                    SavedAt = version.SavedAt.UtcDateTime,
+                }
+            );
+
+        private static void MakeCurrent(DoughRow row, ArchivedVersion version)
+        {
+            row.Document = version.Dough.ToJsonString();
+            row.UpdatedAt = version.SavedAt.UtcDateTime;
+            var dough = Kinds.Dough.Read(row.Document).Value;
+            row.Name = dough.Name;
+            row.Words = DoughBook.WordsOf(dough);
         }
 
         private static DoughRow Empty(ArchivedDough theirs) =>
@@ -249,7 +265,8 @@ public sealed class Archives
                 unread.Add($"bake {theirs.Id}");
                 return;
             }
-            (bakes, events) = row is null ? (bakes + 1, events) : (bakes, events + taken.Length);
+            bakes += row is null ? 1 : 0;
+            events += row is null ? 0 : taken.Length;
             row ??= db.Bakes.Add(Planned(theirs)).Entity;
             (row.ClosedAt, row.Closed) = (theirs.ClosedAt?.UtcDateTime, theirs.Closed?.ToJsonString());
             db.Events.AddRange(taken.Select(e => Told(theirs.Id, e)));

@@ -37,6 +37,12 @@ public sealed record BakeEnd(
     /// Ours.</summary>
     public static TimeSpan OnTimeWithin { get; } = TimeSpan.FromSeconds(90);
 
+    // From so many stars on, of five. Ours.
+    private const int GoodFrom = 4;
+
+    /// <summary>Its baker liked it.</summary>
+    public bool WentWell => Stars >= GoodFrom;
+
     /// <summary>How much later than planned; below zero when sooner.</summary>
     public TimeSpan Late => Ready - PlannedReady;
 

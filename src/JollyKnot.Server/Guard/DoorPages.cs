@@ -9,16 +9,19 @@ internal static class DoorPages
     /// <summary>Asks for the passphrase.</summary>
     /// <param name="said">What is said of the last try; empty for none.</param>
     /// <param name="name">What the device is called.</param>
-    public static string Ask(string said, string name) =>
-        Page(
+    public static string Ask(string said, string name)
+    {
+        var last = said.Length > 0 ? $"<p role=\"alert\">{Encoded(said)}</p>" : "";
+        return Page(
             $"""
             <form method="post" action="{Door.Bell}"><label>The household's passphrase<br>
             <input type="password" name="passphrase" autofocus autocomplete="current-password"></label>
             <p><label>This device is called<br><input name="name" maxlength="40" value="{Encoded(name)}"></label></p>
-            {(said.Length > 0 ? $"<p role=\"alert\">{Encoded(said)}</p>" : "")}
+            {last}
             <p><button>Come in</button></p></form>
             """
         );
+    }
 
     /// <summary>Asks a device to trust the house, before it is spoken to in confidence.</summary>
     /// <param name="secure">Where it goes then.</param>

@@ -95,18 +95,21 @@ public static class LogbookEndpoints
     }
 
     /// <param name="search">Words, all of which are in a bake's dough, bread, note or day.</param>
-    /// <param name="stars">At least so many.</param>
+    /// <param name="good">Only those that went well.</param>
     /// <param name="take">At most so many.</param>
-    private static async Task<ImmutableArray<LogbookLine>> Lines(BakeBook book, string? search, int? stars, int? take)
+    private static async Task<ImmutableArray<LogbookLine>> Lines(BakeBook book, string? search, bool? good, int? take)
     {
         var most = Math.Clamp(take ?? Usual, 1, Most);
         var words = Composed.Folded(search ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries);
         var found =
-            words.Length == 0 && stars is null
+            words.Length == 0 && good is not true
                 ? await book.Closed(most)
-                : await book.Closed(b => (b.End.Stars ?? 0) >= (stars ?? 0) && words.All(Says(b).Contains), most);
+                : await book.Closed(b => IsMeant(b, words, good is true), most);
         return [.. found.Select(Line)];
     }
+
+    private static bool IsMeant(ClosedBake bake, string[] words, bool good) =>
+        (!good || bake.End.WentWell) && words.All(Says(bake).Contains);
 
     // What a search looks through.
     private static string Says(ClosedBake bake)

@@ -95,13 +95,15 @@ public static class TodayEndpoints
                         : TypedResults.NoContent()
             )
             .WithName("todayPicture");
-        app.MapGet(
-                "/health",
-                async (JollyStore store, Folder folder) =>
-                    !await store.IsReady() ? Results.StatusCode(StatusCodes.Status503ServiceUnavailable)
-                    : folder.IsWritable() ? Results.Ok(new { status = "ready" })
-                    : Results.Json(new { status = "no-room" }, statusCode: StatusCodes.Status503ServiceUnavailable)
-            )
-            .ExcludeFromDescription();
+        app.MapGet("/health", Health).ExcludeFromDescription();
+    }
+
+    private static async Task<IResult> Health(JollyStore store, Folder folder)
+    {
+        if (!await store.IsReady())
+            return TypedResults.StatusCode(StatusCodes.Status503ServiceUnavailable);
+        return folder.IsWritable()
+            ? TypedResults.Ok(new { status = "ready" })
+            : TypedResults.Json(new { status = "no-room" }, statusCode: StatusCodes.Status503ServiceUnavailable);
     }
 }

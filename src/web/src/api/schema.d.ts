@@ -5481,7 +5481,7 @@ export interface operations {
         parameters: {
             query?: {
                 search?: string;
-                stars?: number;
+                good?: boolean;
                 take?: number;
             };
             header?: never;

@@ -1,10 +1,11 @@
 // The dough book.
-import { App, Input } from 'antd';
+import { App } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBringBack, usePutAway } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { Loading } from '../parts/Loading';
+import { Search } from '../parts/Search';
 import { percent, useUnits } from '../parts/units';
 import { useLater } from '../parts/useLater';
 import { DoughBar } from './DoughBar';
@@ -55,13 +56,11 @@ export default function Doughs() {
     <>
       <div className="book-head">
         <h1>Doughs</h1>
-        <Input
-          aria-label="Search"
-          placeholder="Search names and ingredients"
-          allowClear
+        <Search
+          of="names and ingredients"
           value={search}
-          onChange={(e) => {
-            setSearch(e.target.value);
+          set={(to) => {
+            setSearch(to);
             setTake(atOnce);
           }}
         />

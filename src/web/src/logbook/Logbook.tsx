@@ -1,5 +1,4 @@
 // Past bakes, the latest first.
-import { Input } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../api/http';
@@ -7,17 +6,17 @@ import { calendarDay, span } from '../api/clock';
 import { weight } from '../bench/scaleUnits';
 import { Choice } from '../parts/Choice';
 import { Loading } from '../parts/Loading';
+import { Search } from '../parts/Search';
 import { useLater } from '../parts/useLater';
 
 const atOnce = 50;
 type Wanted = 'all' | 'good';
-const good = 4;
 
 export default function Logbook() {
   const [search, setSearch] = useState('');
-  const [stars, setStars] = useState<Wanted>('all');
+  const [wanted, want] = useState<Wanted>('all');
   const [take, setTake] = useState(atOnce);
-  const query = useLater({ search: search.trim() || undefined, stars: stars === 'good' ? good : undefined, take }, 120);
+  const query = useLater({ search: search.trim() || undefined, good: wanted === 'good' || undefined, take }, 120);
   const { data, error, refetch } = api.useQuery(
     'get',
     '/api/logbook',
@@ -25,7 +24,7 @@ export default function Logbook() {
     { placeholderData: (before) => before },
   );
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
-  const isAll = !query.search && !query.stars;
+  const isAll = !query.search && !query.good;
   if (data.length === 0 && isAll)
     return (
       <p className="card">
@@ -36,24 +35,22 @@ export default function Logbook() {
     <>
       <div className="book-head">
         <h1>Logbook</h1>
-        <Input
-          aria-label="Search"
-          placeholder="Search dough, bread, note, day"
-          allowClear
+        <Search
+          of="dough, bread, note, day"
           value={search}
-          onChange={(e) => {
-            setSearch(e.target.value);
+          set={(to) => {
+            setSearch(to);
             setTake(atOnce);
           }}
         />
         <Choice
-          label="Stars"
-          value={stars}
+          label="Which"
+          value={wanted}
           options={[
             ['all', 'All'],
-            ['good', '4 and 5 stars'],
+            ['good', 'Good ones'],
           ]}
-          set={setStars}
+          set={want}
         />
       </div>
       {data.length === 0 && <p className="card">No bake that is over is like this.</p>}
