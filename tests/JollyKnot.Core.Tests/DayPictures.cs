@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using CsCheck;
 using JollyKnot.Core.Days;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
@@ -31,8 +32,12 @@ public sealed class DayPictures
             }
         );
 
-    private static double X(Picture picture, DateTimeOffset at) =>
-        picture.Left + (picture.Right - picture.Left) * ((at - picture.From) / (picture.To - picture.From));
+    // Even between two points of the axis; what is folded between them is folded evenly.
+    internal static double X(Picture picture, DateTimeOffset at)
+    {
+        var (a, b) = picture.Axis.Zip(picture.Axis.Skip(1)).First(p => at <= p.Second.At || p.Second == picture.Axis[^1]);
+        return a.X + (b.X - a.X) * ((at - a.At) / (b.At - a.At));
+    }
 
     private static Ribbon Whole(Strand strand) => strand.Ribbons.MaxBy(r => r.Thickness)!;
 
@@ -141,15 +146,89 @@ public sealed class DayPictures
                     foreach (var (a, b) in all.SelectMany((a, i) => all.Skip(i + 1).Select(b => (a, b))))
                         (Math.Abs(a.X - b.X) >= wide || Math.Abs(a.Y - b.Y) >= high).ShouldBeTrue($"{a} {b}");
                 }
-                var wide = slim ? .8 : 1;
-                foreach (var row in ready.GroupBy(l => l.Row))
-                    Apart(row.Select(l => l with { Y = 0 }), 47 * wide, 1);
-                Apart(picture.Labels.Where(l => l.Kind == LabelKind.OvenOn), 131 * wide, slim ? 12 : 17);
+                // Side by side on the table, as far as there is room.
+                Apart(ready.Select(l => l with { Y = 0 }), slim ? 41 : 75, 1);
+                ready.ShouldAllBe(l => l.X <= picture.Width && l.X >= 0);
+                // Whichever side of their point they are written on.
+                Apart(
+                    picture
+                        .Labels.Where(l => l.Kind == LabelKind.OvenOn)
+                        .Select(l => l.Anchor == Anchor.End ? l with { X = l.X - 132 } : l),
+                    131,
+                    17
+                );
                 // Times along the top have room for themselves.
                 picture
                     .Ticks.Zip(picture.Ticks.Skip(1))
                     .ShouldAllBe(t => X(picture, t.Second) - X(picture, t.First) >= (slim ? 57 : 75));
             },
             iter: 60
+        );
+
+    [Fact]
+    public void Doughs_in_a_lane_at_the_same_time_lie_in_rows_of_their_own_and_none_falls_through_the_next() =>
+        Gen.Select(Gen.Double[0, 900], Gen.Double[1, 300])
+            .Array[1, 8]
+            .ForAll(stays =>
+            {
+                var rows = LaneRows.Of(stays.Select((s, i) => (i, Lane.Proof, s.Item1, s.Item1 + s.Item2)));
+                for (var i = 0; i < stays.Length; i++)
+                {
+                    var (from, to, own) = (stays[i].Item1, stays[i].Item1 + stays[i].Item2, rows.At(Lane.Proof, i));
+                    own.Row.ShouldBeInRange(0, own.Of - 1);
+                    for (var k = 0; k < stays.Length; k++)
+                        if (k != i && stays[k].Item1 < to && from < stays[k].Item1 + stays[k].Item2)
+                            rows.At(Lane.Proof, k).Row.ShouldNotBe(own.Row);
+                }
+                rows.Most(Lane.Proof).ShouldBe(stays.Select((_, i) => rows.At(Lane.Proof, i).Of).Max());
+                // One after the other as doughs mostly come: the later is the higher.
+                var chain = LaneRows.Of(Enumerable.Range(0, 3).Select(i => (i, Lane.Machine, i * 100d, i * 100d + 150)));
+                Enumerable.Range(0, 3).Select(i => chain.At(Lane.Machine, i).Row).ShouldBe([2, 1, 0]);
+            });
+
+    [Fact]
+    public void Long_empty_hours_are_folded_and_nothing_else()
+    {
+        var shown = new TimeBand(Morning, Morning.AddHours(20));
+        var happens = new[] { .5, 2, 2.5, 5.4, 15.4, 17, 19 }.Select(h => Morning.AddHours(h)).ToList();
+        var axis = TimeAxis.Of(shown, 100, 1100, happens);
+        var fold = axis.Points.Single(p => p.Folds);
+        (fold.At, axis.IsFolded(Morning.AddHours(10)), axis.IsFolded(Morning.AddHours(4))).ShouldBe(
+            (Morning.AddHours(5.4).AddMinutes(20), true, false)
+        );
+        // 20 h less the 9 h 20 of the fold, which is drawn as 40 min.
+        axis.Wide(TimeSpan.FromHours(1)).ShouldBe(1000 / (20 - 9.333 + .667), .1);
+        (axis.X(shown.From), axis.X(shown.To)).ShouldBe((100, 1100));
+        happens.Select(axis.X).ShouldBeInOrder();
+        happens.ShouldAllBe(h => !axis.IsFolded(h));
+        TimeAxis.Of(shown, 100, 1100, null).Points.ShouldBe([new(shown.From, 100), new(shown.To, 1100)]);
+    }
+
+    [Fact]
+    public void Hours_without_hands_are_shaded_as_far_as_they_are_shown() =>
+        Drawings.ForAll(
+            (held, picture, slim) =>
+            {
+                var frame = new Frame(1248, slim, TimeSpan.Zero)
+                {
+                    Away =
+                    [
+                        new(picture.From.AddHours(-9), picture.From.AddHours(-1)),
+                        new(picture.From.AddHours(-1), picture.From.AddHours(1)),
+                        new(picture.To.AddMinutes(-5), picture.To.AddHours(8)),
+                    ],
+                };
+                var again = StrandLayout.Of(
+                    [.. held.Select(b => new Drawn(b.Spec, b.Chain.Batches, b.Timetable, b.Spec.ExpectedDough))],
+                    frame
+                );
+                again.Away.Select(a => (Math.Round(a.From, 3), Math.Round(a.To, 3))).ShouldBe(
+                    [
+                        (again.Left, Math.Round(X(again, again.From.AddHours(1)), 3)),
+                        (Math.Round(X(again, again.To.AddMinutes(-5)), 3), again.Right),
+                    ]
+                );
+            },
+            iter: 20
         );
 }

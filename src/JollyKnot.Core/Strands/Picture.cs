@@ -3,6 +3,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Strands;
@@ -16,7 +17,15 @@ public sealed record Frame(double Width, bool Slim, TimeSpan UtcOffset)
     /// <summary>Time that is shown in any case, so that two pictures can be set one over the other; only what is needed when
     /// null.</summary>
     public TimeBand? Shows { get; init; }
+
+    /// <summary>When nobody is up or in.</summary>
+    public ImmutableArray<TimeBand> Away { get; init; } = [];
 }
+
+/// <summary>Hours in which there are no hands.</summary>
+/// <param name="From">Left end.</param>
+/// <param name="To">Right end.</param>
+public sealed record AwayMark(double From, double To);
 
 /// <summary>A point.</summary>
 public sealed record Point(double X, double Y);
@@ -84,7 +93,8 @@ public enum Anchor
 }
 
 /// <summary>A label.</summary>
-/// <param name="Row">Text under the picture stands in this row, 0 for the first, so that no two lie on one another.</param>
+/// <param name="Bread">What comes to the table.</param>
+/// <param name="Hue">Which of the doughs' colours it has.</param>
 public sealed record Label(
     LabelKind Kind,
     double X,
@@ -96,7 +106,8 @@ public sealed record Label(
     int? Count = null,
     DateTimeOffset? At = null,
     DateTimeOffset? Until = null,
-    int Row = 0
+    BreadLook? Bread = null,
+    int? Hue = null
 );
 
 /// <summary>One dough's strand.</summary>
@@ -113,8 +124,10 @@ public sealed record Picture(
     double Right,
     DateTimeOffset From,
     DateTimeOffset To,
+    ImmutableArray<AxisPoint> Axis,
     ImmutableArray<LaneBox> Lanes,
     ImmutableArray<DateTimeOffset> Ticks,
+    ImmutableArray<AwayMark> Away,
     ImmutableArray<Strand> Strands,
     ImmutableArray<Heat> Heats,
     ImmutableArray<HandsMark> Hands,

@@ -1,3 +1,4 @@
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Strands;
 
 namespace JollyKnot.Server.Bakes;
@@ -8,6 +9,11 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="UtcOffsetMinutes">Of the screen's clock.</param>
 public sealed record FrameRequest(double Width, bool Slim, int UtcOffsetMinutes)
 {
-    internal Frame ToFrame() =>
-        new(Math.Clamp(Width, 200, 4000), Slim, TimeSpan.FromMinutes(Math.Clamp(UtcOffsetMinutes, -14 * 60, 14 * 60)));
+    /// <summary>The same, within bounds.</summary>
+    /// <param name="closed">When nobody is up or in.</param>
+    internal Frame ToFrame(Closed? closed = null) =>
+        new(Math.Clamp(Width, 200, 4000), Slim, TimeSpan.FromMinutes(Math.Clamp(UtcOffsetMinutes, -14 * 60, 14 * 60)))
+        {
+            Away = closed?.Hands ?? [],
+        };
 }

@@ -8,19 +8,16 @@ namespace JollyKnot.Server.Doughs;
 
 /// <summary>A base dough to begin with.</summary>
 /// <param name="Name">Its name.</param>
-/// <param name="Form">How it is drawn.</param>
-/// <param name="Scored">With its slashes.</param>
+/// <param name="Look">How it is drawn.</param>
 /// <param name="Becomes">What a bake of it makes; empty where this kitchen has nothing to bake it with.</param>
 /// <param name="Ready">When that would be ready; null where it cannot be baked here.</param>
-public sealed record StarterView(string Name, Form Form, bool Scored, string Becomes, DateTimeOffset? Ready)
+public sealed record StarterView(string Name, BreadLook Look, string Becomes, DateTimeOffset? Ready)
 {
     internal static StarterView Of(DoughDraft draft, Kitchen kitchen, DateTimeOffset now)
     {
         var dough = Dough.Create(draft).Value;
         var family = Families.All.First(f => f.Id == draft.Plan!.FamilyId);
-        // A bun is no flat bread, though it is pressed.
-        var form = family is { Form: Form.Disc, Thickness: null } ? Form.Ball : family.Form;
-        var cannot = new StarterView(draft.Name, form, family.Scored, "", null);
+        var cannot = new StarterView(draft.Name, BreadLook.Of(family), "", null);
         if (kitchen.Dials.IsEmpty)
             return cannot;
         var spec = BakeDecision.Of(dough, FirstChoice.Of(dough, kitchen), kitchen, now);

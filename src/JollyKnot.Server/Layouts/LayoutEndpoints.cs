@@ -212,7 +212,8 @@ public static class LayoutEndpoints
                     Planner planner,
                     KitchenKeeper keeper,
                     PantryKeeper pantries,
-                    DoseMemories memories
+                    DoseMemories memories,
+                    HouseClock clock
                 ) =>
                     await planner.LayOut(request) is var (layout, factor, problem) && problem is null
                         ? TypedResults.Ok(
@@ -223,7 +224,7 @@ public static class LayoutEndpoints
                                 await pantries.Get(),
                                 await keeper.Get(),
                                 await memories.For(layout!.Plan.Spec),
-                                request.Frame?.ToFrame()
+                                request.Frame?.ToFrame(Nights(await keeper.Get(), clock.GetUtcNow()))
                             )
                         )
                         : problem

@@ -89,9 +89,14 @@ public static class TodayEndpoints
             .WithName("today");
         app.MapPost(
                 "/api/today/picture",
-                async Task<Results<Ok<Picture>, NoContent>> (FrameRequest frame, BakeBook book, HouseClock clock) =>
+                async Task<Results<Ok<Picture>, NoContent>> (
+                    FrameRequest frame,
+                    BakeBook book,
+                    KitchenKeeper keeper,
+                    HouseClock clock
+                ) =>
                     (await book.Open()).Select(b => BakeEndpoints.Draw(b, clock)).ToImmutableArray() is { Length: > 0 } bakes
-                        ? TypedResults.Ok(StrandLayout.Of(bakes, frame.ToFrame()))
+                        ? TypedResults.Ok(StrandLayout.Of(bakes, frame.ToFrame((await keeper.Get()).Closed(clock.GetUtcNow(), TimeZoneInfo.Local))))
                         : TypedResults.NoContent()
             )
             .WithName("todayPicture");

@@ -1115,6 +1115,20 @@ export interface components {
         ArrangeRequest: {
             changes?: null | components["schemas"]["ChangeLine"][];
         };
+        AwayMark: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+        };
+        AxisPoint: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            x: number;
+            /** @default false */
+            folds: boolean;
+        };
         BakeChoice: {
             machineId: string;
             ovenId: string;
@@ -1465,6 +1479,11 @@ export interface components {
             ready: string;
             left: components["schemas"]["FindingLine"][];
             moves: components["schemas"]["MoveLine"][];
+        };
+        BreadLook: {
+            form: components["schemas"]["Form"];
+            slashes: components["schemas"]["Slashes"];
+            dark: boolean;
         };
         CalendarView: {
             address: null | string;
@@ -2571,11 +2590,9 @@ export interface components {
             at?: null | string;
             /** Format: date-time */
             until?: null | string;
-            /**
-             * Format: int32
-             * @default 0
-             */
-            row: number;
+            bread?: null | components["schemas"]["BreadLook"];
+            /** Format: int32 */
+            hue?: null | number;
         };
         /** @enum {unknown} */
         LabelKind: "dough" | "dough-beside" | "oven-on" | "window" | "ready";
@@ -3324,8 +3341,10 @@ export interface components {
             from: string;
             /** Format: date-time */
             to: string;
+            axis: components["schemas"]["AxisPoint"][];
             lanes: components["schemas"]["LaneBox"][];
             ticks: string[];
+            away: components["schemas"]["AwayMark"][];
             strands: components["schemas"]["Strand"][];
             heats: components["schemas"]["Heat"][];
             hands: components["schemas"]["HandsMark"][];
@@ -3830,7 +3849,7 @@ export interface components {
             long: string;
         };
         /** @enum {unknown} */
-        Slashes: "none" | "cross" | "long" | "diagonals" | null;
+        Slashes: "none" | "cross" | "long" | "diagonals";
         SliceMark: {
             /**
              * Format: double
@@ -3875,8 +3894,7 @@ export interface components {
         };
         StarterView: {
             name: string;
-            form: components["schemas"]["Form"];
-            scored: boolean;
+            look: components["schemas"]["BreadLook"];
             becomes: string;
             /** Format: date-time */
             ready: null | string;

@@ -20,7 +20,7 @@ export function Starters() {
       <div className="shelf starters">
         {data?.map((s) => (
           <button key={s.name} className="card" disabled={shelf.busy} onClick={() => void take(s.name)}>
-            <BreadPicture form={s.form} scored={s.scored} />
+            <BreadPicture look={s.look} />
             <b>{s.name}</b>
             {s.ready && (
               <span className="muted">

@@ -3,22 +3,55 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../api/http';
 
 type Form = NonNullable<Schemas['Form']>;
+type Slashes = NonNullable<Schemas['Slashes']>;
+type Look = Schemas['BreadLook'];
 
 const crust = { fill: 'var(--crust)', stroke: 'var(--crust-line)', strokeWidth: 2.5, strokeLinejoin: 'round' as const };
 const cut = { fill: 'none', stroke: 'var(--crumb)', strokeWidth: 4.5, strokeLinecap: 'round' as const };
 const rope = { fill: 'none', strokeLinecap: 'round' as const, strokeLinejoin: 'round' as const };
 
-type Bread = { form: Schemas['Form']; scored?: boolean; width?: number };
+/** As it comes out of the oven, or as dough before it. */
+type Baked = { look: Look; raw?: boolean };
 
-export function BreadPicture({ form, scored = false, width = 96 }: Bread) {
+export function BreadPicture({ width = 96, ...bread }: Baked & { width?: number }) {
   return (
-    <svg viewBox="0 0 120 80" width={width} aria-hidden="true" className="bread">
-      <ellipse cx={60} cy={71} rx={48} ry={5} className="shade" />
-      {form && drawn[form]}
-      {scored && form === 'ball' && <path {...cut} d="M52 36 L72 54 M72 36 L52 54" />}
+    <svg viewBox="0 0 120 80" width={width} aria-hidden="true">
+      <Bread {...bread} />
     </svg>
   );
 }
+
+/** The same as part of another drawing, 120 by 80. */
+export function Bread({ look, raw = false }: Baked) {
+  const form = look.form ?? 'ball';
+  const slash = look.slashes && slashes[form]?.[look.slashes];
+  return (
+    <g className={raw ? 'bread raw' : look.dark ? 'bread dark' : 'bread'}>
+      <ellipse cx={60} cy={71} rx={48} ry={5} className="shade" />
+      {drawn[form]}
+      {slash && <path {...cut} d={slash} />}
+    </g>
+  );
+}
+
+// Where its slashes are, on the forms that have some.
+const slashes: Partial<Record<Form, Partial<Record<Slashes, string>>>> = {
+  ball: {
+    cross: 'M52 36 L72 54 M72 36 L52 54',
+    long: 'M34 46 Q60 34 86 46',
+    diagonals: 'M40 42 L48 54 M56 38 L66 54 M74 40 L82 52',
+  },
+  log: {
+    cross: 'M52 42 L70 56 M70 42 L52 56',
+    long: 'M24 51 Q60 40 96 51',
+    diagonals: 'M34 42 L46 56 M54 41 L66 56 M74 42 L86 55',
+  },
+  loaf: {
+    cross: 'M48 26 L72 42 M72 26 L48 42',
+    long: 'M34 30 Q60 22 86 30',
+    diagonals: 'M34 28 L44 42 M54 25 L64 40 M74 26 L84 40',
+  },
+};
 
 const light = (d: string) => <path d={d} className="light" fill="none" strokeWidth={5} strokeLinecap="round" />;
 
@@ -54,7 +87,6 @@ const plait = (
 const loaf = (
   <>
     <path {...crust} d="M14 66 L18 34 Q20 16 60 16 Q100 16 102 34 L106 66 Z" />
-    <path {...cut} d="M34 30 Q60 22 86 30" />
     {light('M26 44 Q26 36 30 34')}
   </>
 );
@@ -62,7 +94,6 @@ const loaf = (
 const log = (
   <>
     <path {...crust} d="M8 54 Q14 34 60 34 Q106 34 112 54 Q106 68 60 68 Q14 68 8 54 Z" />
-    <path {...cut} d="M34 42 L46 56 M54 41 L66 56 M74 42 L86 55" />
     {light('M22 48 Q32 41 46 40')}
   </>
 );

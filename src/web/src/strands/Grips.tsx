@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Schemas } from '../api/http';
 import { clockTime, houseNow } from '../api/clock';
 import { useGrain } from '../parts/useGrain';
+import { timeAt } from './axis';
 
 const minute = 60000;
 
@@ -17,12 +18,10 @@ export function Grips({
 }) {
   const [held, setHeld] = useState<{ grip: Schemas['Grip']; from: number; by: number } | null>(null);
   const grain = useGrain();
-  const perPixel = (Date.parse(picture.to) - Date.parse(picture.from)) / (picture.right - picture.left);
-  const later = (grip: Schemas['Grip'], by: number) =>
-    Math.max(houseNow() + minute, Math.round((Date.parse(grip.at) + by) / grain) * grain);
+  const later = (at: number) => Math.max(houseNow() + minute, Math.round(at / grain) * grain);
   return picture.grips.map((grip) => {
     const mine = held?.grip === grip ? held : null;
-    const at = mine ? later(grip, mine.by * perPixel) : Date.parse(grip.at);
+    const at = mine ? later(timeAt(picture.axis, grip.x + mine.by)) : Date.parse(grip.at);
     return (
       <button
         key={`${grip.bake} ${grip.step}`}
@@ -49,7 +48,7 @@ export function Grips({
           const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -6, PageUp: 6 }[e.key];
           if (!by || !grain) return;
           e.preventDefault();
-          move(grip, new Date(later(grip, by * grain)).toISOString());
+          move(grip, new Date(later(Date.parse(grip.at) + by * grain)).toISOString());
         }}
       >
         {mine && <span className="grip-time">{clockTime(at)}</span>}

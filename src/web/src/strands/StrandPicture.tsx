@@ -2,6 +2,8 @@
 import type { Schemas } from '../api/http';
 import { useUnits } from '../parts/units';
 import { clockTime, useNow } from '../api/clock';
+import { Bread } from '../shaping/BreadPicture';
+import { xAt } from './axis';
 
 type Picture = Schemas['Picture'];
 type Point = Schemas['Point'];
@@ -42,14 +44,11 @@ export function StrandPicture({
   const { width, height, lanes } = picture;
   const slim = picture.left < 50;
   const last = lanes.at(-1);
+  const hands = lanes.find((l) => l.lane === 'hands');
   const bottom = last ? last.top + last.height : height;
-  const at = (iso: string) => {
-    const [from, to] = [Date.parse(picture.from), Date.parse(picture.to)];
-    return picture.left + (picture.right - picture.left) * ((Date.parse(iso) - from) / (to - from));
-  };
+  const at = (iso: string) => xAt(picture.axis, Date.parse(iso));
   const now = useNow(1000);
-  const nowX =
-    !hideNow && now >= Date.parse(picture.from) && now <= Date.parse(picture.to) ? at(new Date(now).toISOString()) : null;
+  const nowX = !hideNow && now >= Date.parse(picture.from) && now <= Date.parse(picture.to) ? xAt(picture.axis, now) : null;
   return (
     <svg className="picture" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={describe(picture, title)}>
       {lanes.map((lane) => (
@@ -72,6 +71,21 @@ export function StrandPicture({
           )}
         </g>
       ))}
+      {picture.away.map((a) => (
+        <g key={a.from}>
+          <rect x={a.from} y={lanes[0]?.top} width={a.to - a.from} height={bottom - (lanes[0]?.top ?? 0)} className="nobody-up" />
+          {!slim && hands && a.to - a.from > 90 && (
+            <text x={(a.from + a.to) / 2} y={hands.top + hands.height - 4} fontSize={14} textAnchor="middle">
+              nobody up
+            </text>
+          )}
+        </g>
+      ))}
+      {picture.axis
+        .flatMap((p, i) => (p.folds ? [(p.x + (picture.axis[i + 1]?.x ?? p.x)) / 2] : []))
+        .map((x) => (
+          <Fold key={x} x={x} top={lanes[0]?.top ?? 0} bottom={bottom} />
+        ))}
       {picture.heats.map((heat, i) => (
         <path key={i} d={outline(heat.outline)} fill="var(--heat)" />
       ))}
@@ -147,29 +161,50 @@ export function StrandPicture({
   );
 }
 
+// Hours left out: the picture is torn there.
+function Fold({ x, top, bottom }: { x: number; top: number; bottom: number }) {
+  const waves = Math.ceil((bottom - top) / 16);
+  const d = `M${x} ${top}${'q4 4 0 8q-4 4 0 8'.repeat(waves)}`;
+  return (
+    <g fill="none">
+      <path d={d} stroke="var(--flour)" strokeWidth={9} />
+      <path d={d} stroke="var(--soft-ink)" strokeWidth={1.5} strokeDasharray="3 3" />
+    </g>
+  );
+}
+
+// What comes to the table: drawn, counted in its dough's colour, and when.
+function OnTheTable({ label, slim, bottom, width }: { label: Schemas['Label']; slim: boolean; bottom: number; width: number }) {
+  const r = slim ? 9 : 13;
+  const countX = slim ? label.x : label.x + 20;
+  return (
+    <g className={`hue-${(label.hue ?? 0) % 4}`}>
+      {!slim && label.bread && (
+        <g transform={`translate(${label.x - 38} ${label.y - 17}) scale(.42)`}>
+          <Bread look={label.bread} />
+        </g>
+      )}
+      <circle cx={countX} cy={label.y} r={r} fill="var(--fill)" stroke="var(--edge)" strokeWidth={2} />
+      <text x={countX} y={label.y + 5} fontSize={slim ? 14 : 15} fontWeight={700} textAnchor="middle" className="on-dough">
+        {label.count}
+      </text>
+      <text
+        x={Math.min(label.x, width - (slim ? 18 : 24))}
+        y={bottom + (slim ? 13 : 19)}
+        fontSize={slim ? 14 : 15}
+        fontWeight={700}
+        textAnchor="middle"
+      >
+        {label.at && clockTime(label.at)}
+      </text>
+    </g>
+  );
+}
+
 function PictureLabel({ label, slim, bottom, width }: { label: Schemas['Label']; slim: boolean; bottom: number; width: number }) {
   const units = useUnits();
-  if (label.kind === 'ready') {
-    const r = slim ? 9 : 15;
-    return (
-      <g>
-        <circle cx={label.x} cy={label.y} r={r} fill="var(--card)" stroke="var(--ink)" strokeWidth={slim ? 2 : 3} />
-        <text x={label.x} y={label.y + (slim ? 4 : 5)} fontSize={slim ? 14 : 15} fontWeight={700} textAnchor="middle">
-          {label.count}
-        </text>
-        <text
-          x={Math.min(label.x, width - (slim ? 18 : 24))}
-          y={bottom + (slim ? 13 : 19) + (label.row ?? 0) * (slim ? 13 : 18)}
-          fontSize={slim ? 14 : 15}
-          fontWeight={700}
-          textAnchor="middle"
-        >
-          {label.at && clockTime(label.at)}
-        </text>
-      </g>
-    );
-  }
-  const named = `${label.text} · ${units.mass(label.mass ?? 0)}`;
+  if (label.kind === 'ready') return <OnTheTable label={label} slim={slim} bottom={bottom} width={width} />;
+  const named = label.mass == null ? label.text : `${label.text} · ${units.mass(label.mass)}`;
   const said = {
     dough: named,
     'dough-beside': named,

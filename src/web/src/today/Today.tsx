@@ -2,7 +2,7 @@
 import { Link } from 'react-router';
 import { useMoveKept } from '../api/changes';
 import { api, type BenchView, type Schemas } from '../api/http';
-import { calendarDay, clockTime, countdown, houseSpeed, span, useNow, utcOffsetMinutes } from '../api/clock';
+import { calendarDay, clockTime, dayAndTime, houseSpeed, span, useNow, utcOffsetMinutes } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { percent, useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
@@ -167,7 +167,7 @@ function DayBar({ bake, next }: { bake: BenchView; next: Schemas['NextLine'][] }
         <p>
           {bake.title} ·{' '}
           {beat && !beat.isDue
-            ? `${beat.phrase.short} in ${countdown(Date.parse(beat.due) - now)}`
+            ? `then ${beat.phrase.short}, ${dayAndTime(beat.due)}`
             : beat?.phrase.detail || `ready ${clockTime(bake.ready)}`}
         </p>
       </div>

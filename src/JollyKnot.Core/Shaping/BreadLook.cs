@@ -1,0 +1,19 @@
+// What a drawing has to know of a bread.
+namespace JollyKnot.Core.Shaping;
+
+/// <summary>How a bread looks when it is baked.</summary>
+/// <param name="Form">Its form.</param>
+/// <param name="Slashes">How it was slashed.</param>
+/// <param name="Dark">Brown from a soda bath.</param>
+public sealed record BreadLook(Form Form, Slashes Slashes, bool Dark)
+{
+    /// <summary>How a family's bread looks.</summary>
+    /// <param name="family">Which family.</param>
+    public static BreadLook Of(Family family)
+    {
+        ArgumentNullException.ThrowIfNull(family);
+        // A bun is no flat bread, though it is pressed.
+        var form = family is { Form: Form.Disc, Thickness: null } ? Form.Ball : family.Form;
+        return new(form, family.Slashes, family.Bathed);
+    }
+}
