@@ -436,18 +436,18 @@ public sealed class ProofRules
             story.After(after).Tell(new ProofLooked("look-1", seen));
             return Lessons.Of(story.State);
         }
-        var slow = PaceMemory.For(Places.Counter, Enumerable.Repeat(Past("counter", Seen.Third, 40), 8));
+        var slow = PaceMemory.For("counter", Enumerable.Repeat(Past("counter", Seen.Third, 40), 8));
         slow.Pace.ShouldBeLessThan(.85);
         slow.Spread.ShouldBeLessThan(PaceBelief.Prior.Spread);
-        var one = PaceMemory.For(Places.Counter, [Past("counter", Seen.Third, 40)]);
+        var one = PaceMemory.For("counter", [Past("counter", Seen.Third, 40)]);
         one.Pace.ShouldBeInRange(slow.Pace, 1);
         // What was long ago says less: half after ten bakes, so the latest eight turn it.
         var (fast, old) = (Past("counter", Seen.Doubled, 40), Past("counter", Seen.Third, 40));
-        var turned = PaceMemory.For(Places.Counter, [.. Enumerable.Repeat(fast, 8), .. Enumerable.Repeat(old, 8)]);
-        var before = PaceMemory.For(Places.Counter, [.. Enumerable.Repeat(old, 8), .. Enumerable.Repeat(fast, 8)]);
+        var turned = PaceMemory.For("counter", [.. Enumerable.Repeat(fast, 8), .. Enumerable.Repeat(old, 8)]);
+        var before = PaceMemory.For("counter", [.. Enumerable.Repeat(old, 8), .. Enumerable.Repeat(fast, 8)]);
         turned.Pace.ShouldBeGreaterThan(before.Pace * 1.05);
         // Another place says nothing of this one.
-        PaceMemory.For(Places.Counter, [Past("above-oven", Seen.Third, 40)]).Pace.ShouldBe(1);
+        PaceMemory.For("counter", [Past("above-oven", Seen.Third, 40)]).Pace.ShouldBe(1);
     }
 
     [Fact]

@@ -26,6 +26,7 @@ public sealed class LearnedTests
     {
         using var house = new House();
         var before = await Pace(house);
+        var learnedBefore = (await house.Get("/api/kitchen/learned")).Body;
         var bake = await house.Bake(House.Choice(pieces: 16));
         async Task Tell(object told) => (await house.Tell(bake, told)).Status.ShouldBe(200);
         await Tell(
@@ -81,7 +82,16 @@ public sealed class LearnedTests
         );
         // Slow this time: the next is expected a little slower.
         (await Pace(house)).ShouldBeGreaterThan(before + 1);
+        // And it stands beside what it was learned of, with its evidence.
+        var learned = (await house.Get("/api/kitchen/learned")).Body;
+        var counter = learned["places"]!.AsArray().Single(p => (string)p!["id"]! == "counter")!;
+        ((double)counter["times"]!).ShouldBeLessThan(1);
+        ((DateTimeOffset)counter["last"]!).ShouldBe(house.Now, TimeSpan.FromMinutes(1));
+        BakesOf(learned).ShouldBe(BakesOf(learnedBefore) + 1);
     }
+
+    private static int BakesOf(System.Text.Json.Nodes.JsonNode learned) =>
+        (int)learned["ovens"]!.AsArray().Single(o => (string)o!["id"]! == "wall")!["bakes"]!;
 
     [Fact]
     public async Task What_is_over_can_be_judged_anew_and_ends_no_later_for_it()

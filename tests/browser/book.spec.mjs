@@ -195,7 +195,7 @@ for (const [what, size] of [
   });
 
 test('where the bread is kept is said, and a copy of it is one touch', async ({ page, server }) => {
-  await page.visit('/kitchen');
+  await page.visit('/kitchen?thing=kept');
   const kept = page.getByRole('region', { name: 'Where your bread is kept' });
   await expect(kept).toContainText(server.data);
   await expect(kept).toContainText('No copy yet.');

@@ -242,7 +242,9 @@ sharing('a bake with filling, bloom and held-back milk asks for each in its time
 
 test('the kitchen keeps itself, speaks ounces, and says what cannot be', async ({ page }) => {
   await page.visit('/kitchen');
-  const machine = page.getByRole('group', { name: 'Blue two-paddle' });
+  const blue = page.getByRole('button', { name: 'Blue two-paddle' });
+  const machine = page.getByRole('region', { name: 'Blue two-paddle' });
+  await blue.click();
   await machine.getByLabel('Flour up to, g').fill('400');
   await expect(page.getByRole('status').first()).toHaveText('Kept');
   await page.visit(`/lay-out?dough=${rolls}`);
@@ -251,10 +253,15 @@ test('the kitchen keeps itself, speaks ounces, and says what cannot be', async (
   await page.visit('/kitchen');
   await page.getByText('ounces').click();
   await expect(page.getByRole('status').first()).toHaveText('Kept');
+  await blue.click();
   await machine.getByLabel('Flour up to, oz').fill('1');
   await expect(page.getByText('From 1.8 oz to 176.4 oz is wanted here.')).toBeVisible();
   await expect(page.getByRole('status').first()).toHaveText('Not kept: see below');
+  // It shows on the thing itself, whatever is touched next.
+  await page.getByRole('button', { name: 'Scale' }).click();
+  await expect(page.getByRole('button', { name: 'Blue two-paddle: not kept' })).toBeVisible();
   await accessible(page);
+  await page.getByRole('button', { name: 'Blue two-paddle: not kept' }).click();
   await page.reload();
   await expect(machine.getByLabel('Flour up to, oz')).toHaveValue('14.109');
   await page.visit(`/doughs/${rolls}/load`);
@@ -263,23 +270,33 @@ test('the kitchen keeps itself, speaks ounces, and says what cannot be', async (
 
 test('one more of anything is as usual, and a wrong field says what is wrong with it', async ({ page }) => {
   await page.visit('/kitchen');
-  await page.getByRole('button', { name: 'Add an oven' }).click();
-  const ovens = page.getByRole('region', { name: 'Ovens' });
-  await expect(ovens.getByLabel('to, °C').last()).toHaveValue('250');
   await page.getByRole('button', { name: 'Add a machine' }).click();
-  await expect(page.getByRole('group', { name: 'Another machine' })).toContainText('85 min');
+  await expect(page.getByRole('region', { name: 'Another machine' })).toContainText('85 min');
+  await page.getByRole('button', { name: 'Add an oven' }).click();
+  const oven = page.getByRole('region', { name: 'Another oven' });
+  await expect(oven.getByLabel('to, °C')).toHaveValue('250');
+  // What nobody knows better is marked, and is no more once it is known.
+  await expect(oven.locator('.field', { hasText: 'Heats a minute' })).toContainText('usual');
+  await oven.getByLabel('Heats a minute, °C').fill('9');
+  await expect(oven.locator('.field', { hasText: 'Heats a minute' })).not.toContainText('usual');
+  await expect(oven).toContainText('Nothing yet: bread takes as long as usual.');
   await expect(page.getByRole('status').first()).toHaveText('Kept');
-  const racks = ovens.getByLabel('Racks').last();
+  const racks = oven.getByLabel('Racks');
   await racks.fill('40');
   await expect(racks).toHaveAttribute('aria-invalid', 'true');
   await expect(racks).toHaveAccessibleDescription(/is wanted here/);
   await racks.fill('3');
+  await page.getByRole('button', { name: 'Scale' }).click();
   await page.getByLabel('or, %').fill('5');
   await expect(page.getByRole('status').first()).toHaveText('Kept');
   await page.reload();
-  await expect(ovens.getByLabel('Racks').last()).toHaveValue('3');
   await expect(page.getByLabel('or, %')).toHaveValue('5');
   await expect(page.getByLabel('Leave alone, g')).toHaveValue('2');
+  await page.getByRole('button', { name: 'Another oven' }).click();
+  await expect(racks).toHaveValue('3');
+  // What was learned stands beside what was typed.
+  await page.getByRole('button', { name: 'Wall oven' }).click();
+  await expect(page.getByRole('region', { name: 'Wall oven' })).toContainText(/Bread takes .*From 3 bakes, the last on/);
 });
 
 test('the pantry is searched, edited and priced', async ({ page }) => {

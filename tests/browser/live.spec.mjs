@@ -351,7 +351,7 @@ test('a second tap and a held key do one step; bread is taken up before its time
 test.describe('', () => {
   test.use({ alone: true });
   test('a copy is put back from the kitchen page, and what was there can be put back the same way', async ({ page, server }) => {
-    await page.visit('/kitchen');
+    await page.visit('/kitchen?thing=kept');
     const kept = page.getByRole('region', { name: 'Where your bread is kept' });
     await kept.getByRole('button', { name: 'Make a copy now' }).click();
     await expect(kept).toContainText('1 in all');

@@ -48,7 +48,8 @@ for (const [size, viewport] of Object.entries(sizes)) {
 
     sharing(`every view on a ${size}`, async ({ page, server }) => {
       const found = {};
-      for (const path of Object.values(await views(server))) {
+      const things = ['machine:blue', 'oven:wall', 'scale', 'night', 'kept'].map((t) => `/kitchen?thing=${t}`);
+      for (const path of [...Object.values(await views(server)), ...things]) {
         await page.visit(path);
         await expect(page.locator('main')).not.toContainText('One moment');
         await page.waitForLoadState('networkidle');

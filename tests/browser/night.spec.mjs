@@ -53,7 +53,7 @@ test('hours without hands and quiet hours are typed in the kitchen and kept by t
   const { body } = await call(server, '/api/day', {});
   const plait = body.bakes.find((b) => b.title === 'Three-wire plait');
   const hour = (ms) => Number(local(ms).slice(11, 13));
-  await page.visit('/kitchen');
+  await page.visit('/kitchen?thing=night');
   // Nobody is up when the plait goes in.
   await page.getByLabel('Quiet hours: no machine runs').check();
   await expect(page.getByLabel('Machines from, h')).toHaveValue('7');
@@ -67,7 +67,7 @@ test('hours without hands and quiet hours are typed in the kitchen and kept by t
   ).toPass();
   await page.visit('/day');
   await expect(page.getByText(/The machine would run in quiet hours/).first()).toBeVisible();
-  await page.visit('/kitchen');
+  await page.visit('/kitchen?thing=night');
   await page.getByLabel('Quiet hours: no machine runs').uncheck();
   await page.getByLabel('Nothing to do at night').check();
   await expect(page.getByLabel('Up from, h')).toHaveValue('6');
@@ -105,7 +105,8 @@ test('a warm shelf for one tray holds one dough at a time', async ({ page, serve
   const shelf = { id: 'shelf', name: 'on the warm shelf', inOven: false, steady: 27, overRoom: 0, fallsIn: null };
   await call(server, '/api/kitchen/setup', { ...kitchen, places: [shelf] }, 'PUT');
   await page.visit('/kitchen');
-  await page.getByLabel('Trays at once').last().fill('1');
+  await page.getByRole('button', { name: 'Where it rises: on the warm shelf' }).click();
+  await page.getByLabel('Trays at once').fill('1');
   await expect(async () => expect((await call(server, '/api/kitchen/setup')).body.places[0].trays).toBe(1)).toPass();
   const by = new Date(server.now + 9 * 3600e3).toISOString();
   await bake(server, { placeId: 'shelf', readyBy: by });

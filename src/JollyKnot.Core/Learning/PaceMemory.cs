@@ -13,15 +13,15 @@ public static class PaceMemory
 
     /// <summary>What to believe before the next proof there: the mean of past proofs, held towards the usual while they are few.
     /// The room is in the model, so a cold snap does not count.</summary>
-    /// <param name="place">The place.</param>
+    /// <param name="place">The place's id.</param>
     /// <param name="past">What past bakes say, the latest first.</param>
-    public static PaceBelief For(Place place, IEnumerable<Lessons> past)
+    public static PaceBelief For(string place, IEnumerable<Lessons> past)
     {
         ArgumentNullException.ThrowIfNull(place);
         ArgumentNullException.ThrowIfNull(past);
         var precision = 1 / (BetweenPlaces * BetweenPlaces);
         var sum = 0d;
-        foreach (var (lesson, fresh) in past.SelectMany(l => l.Paces).Where(p => p.Place == place.Id).Fading())
+        foreach (var (lesson, fresh) in past.SelectMany(l => l.Paces).Where(p => p.Place == place).Fading())
         {
             var weight = fresh / (lesson.Variance + BetweenProofs * BetweenProofs);
             precision += weight;

@@ -179,6 +179,9 @@ public static class KitchenEndpoints
     /// <summary>Maps the kitchen.</summary>
     public static void MapKitchen(this IEndpointRouteBuilder app)
     {
+        app.MapGet("/api/kitchen/learned", (BakeBook book) => LearnedHere.Of(book))
+            .WithName("learned")
+            .WithSummary("What past bakes say of its ovens and places.");
         app.MapGet(
                 "/api/kitchen",
                 async (KitchenKeeper keeper, HouseClock clock, IConfiguration settings) =>

@@ -483,7 +483,7 @@ public sealed class Planner(
     private const double Rounding = 1000;
 
     // So many past bakes say how this kitchen's places proof.
-    private const int Remembered = 60;
+    internal const int Remembered = 60;
 
     // Dough in the cold: the lump itself, and the dough it is of.
     private sealed record InTheCold(Lump Lump, Dough Dough, DoughVersion? Source);
@@ -545,7 +545,7 @@ public sealed class Planner(
         {
             Around = spec.Around with { Measuring = new(pantry.Cups, pantry.Habit) },
             Made = spec.Made with { Source = from is null ? new(stored!.Id, stored.Version) : from.Source, From = from?.Lump },
-            Learned = new(PaceMemory.For(spec.Place, past), OvenMemory.Of(past)),
+            Learned = new(PaceMemory.For(spec.Place.Id, past), OvenMemory.Of(past)),
         };
         return (Layout.Of(spec, now), factor, null);
     }

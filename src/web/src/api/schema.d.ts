@@ -137,6 +137,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kitchen/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What past bakes say of its ovens and places. */
+        get: operations["learned"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kitchen": {
         parameters: {
             query?: never;
@@ -2687,6 +2704,19 @@ export interface components {
             picture: null | components["schemas"]["Picture"];
             hands: components["schemas"]["HandsWanted"];
         };
+        LearnedHere: {
+            ovens: components["schemas"]["LearnedThing"][];
+            places: components["schemas"]["LearnedThing"][];
+        };
+        LearnedThing: {
+            id: string;
+            /** Format: double */
+            times: number;
+            /** Format: int32 */
+            bakes: number;
+            /** Format: date-time */
+            last: null | string;
+        };
         LearnedWord: {
             words: string;
             name: string;
@@ -4506,6 +4536,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+        };
+    };
+    learned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedHere"];
                 };
             };
         };

@@ -23,6 +23,7 @@ export function Household(part: Part) {
             of="temperature"
             at={`seasons.${s}`}
             value={rooms[s]}
+            usual={k.seasons ? null : rooms[s]}
             set={(v) => change({ seasons: { ...rooms, [s]: v } })}
           />
         ))}
@@ -34,6 +35,14 @@ export function Household(part: Part) {
           times={metre}
         />
       </div>
+      <WhatIsRead {...part} />
+    </Section>
+  );
+}
+
+export function Night({ k, usual, change }: Part) {
+  return (
+    <Section title="Night and quiet hours">
       <Hours at="awake" hours={k.awake} usual={usual.awake} from="Up from, h" set={(awake) => change({ awake })}>
         Nothing to do at night
       </Hours>
@@ -46,7 +55,6 @@ export function Household(part: Part) {
       >
         Quiet hours: no machine runs
       </Hours>
-      <WhatIsRead {...part} />
     </Section>
   );
 }

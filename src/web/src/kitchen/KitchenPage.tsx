@@ -1,19 +1,15 @@
-// The kitchen: what there is to bake with. Everything here is used somewhere, and keeps itself.
-import { Link } from 'react-router';
-import { api, newId, type Schemas } from '../api/http';
+// The kitchen, drawn with all that is in it; what is touched opens its few fields beside it. Everything here is used somewhere,
+// and keeps itself.
+import { useEffect, useRef } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { api, type Schemas } from '../api/http';
 import { useMarkedKitchen, type Marked } from '../api/kitchen';
 import { Loading } from '../parts/Loading';
-import { Add, listOf, Problems, Section } from './form';
-import { Household } from './Household';
-import { MachineCard } from './MachineCard';
-import { Ovens } from './Ovens';
-import { PlacesAndGriddle } from './PlacesAndGriddle';
-import { PotScaleAndBowls } from './PotScaleAndBowls';
-import { Prices } from './Prices';
+import { Problems } from './form';
+import { Things } from './Things';
 import { useKitchen, type Crossed, type Kitchen } from './save';
-import { Tins } from './Tins';
-import { OthersOfTheHouse } from './OthersOfTheHouse';
-import { WhereItIsKept } from './WhereItIsKept';
+import { Touched } from './Touched';
+import css from './kitchen.module.css';
 
 /** A part of the kitchen's form: the kitchen, what is usual where nothing was entered, and changing it. */
 export type Part = { k: Kitchen; usual: Schemas['UsualKitchen']; change: (to: Partial<Kitchen>) => void };
@@ -37,6 +33,19 @@ type Props = { first: Marked; usual: Schemas['UsualKitchen']; choices: Schemas['
 
 function Editor({ first, usual, choices }: Props) {
   const { kitchen, change, problems, state, crossed, settle } = useKitchen(first);
+  const [search, setSearch] = useSearchParams();
+  const thing = search.get('thing');
+  const touched = thing ?? 'household';
+  const fields = useRef<HTMLElement>(null);
+  const byHand = useRef(false);
+  const touch = (thing: string) => {
+    byHand.current = true;
+    setSearch({ thing }, { replace: true });
+  };
+  // What was touched is read first, and on a phone it lies under the drawing.
+  useEffect(() => {
+    if (byHand.current) fields.current?.querySelector<HTMLElement>('h2')?.focus();
+  }, [touched]);
   const part: Part = { k: kitchen, usual, change };
   return (
     <Problems value={problems}>
@@ -50,15 +59,15 @@ function Editor({ first, usual, choices }: Props) {
         </Link>
       </div>
       {crossed && <Meanwhile crossed={crossed} settle={settle} />}
-      <Household {...part} />
-      <Machines {...part} />
-      <Ovens {...part} />
-      <Tins {...part} />
-      <PotScaleAndBowls {...part} steps={choices.scaleSteps} />
-      <PlacesAndGriddle {...part} />
-      <Prices {...part} families={choices.families} />
-      <OthersOfTheHouse />
-      <WhereItIsKept />
+      <div className={css.kitchen} data-open={thing ?? undefined}>
+        <Things {...part} choices={choices} touched={touched} touch={touch} />
+        <aside ref={fields} className={css.beside}>
+          <button type="button" className={`button ${css.whole}`} onClick={() => setSearch({}, { replace: true })}>
+            The whole kitchen
+          </button>
+          <Touched {...part} choices={choices} thing={touched} touch={touch} />
+        </aside>
+      </div>
     </Problems>
   );
 }
@@ -86,24 +95,5 @@ function Meanwhile({ crossed, settle }: { crossed: Crossed; settle: (takeTheirs:
         </button>
       </div>
     </section>
-  );
-}
-
-function Machines({ k, usual, change }: Part) {
-  const machines = listOf(k.machines, (m) => change({ machines: m }));
-  return (
-    <Section title="Machines">
-      {machines.all.map((m, i) => (
-        <MachineCard
-          key={m.id}
-          machine={m}
-          usual={usual}
-          at={`machines[${i}]`}
-          put={(to) => machines.put(i, to)}
-          drop={() => machines.drop(i)}
-        />
-      ))}
-      <Add what="a machine" add={() => machines.add({ ...usual.machine, id: newId() })} />
-    </Section>
   );
 }

@@ -3,7 +3,7 @@ import { Checkbox, Input, Select } from 'antd';
 import type { Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Choice } from '../parts/Choice';
-import { Drop, Name, Num, NumOrNone, useProblem, Wrong } from './form';
+import { Drop, Name, Num, NumOrNone, Section, useProblem, Wrong } from './form';
 
 type Machine = Schemas['Machine'];
 type Program = Schemas['DoughProgram'];
@@ -30,7 +30,7 @@ export function MachineCard({
 }) {
   const others = m.otherPrograms ?? [];
   return (
-    <div className="machine" role="group" aria-label={m.name}>
+    <Section title={m.name}>
       <div className="kit">
         <Name at={`${at}.name`} value={m.name} set={(name) => put({ name })} />
         <Num
@@ -38,6 +38,7 @@ export function MachineCard({
           of="mass"
           at={`${at}.flourLimit`}
           value={m.flourLimit}
+          usual={usual.machine.flourLimit}
           set={(flourLimit) => put({ flourLimit })}
         />
         <Num
@@ -45,6 +46,7 @@ export function MachineCard({
           of="mass"
           at={`${at}.doughLimit`}
           value={m.doughLimit}
+          usual={usual.machine.doughLimit}
           set={(doughLimit) => put({ doughLimit })}
         />
         <Num label="Paddles" at={`${at}.paddles`} value={m.paddles} set={(v) => put({ paddles: Math.round(v) })} />
@@ -54,6 +56,7 @@ export function MachineCard({
           of="degrees"
           at={`${at}.kneadingWarms`}
           value={m.kneadingWarms}
+          usual={usual.machine.kneadingWarms}
           set={(kneadingWarms) => put({ kneadingWarms })}
         />
         <NumOrNone label="Cost when bought" at={`${at}.bought`} value={m.bought} set={(bought) => put({ bought })} />
@@ -103,7 +106,7 @@ export function MachineCard({
         />
       ))}
       <Wrong at={`${at}.otherPrograms`} />
-      <div style={{ display: 'flex', gap: 10 }}>
+      <div className="buttons-row">
         <button
           className="button quiet"
           onClick={() =>
@@ -114,10 +117,9 @@ export function MachineCard({
         >
           Add a program
         </button>
-        <span style={{ marginLeft: 'auto' }} />
         <Drop what={m.name} drop={drop} />
       </div>
-    </div>
+    </Section>
   );
 }
 

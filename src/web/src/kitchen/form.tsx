@@ -16,14 +16,28 @@ const idOf = (at: string) => at.replace(/[^\w]/g, '-');
 type Place = { label: string; at: string };
 
 /** Of a quantity, in the household's unit, which stands behind its label; else so many of ours to one of theirs. */
-type AsShown = { value: number | null | undefined; times?: number; of?: Quantity };
+type AsShown = { value: number | null | undefined; times?: number; of?: Quantity; usual?: number | null };
 
-function NumberField({ label, at, value, times = 1, of, onChange }: Place & AsShown & { onChange: (v: number | null) => void }) {
+// What nobody knew better is marked as usual.
+function NumberField({
+  label,
+  at,
+  value,
+  times = 1,
+  of,
+  usual,
+  onChange,
+}: Place & AsShown & { onChange: (v: number | null) => void }) {
   const problem = useProblem(at);
   const { shown } = useUnits();
   const quantity = of ? { of, value } : { value: value == null ? null : value / times };
   return (
-    <Field id={idOf(at)} label={of ? `${label}, ${shown[of].name}` : label} problem={problem}>
+    <Field
+      id={idOf(at)}
+      label={of ? `${label}, ${shown[of].name}` : label}
+      hint={usual != null && value === usual ? 'usual' : undefined}
+      problem={problem}
+    >
       <NumberInput id={idOf(at)} {...quantity} onChange={(v) => onChange(v === null ? null : v * (of ? 1 : times))} />
     </Field>
   );
@@ -76,20 +90,13 @@ export function Tick({ children, on, set }: { children: ReactNode; on: boolean |
   );
 }
 
+/** What was touched, and its few fields. */
 export function Section({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <section className="card kitchen-section" aria-label={title}>
-      <h2>{title}</h2>
+    <section className="kitchen-section" aria-label={title}>
+      <h2 tabIndex={-1}>{title}</h2>
       {children}
     </section>
-  );
-}
-
-export function Add({ what, add }: { what: string; add: () => void }) {
-  return (
-    <button className="button quiet" onClick={add}>
-      Add {what}
-    </button>
   );
 }
 

@@ -5,12 +5,15 @@ export function Field({
   id,
   label,
   problem,
+  hint,
   wide,
   children,
 }: {
   id: string;
   label: string;
   problem?: string | undefined;
+  /** A word beside the label. */
+  hint?: string | undefined;
   wide?: boolean;
   children: ReactNode;
 }) {
@@ -18,6 +21,7 @@ export function Field({
   return (
     <div className={wide ? 'field wide' : 'field'}>
       <label htmlFor={id}>{label}</label>
+      {hint && <small className="hint">{hint}</small>}
       {problem ? Children.map(children, (child) => (isInput(child, id) ? wrong(child, told) : child)) : children}
       {problem && (
         <span className="problem" role="alert" id={told}>

@@ -75,7 +75,7 @@ export function StrandPicture({
         <g key={a.from}>
           <rect x={a.from} y={lanes[0]?.top} width={a.to - a.from} height={bottom - (lanes[0]?.top ?? 0)} className="nobody-up" />
           {!slim && hands && a.to - a.from > 90 && (
-            <text x={(a.from + a.to) / 2} y={hands.top + hands.height - 4} fontSize={14} textAnchor="middle">
+            <text x={(a.from + a.to) / 2} y={hands.top + 18} fontSize={14} textAnchor="middle">
               nobody up
             </text>
           )}

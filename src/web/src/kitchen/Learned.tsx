@@ -1,0 +1,32 @@
+// What past bakes say, beside the thing it is used for.
+import { calendarDay } from '../api/clock';
+import { api, type Schemas } from '../api/http';
+
+/** Past bakes on one of the kitchen's ovens. */
+export function HeatsAs({ oven }: { oven: string }) {
+  const { data } = api.useQuery('get', '/api/kitchen/learned');
+  const learned = data?.ovens.find((o) => o.id === oven);
+  return (
+    <div>
+      <h3>Learned here</h3>
+      <p>
+        {learned
+          ? `Bread takes ${than(learned.times, 'longer', 'less long')}. ${evidence(learned)}`
+          : 'Nothing yet: bread takes as long as usual.'}
+      </p>
+      <p className="muted">Used by: preheat, bake times, what the day can do at once.</p>
+    </div>
+  );
+}
+
+/** How fast dough rises in a place, in few words; nothing where nothing is known. */
+export const risesAs = (learned: Schemas['LearnedThing'] | undefined) =>
+  learned && `rises ${than(learned.times, 'faster', 'slower')}`;
+
+const evidence = ({ bakes, last }: Schemas['LearnedThing']) =>
+  `From ${bakes === 1 ? 'one bake' : `${bakes} bakes`}${last ? `, the last on ${calendarDay(last)}` : ''}.`;
+
+function than(times: number, more: string, less: string) {
+  const percent = Math.round(Math.abs(times - 1) * 100);
+  return percent === 0 ? 'as usual' : `${percent} % ${times > 1 ? more : less} than usual`;
+}

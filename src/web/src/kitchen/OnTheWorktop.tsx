@@ -1,0 +1,100 @@
+// What stands on the worktop: scale, pot, hob and microwave, the ring for rounds, bowls weighed empty.
+import { newId, type Schemas } from '../api/http';
+import { Drop, listOf, Name, Num, OneOf, Section } from './form';
+import type { Part } from './KitchenPage';
+
+const percent = 0.01;
+const noScale = 0;
+
+export function Scale({ k, usual, change, steps }: Part & { steps: Schemas['ScaleStepView'][] }) {
+  const tolerance = k.tolerance ?? usual.tolerance;
+  const onScale: [number, string][] = [...steps.map((s): [number, string] => [s.step, s.name]), [noScale, 'no scale']];
+  return (
+    <Section title="Scale">
+      <div className="kit">
+        <OneOf
+          label="Scale shows steps of"
+          at="scaleStep"
+          value={k.noScale ? noScale : (k.scaleStep ?? usual.scaleStep)}
+          options={onScale}
+          set={(g) => change(g === noScale ? { noScale: true } : { noScale: false, scaleStep: g })}
+        />
+        <Num
+          label="Leave alone"
+          of="mass"
+          at="tolerance.least"
+          value={tolerance.least}
+          usual={usual.tolerance.least}
+          set={(least) => change({ tolerance: { ...tolerance, least } })}
+        />
+        <Num
+          label="or, %"
+          at="tolerance.part"
+          value={tolerance.part}
+          usual={usual.tolerance.part}
+          set={(part) => change({ tolerance: { ...tolerance, part } })}
+          times={percent}
+        />
+      </div>
+    </Section>
+  );
+}
+
+export function PotAndHob({ k, usual, change }: Part) {
+  return (
+    <Section title="Pot, hob and microwave">
+      <div className="kit">
+        <Name label="Pot" at="pot.name" value={k.pot.name} set={(name) => change({ pot: { ...k.pot, name } })} />
+        <Num
+          label="Pot across"
+          of="length"
+          at="pot.across"
+          value={k.pot.across}
+          set={(across) => change({ pot: { ...k.pot, across } })}
+        />
+        <Num
+          label="Filled with, litres"
+          at="pot.litres"
+          value={k.pot.litres}
+          set={(litres) => change({ pot: { ...k.pot, litres } })}
+        />
+        <Num label="Hob, W" at="hob" value={k.hob ?? usual.hob} usual={usual.hob} set={(hob) => change({ hob })} />
+        <Num
+          label="Microwave, W"
+          at="microwave"
+          value={k.microwave ?? usual.microwave}
+          usual={usual.microwave}
+          set={(microwave) => change({ microwave })}
+        />
+      </div>
+    </Section>
+  );
+}
+
+export function Ring({ k, change }: Part) {
+  return (
+    <Section title="Ring for rounds">
+      <div className="kit">
+        <Num label="Ring for rounds" of="length" at="ring" value={k.ring} set={(ring) => change({ ring })} />
+      </div>
+    </Section>
+  );
+}
+
+export function Bowls({ k, usual, change }: Part) {
+  const vessels = listOf(k.vessels, (v) => change({ vessels: v }));
+  return (
+    <Section title="Bowls, weighed empty">
+      {vessels.all.map((v, i) => (
+        <div className="kit" key={v.id}>
+          <Name at={`vessels[${i}].name`} value={v.name} set={(name) => vessels.put(i, { name })} />
+          <Num label="Empty" of="mass" at={`vessels[${i}].empty`} value={v.empty} set={(empty) => vessels.put(i, { empty })} />
+          <Drop what={v.name} drop={() => vessels.drop(i)} />
+        </div>
+      ))}
+      <button className="button quiet" onClick={() => vessels.add({ ...usual.vessel, id: newId() })}>
+        Add a bowl
+      </button>
+    </Section>
+  );
+}
