@@ -8,6 +8,7 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
+using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
 using JollyKnot.Server.Words;
 
@@ -62,6 +63,9 @@ public sealed record Beat(
     /// <summary>Before its time it is asked once: bread would suffer.</summary>
     public bool AsksFirst { get; init; }
 
+    /// <summary>The bread in hand, as it will look; null while it is dough for all of them.</summary>
+    public BreadLook? Bread { get; init; }
+
     internal static Beat Of(BakeState state, Slot slot, Voice words)
     {
         var (spec, step, now) = (state.Plan.Spec, slot.Step, state.SoFar.Now);
@@ -86,6 +90,7 @@ public sealed record Beat(
         )
         {
             AsksFirst = step.Batch is not null && step.Rule.SuffersEarly(state.Chain.Of(step)),
+            Bread = step.Batch is null ? null : BreadLook.Of(state.Chain.Of(step).Bread.Family),
         };
     }
 

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
 using JollyKnot.Server.Words;
 
@@ -25,7 +26,8 @@ public sealed record FinishView(
     Length? Slice,
     DateTimeOffset? KeepBy,
     DateTimeOffset? FreezeBy,
-    bool KeepCold
+    bool KeepCold,
+    BreadLook Look
 )
 {
     internal static ImmutableArray<FinishView> Of(BakeState state) =>
@@ -50,7 +52,8 @@ public sealed record FinishView(
             slices?.Each,
             came + keeping.Keeps,
             came + Keeping.Frozen,
-            keeping.KeepCold
+            keeping.KeepCold,
+            BreadLook.Of(family)
         );
     }
 

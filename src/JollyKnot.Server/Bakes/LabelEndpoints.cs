@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
 using JollyKnot.Server.Kitchens;
@@ -16,6 +17,7 @@ namespace JollyKnot.Server.Bakes;
 /// <param name="Ingredients">Everything in it, the heaviest first.</param>
 /// <param name="Allergens">Those present.</param>
 /// <param name="Pieces">How many labels.</param>
+/// <param name="Look">How it is drawn.</param>
 public sealed record LabelView(
     string Name,
     string What,
@@ -25,7 +27,8 @@ public sealed record LabelView(
     bool KeepCold,
     string Ingredients,
     string Allergens,
-    int Pieces
+    int Pieces,
+    BreadLook Look
 );
 
 /// <summary>Labels over HTTP.</summary>
@@ -64,7 +67,8 @@ public static class LabelEndpoints
                                 f.KeepCold,
                                 string.Join(", ", ingredients),
                                 allergens + honey,
-                                f.Pieces
+                                f.Pieces,
+                                f.Look
                             ))
                             .ToImmutableArray()
                     );

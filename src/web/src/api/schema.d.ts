@@ -1455,6 +1455,7 @@ export interface components {
             cautions: string[];
             recipe: string;
             asksFirst?: boolean;
+            bread?: null | components["schemas"]["BreadLook"];
         };
         BenchView: {
             /** Format: uuid */
@@ -2124,6 +2125,7 @@ export interface components {
             /** Format: date-time */
             freezeBy: null | string;
             keepCold: boolean;
+            look: components["schemas"]["BreadLook"];
         };
         FirstAnswers: {
             /**
@@ -2192,7 +2194,7 @@ export interface components {
             isRound?: boolean;
         };
         /** @enum {unknown} */
-        Form: "ball" | "disc" | "rope" | "plait" | "log" | "coil" | "loaf" | "swirl" | "tray" | "ring" | null;
+        Form: "ball" | "disc" | "rope" | "plait" | "log" | "coil" | "loaf" | "swirl" | "tray" | "ring";
         FormulaView: {
             /**
              * Format: double
@@ -2626,6 +2628,7 @@ export interface components {
             allergens: string;
             /** Format: int32 */
             pieces: number;
+            look: components["schemas"]["BreadLook"];
         };
         /** @enum {unknown} */
         Lane: "machine" | "hands" | "proof" | "oven" | "rack" | "table";

@@ -8,6 +8,7 @@ import { InOven } from '../oven/InOven';
 import { PotBeat } from '../oven/PotBeat';
 import { Guarded } from '../parts/Broken';
 import { ProofCurve } from '../proof/ProofCurve';
+import { BreadPicture } from '../shaping/BreadPicture';
 import type { AtBeat } from './AtTheBeat';
 import { Controls, type Primary } from './Controls';
 import { KneadIn } from './KneadIn';
@@ -49,6 +50,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
   useSaid(say);
   useAwake();
   const sentence = useStandsAt(`${bake.position}/${beat.step}`);
+  const free = shows ? null : freeFor(at, begun);
   const deaf = useDeaf(`${bake.position}/${beat.step}`) || tell.isPending;
   useKeys({
     act: () => !tell.isPending && primary && press(primary.act),
@@ -81,6 +83,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
             {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
             {bake.inOven ? <InOven bake={bake} tell={send} /> : bake.proof && <ProofCurve proof={bake.proof} />}
             {beat.ending === 'review' && <Finish bake={bake} />}
+            {free && (free === 'way' ? <Strip bake={bake} wide /> : <BreadPicture {...free} width={320} />)}
           </Guarded>
         </div>
       </section>
@@ -96,9 +99,19 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
         {target !== undefined && standIns && <ScaleHands target={target} />}
       </StillToCome>
       <Controls {...at} primary={primary} deaf={deaf} waits={tell.isPending} />
-      <Strip bake={bake} />
+      {free !== 'way' && <Strip bake={bake} />}
     </div>
   );
+}
+
+// What stands beside the sentence where no other picture does: the bread in hand, or the way of the whole bake.
+function freeFor({ bake, beat }: AtBeat, begun: boolean) {
+  const isDrawn =
+    beat.ending === 'review' ||
+    (beat.ending !== 'parts' && bake.shape !== null) ||
+    [bake.bath, bake.inOven, bake.proof].some((p) => p !== null);
+  if (isDrawn) return null;
+  return begun && beat.bread ? { look: beat.bread, raw: bake.finish.length === 0 } : 'way';
 }
 
 // Two lead a step, the gravest first; the others are one touch away.

@@ -1,10 +1,10 @@
-// The bake's strand, slim, under what is to do now.
+// The bake's strand: slim, under what is to do now, or beside it where no other picture stands there.
 import { api, type BenchView } from '../api/http';
 import { houseSpeed, utcOffsetMinutes } from '../api/clock';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
 
-export function Strip({ bake }: { bake: BenchView }) {
+export function Strip({ bake, wide = false }: { bake: BenchView; wide?: boolean }) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const { data } = api.useQuery(
     'post',
@@ -13,7 +13,7 @@ export function Strip({ bake }: { bake: BenchView }) {
     { enabled: width > 0, placeholderData: (before) => before, refetchInterval: houseSpeed() > 1 ? 3000 : 30000 },
   );
   return (
-    <div className="card strip">
+    <div className={wide ? 'way' : 'card strip'}>
       <div className="picture-box" ref={ref}>
         {data && <StrandPicture picture={data} title={bake.title} />}
       </div>

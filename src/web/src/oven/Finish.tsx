@@ -6,6 +6,7 @@ import { api, type BenchView, type Schemas } from '../api/http';
 import { calendarDay, clockTime } from '../api/clock';
 import { NumberInput } from '../parts/NumberInput';
 import { useUnits } from '../parts/units';
+import { BreadPicture } from '../shaping/BreadPicture';
 
 export function Finish({ bake }: { bake: BenchView }) {
   if (bake.finish.length === 0) return null;
@@ -24,7 +25,8 @@ export function Finish({ bake }: { bake: BenchView }) {
 function Bread({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
   const { mass } = useUnits();
   return (
-    <div>
+    <div className="finished">
+      <BreadPicture look={f.look} width={84} />
       <p>
         <b>
           {f.pieces} {f.what}
@@ -63,7 +65,7 @@ function Slices({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
             {length(data.each)} wide, about {mass(data.mass)} each
           </span>
           <svg viewBox="0 0 600 70" role="img" aria-label={`Cut at ${data.marks.map((m) => length(m.at)).join(', ')}`}>
-            <rect x={2} y={22} width={596} height={40} rx={18} fill="var(--s0)" stroke="var(--s0-line)" strokeWidth={2} />
+            <rect x={2} y={22} width={596} height={40} rx={18} fill="var(--crust)" stroke="var(--crust-line)" strokeWidth={2} />
             {data.marks.map((m) => {
               const x = 2 + (596 * m.at) / whole;
               return (

@@ -4,11 +4,13 @@ import { api, type BakeEvent, type BenchView, type Schemas } from '../api/http';
 import { clockTime, useNow } from '../api/clock';
 import { useAskedBack } from '../bench/useAskedBack';
 import { useUnits } from '../parts/units';
+import { BreadPicture } from '../shaping/BreadPicture';
 import { useTyped } from '../parts/useTyped';
 import { useWidth } from '../parts/useWidth';
 
 export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEvent) => void }) {
   const oven = bake.inOven;
+  const bread = bake.beat?.bread ?? { form: 'ball', slashes: 'none', dark: false };
   const typed = useTyped('temperature');
   const { heat } = useUnits();
   const { asked, ask } = useAskedBack(oven?.believed);
@@ -41,7 +43,7 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
           Likely done at {clockTime(oven.likely)}, out by {clockTime(oven.latest)}. They are done by their look: a probe is no use
           in bread so thin.
         </p>
-        <ColourCard />
+        <ColourCard bread={bread} />
       </section>
     );
   return (
@@ -81,7 +83,7 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
         )}
         <span className="muted">{whenDone(oven)}</span>
       </div>
-      <ColourCard />
+      <ColourCard bread={bread} />
     </section>
   );
 }
@@ -185,14 +187,12 @@ const colours: [string, string, string][] = [
 ];
 
 // What it should look like.
-function ColourCard() {
+function ColourCard({ bread }: { bread: Schemas['BreadLook'] }) {
   return (
     <ul className="colours" aria-label="Colour card">
       {colours.map(([fill, name, means]) => (
         <li key={name}>
-          <svg viewBox="0 0 108 56" width={84} aria-hidden="true">
-            <ellipse cx={54} cy={28} rx={52} ry={26} fill={fill} stroke="var(--s0-line)" strokeWidth={2} />
-          </svg>
+          <BreadPicture look={bread} crust={fill} width={84} />
           <b>{name}</b> {means}
         </li>
       ))}

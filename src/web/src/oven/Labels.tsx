@@ -3,6 +3,7 @@ import { useParams } from 'react-router';
 import { api } from '../api/http';
 import { calendarDay } from '../api/clock';
 import { Loading } from '../parts/Loading';
+import { BreadPicture } from '../shaping/BreadPicture';
 
 export default function Labels() {
   const { id = '' } = useParams();
@@ -20,6 +21,7 @@ export default function Labels() {
         {data.flatMap((l, k) =>
           Array.from({ length: Math.min(l.pieces, 24) }, (_, i) => (
             <article key={`${k}-${i}`} className="bag-label">
+              <BreadPicture look={l.look} width={64} />
               <h2>{l.name}</h2>
               <p>
                 {l.what}, {l.weight}

@@ -1,5 +1,5 @@
 // A bread as it comes out of the oven: its shape, its crust, its slashes, and a light from the upper left.
-import type { ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import type { Schemas } from '../api/http';
 
 type Form = NonNullable<Schemas['Form']>;
@@ -10,8 +10,8 @@ const crust = { fill: 'var(--crust)', stroke: 'var(--crust-line)', strokeWidth: 
 const cut = { fill: 'none', stroke: 'var(--crumb)', strokeWidth: 4.5, strokeLinecap: 'round' as const };
 const rope = { fill: 'none', strokeLinecap: 'round' as const, strokeLinejoin: 'round' as const };
 
-/** As it comes out of the oven, or as dough before it. */
-type Baked = { look: Look; raw?: boolean };
+/** As it comes out of the oven, with a crust of this colour if one is said, or as dough before it. */
+type Baked = { look: Look; raw?: boolean; crust?: string };
 
 export function BreadPicture({ width = 96, ...bread }: Baked & { width?: number }) {
   return (
@@ -22,17 +22,20 @@ export function BreadPicture({ width = 96, ...bread }: Baked & { width?: number 
 }
 
 /** The same as part of another drawing, 120 by 80. */
-export function Bread({ look, raw = false }: Baked) {
+export function Bread({ look, raw = false, crust }: Baked) {
   const form = look.form ?? 'ball';
   const slash = look.slashes && slashes[form]?.[look.slashes];
   return (
-    <g className={raw ? 'bread raw' : look.dark ? 'bread dark' : 'bread'}>
+    <g className={raw ? 'bread raw' : look.dark ? 'bread dark' : 'bread'} style={crust ? coloured(crust) : undefined}>
       <ellipse cx={60} cy={71} rx={48} ry={5} className="shade" />
       {drawn[form]}
       {slash && <path {...cut} d={slash} />}
     </g>
   );
 }
+
+// The crust's own custom property, set for one bread.
+const coloured = (crust: string) => ({ '--crust': crust }) as CSSProperties;
 
 // Where its slashes are, on the forms that have some.
 const slashes: Partial<Record<Form, Partial<Record<Slashes, string>>>> = {
