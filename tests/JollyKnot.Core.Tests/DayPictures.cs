@@ -167,7 +167,7 @@ public sealed class DayPictures
 
     [Fact]
     public void Doughs_in_a_lane_at_the_same_time_lie_in_rows_of_their_own_and_none_falls_through_the_next() =>
-        Gen.Select(Gen.Double[0, 900], Gen.Double[1, 300])
+        Gen.Select(Gen.Double[-500, 900], Gen.Double[1, 300])
             .Array[1, 8]
             .ForAll(stays =>
             {
@@ -191,7 +191,8 @@ public sealed class DayPictures
     {
         var shown = new TimeBand(Morning, Morning.AddHours(20));
         var happens = new[] { .5, 2, 2.5, 5.4, 15.4, 17, 19 }.Select(h => Morning.AddHours(h)).ToList();
-        var axis = TimeAxis.Of(shown, 100, 1100, happens);
+        // What was done long before is not shown, and folds nothing.
+        var axis = TimeAxis.Of(shown, 100, 1100, [Morning.AddHours(-9), .. happens, Morning.AddHours(31)]);
         var fold = axis.Points.Single(p => p.Folds);
         (fold.At, axis.IsFolded(Morning.AddHours(10)), axis.IsFolded(Morning.AddHours(4))).ShouldBe(
             (Morning.AddHours(5.4).AddMinutes(20), true, false)

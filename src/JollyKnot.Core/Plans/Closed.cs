@@ -6,7 +6,12 @@ namespace JollyKnot.Core.Plans;
 /// <summary>A stretch of time.</summary>
 /// <param name="From">Its start.</param>
 /// <param name="To">Its end.</param>
-public sealed record TimeBand(DateTimeOffset From, DateTimeOffset To);
+public sealed record TimeBand(DateTimeOffset From, DateTimeOffset To)
+{
+    /// <summary>Whether a time is in it; its end is not.</summary>
+    /// <param name="at">When.</param>
+    public bool Holds(DateTimeOffset at) => From <= at && at < To;
+}
 
 /// <summary>When hands and machines are not to be had.</summary>
 /// <param name="Hands">Nobody is there, or up.</param>
@@ -18,7 +23,7 @@ public sealed record Closed(ImmutableArray<TimeBand> Hands, ImmutableArray<TimeB
 
     /// <summary>Whether there are no hands at a time.</summary>
     /// <param name="at">When.</param>
-    public bool IsAway(DateTimeOffset at) => Hands.Any(b => b.From <= at && at < b.To);
+    public bool IsAway(DateTimeOffset at) => Hands.Any(b => b.Holds(at));
 
     /// <summary>The same, with somebody up at these times already: what is left of a night then is not one.</summary>
     /// <param name="up">When.</param>

@@ -70,7 +70,7 @@ internal sealed class LaneRows
     {
         var most = together.Max(a => together.Count(b => b.From <= a.From && a.From < b.To));
         var of = Math.Min(together.Count, Math.Max(most, Roomy));
-        var (ends, last) = (new double[of], of);
+        var (ends, last) = (Enumerable.Repeat(double.MinValue, of).ToArray(), of);
         foreach (var one in together)
         {
             var free = Enumerable.Range(0, of).Where(r => ends[r] <= one.From).ToList();

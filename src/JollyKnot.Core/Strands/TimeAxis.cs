@@ -27,11 +27,11 @@ public sealed class TimeAxis
     /// <param name="shown">The time; longer than nothing.</param>
     /// <param name="left">Where it begins.</param>
     /// <param name="right">Where it ends.</param>
-    /// <param name="happens">When something begins or ends; null folds nothing.</param>
+    /// <param name="happens">When something begins or ends, shown or not; null folds nothing.</param>
     public static TimeAxis Of(TimeBand shown, double left, double right, IEnumerable<DateTimeOffset>? happens)
     {
         ArgumentNullException.ThrowIfNull(shown);
-        var folds = happens is null ? [] : Gaps([shown.From, .. happens.Order(), shown.To]).ToList();
+        var folds = happens is null ? [] : Gaps([shown.From, .. happens.Where(shown.Holds).Order(), shown.To]).ToList();
         var wide = shown.To - shown.From - folds.Aggregate(TimeSpan.Zero, (sum, f) => sum + (f.To - f.From) - Folded);
         var perTick = (right - left) / wide.Ticks;
         var (points, x, at) = (ImmutableArray.CreateBuilder<AxisPoint>(), left, shown.From);
