@@ -289,7 +289,9 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     // A longer line without an amount is no ingredient. Ours.
     private const int MostWords = 9;
 
-    private static bool IsSentence(string line) => line[^1] == '.' && Phrase.Split(line).Count() > 4;
+    // "q.b.", as much as it takes, ends no sentence.
+    private static bool IsSentence(string line) =>
+        line[^1] == '.' && !line.EndsWith(".b.", StringComparison.OrdinalIgnoreCase) && Phrase.Split(line).Count() > 4;
 
     private static bool BeginsWithNumber(string line) =>
         line.TrimStart('-', '*', '•', '+', ' ', '[', ']', '(') is { Length: > 0 } rest

@@ -321,6 +321,32 @@ public static class Ingredients
         Of("mustard", Role.Other, Water: .8, Allergens: Mustard, Packing: Spoon(5.2)),
         Of("vanilla extract", Role.Other, Water: .5, Packing: Spoon(4.3)),
         Of("orange zest", Role.Other, Packing: new(PerTeaspoon: G(2), Each: G(4))),
+        Of("spring onion", Role.Other, Water: .90, Packing: new(G(100), Each: G(15)), SpecificHeat: 3.8),
+        Of("shallot", Role.Other, Water: .88, Packing: new(G(150), Each: G(30)), SpecificHeat: 3.8),
+        Of("pearl sugar", Role.Sugar, Sugar: 1, Packing: Cup(190, 4)),
+        Of(
+            "evaporated milk",
+            Role.Liquid,
+            Water: .74,
+            Fat: .08,
+            Sugar: .10,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .26,
+            Packing: Cup(252)
+        ),
+        Of(
+            "condensed milk",
+            Role.Liquid,
+            Water: .27,
+            Fat: .08,
+            Sugar: .55,
+            Perishable: true,
+            Allergens: Milk,
+            MilkSolids: .28,
+            Packing: Cup(306)
+        ),
+        Of("orange juice", Role.Liquid, Water: .88, Sugar: .09, Packing: Cup(248)),
         Of("lemon zest", Role.Other, Packing: new(PerTeaspoon: G(2), Each: G(3))),
         Of("garlic", Role.Other, Water: .6, WaterGiven: .5, Packing: new(PerTeaspoon: G(2.8), Each: G(4))) with
         {
@@ -353,12 +379,12 @@ public static class Ingredients
     [
         (
             "strong white|bread flour|white bread flour|strong flour|strong white bread flour|strong bread flour|high "
-                + "gluten flour|bread machine flour|pizza flour",
+                + "gluten flour|bread machine flour|pizza flour|t65 flour|type 550 flour|550 flour|manitoba flour",
             "strong white flour"
         ),
         (
             "flour|all purpose flour|ap flour|plain|plain white flour|white flour|wheat flour|all purpose white flour|"
-                + "00 flour",
+                + "00 flour|t45 flour|t55 flour|type 405 flour|405 flour",
             "plain flour"
         ),
         (
@@ -390,7 +416,7 @@ public static class Ingredients
         ("ale|lager|stout", "beer"),
         ("juice lemon", "lemon juice"),
         ("cider vinegar|apple cider vinegar|white vinegar|wine vinegar", "vinegar"),
-        ("orange juice|juice", "apple juice"),
+        ("juice", "apple juice"),
         ("cottage cheese|quark|fresh cheese", "curd cheese"),
         ("full fat cream cheese|soft white cheese", "cream cheese"),
         ("mozzarella|feta|goat cheese|brie|camembert", "soft cheese"),
@@ -448,14 +474,14 @@ public static class Ingredients
         ("vital wheat gluten|gluten", "wheat gluten"),
         ("oat|oats|rolled oat|porridge oat|porridge oats|oatmeal|quick oat|quick oats", "rolled oats"),
         ("bran|oat bran", "wheat bran"),
-        ("raisin|sultana|currant|golden raisin", "raisins"),
-        ("cranberry|dried cranberry|dried apricot|date|fig|dried fig|mixed fruit|mixed peel|candied peel|prune", "dried fruit"),
-        ("seeds|seed|pumpkin seed|mixed seed|pepitas", "pumpkin seeds"),
+        ("sultanas|currants|golden raisins", "raisins"),
+        ("cranberries|dried cranberries|dried apricots|dates|figs|dried figs|mixed fruit|mixed peel|candied peel|prunes", "dried fruit"),
+        ("seeds|mixed seeds|pepitas", "pumpkin seeds"),
         ("sunflower seed", "sunflower seeds"),
         ("sesame|sesame seed", "sesame seeds"),
         ("poppy seed|poppyseed", "poppy seeds"),
         ("flax seed|flaxseed|linseeds", "linseed"),
-        ("nut|walnut|hazelnut|pecan|almond|chopped nut|flaked almond|cashew|pistachio", "chopped nuts"),
+        ("nuts|walnuts|hazelnuts|pecans|almonds|flaked almonds|cashews|pistachios", "chopped nuts"),
         ("almond flour|almond meal|ground almond", "ground almonds"),
         ("hazelnut flour|ground hazelnut|ground walnut|ground nut", "ground nuts"),
         ("soya flour", "soy flour"),
@@ -470,14 +496,15 @@ public static class Ingredients
         ("potato|mashed potatoes|mash", "mashed potato"),
         ("leek", "raw leek"),
         ("fried leek|softened leek", "cooked leek"),
-        ("onion|red onion|white onion|spring onion|shallot", "raw onion"),
+        ("onion|red onion|white onion", "raw onion"),
+        ("scallion|green onion", "spring onion"),
         ("fried onion|caramelised onion|caramelized onion|softened onion|roasted onion", "cooked onion"),
         ("red pepper|green pepper|yellow pepper|bell pepper|pepper|capsicum", "raw pepper"),
         ("instant potato|instant potato flake|mashed potato flake", "potato flakes"),
         ("smoked salmon|smoked trout|salmon|tuna|anchovy", "smoked fish"),
         (
-            "vegetable|pickled vegetable|tomato|spinach|courgette|zucchini|carrot|olive|jalapeno|gherkin|pickle|chilli|"
-                + "green chilli|red chilli|sweetcorn|pumpkin|mushroom|beetroot",
+            "vegetables|pickled vegetables|tomatoes|spinach|courgettes|zucchini|carrots|olives|jalapenos|gherkins|pickles|chilli|"
+                + "green chilli|red chilli|sweetcorn|pumpkin|mushrooms|beetroot",
             "chopped vegetables"
         ),
         ("ham|chorizo|salami|pancetta|sausage", "bacon"),
@@ -492,6 +519,7 @@ public static class Ingredients
         ("mustard powder|wholegrain mustard", "mustard"),
         ("vanilla|vanilla essence", "vanilla extract"),
         ("zest orange|orange peel", "orange zest"),
+        ("nib sugar|sugar nibs", "pearl sugar"),
         ("zest lemon|lemon peel", "lemon zest"),
         ("garlic clove|clove garlic|garlic powder", "garlic"),
         (
@@ -516,12 +544,16 @@ public static class Ingredients
         "soft cheese",
         "bacon",
         "smoked fish",
+        "raisins",
+        "pumpkin seeds",
     }.ToFrozenSet();
 
     private static readonly FrozenDictionary<string, string> CookedNames = new Dictionary<string, string>
     {
         ["raw onion"] = "cooked onion",
         ["raw leek"] = "cooked leek",
+        ["spring onion"] = "cooked onion",
+        ["shallot"] = "cooked onion",
     }.ToFrozenDictionary();
 
     /// <summary>What a raw thing is called when it was cooked so; null when it was not, or goes by the same name.</summary>

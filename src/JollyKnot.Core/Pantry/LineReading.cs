@@ -120,11 +120,11 @@ public static partial class LineReading
             "divided sifted packed firmly lightly loosely level levelled leveled heaped heaping rounded scant generous "
                 + "good fresh freshly finely roughly coarsely thinly",
             "grated shredded chopped diced sliced minced crushed ground crumbled cubed peeled drained rinsed toasted "
-                + "roasted pitted seedless raw cooked fried mashed",
+                + "roasted pitted seedless raw cooked fried mashed scalded riced boiled",
             "large medium small xl jumbo big free range organic local best quality unbleached bleached stoneground "
                 + "stone milled enriched pure natural",
             "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active bubbly fed "
-                + "plain strong pack packet sachet cube size sized",
+                + "plain strong pack packet sachet cube can tin jar carton tub size sized",
             "alittle dusting greasing brushing glazing sprinkling rolling kneading optional preferably ideally homemade "
                 + "leftover day old thick thin runny clear liquid powdered"
         )
@@ -148,6 +148,20 @@ public static partial class LineReading
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(pantry);
         language ??= RecipeLanguage.English;
+        if (Squeezed().Replace(line, "${whole} ${part}") is var apart && apart != line)
+            return EitherWay(Read(apart, pantry, language), Read(line, pantry, language));
+        return Read(line, pantry, language);
+    }
+
+    // "11/2 cups" is one and a half, most likely: both are asked.
+    private static ImmutableArray<ReadRow> EitherWay(ImmutableArray<ReadRow> likely, ImmutableArray<ReadRow> literal) =>
+        likely.IsEmpty || literal.IsEmpty ? literal : likely.SetItem(0, likely[0] with { Instead = literal[0].Mass });
+
+    [GeneratedRegex(@"^\s*(?<whole>[1-9])(?<part>1/[2348]|3/[48]|2/3|[57]/8)(?=\s*\p{L})")]
+    private static partial Regex Squeezed();
+
+    private static ImmutableArray<ReadRow> Read(string line, HouseholdPantry pantry, RecipeLanguage language)
+    {
         if (language.IsEuropean && pantry.Cups == CupSize.Us)
             pantry = pantry with { Cups = CupSize.Metric };
         var (quoted, rest) = Quoted(Composed.Of(line));
@@ -155,12 +169,12 @@ public static partial class LineReading
         var text = RecipeLanguage.English.Put(put.Text).Text;
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
         foreach (var item in LineGrammar.Read(text).SelectMany(i => Items(i, pantry)))
-            Read(item, rows);
+            Add(item, rows);
         if (rows.Count > 0 && LabelOf(text) is { } label)
             ForAll(rows, label);
         return rows.ToImmutable();
 
-        void Read(LineItem item, ImmutableArray<ReadRow>.Builder before)
+        void Add(LineItem item, ImmutableArray<ReadRow>.Builder before)
         {
             var said = quoted is null ? Uses.Of(item.Words) : new(item.Words, null, false, null);
             var (words, aside) = Apart(said.Words);
@@ -458,11 +472,14 @@ public static partial class LineReading
 
     private sealed record Weighed(Mass? Mass, Mass? Other, ImmutableArray<string> Notes, Mass? Instead = null);
 
+    // Behind these stands how it is, not what it is.
+    private static readonly ImmutableArray<string> Commas = [",", ";", " - ", " – "];
+
     // "butter, softened": the ingredient is what stands before the comma, unless only both together are one.
     private static Identified Identify(string words, HouseholdPantry pantry)
     {
-        var comma = words.IndexOfAny([',', ';']);
-        var (before, after) = comma < 0 ? (words, "") : (words[..comma], words[(comma + 1)..].Trim());
+        var comma = Commas.Select(c => words.IndexOf(c, StringComparison.Ordinal)).Where(i => i >= 0).DefaultIfEmpty(-1).Min();
+        var (before, after) = comma < 0 ? (words, "") : (words[..comma], words[(comma + 1)..].Trim(' ', '-', '–'));
         var first = Match(before, pantry);
         if (first.Ingredient is null && after.Length > 0 && Match(words, pantry) is { Ingredient: not null } both)
             return both;
@@ -477,7 +494,7 @@ public static partial class LineReading
 
     private static Identified Match(string words, HouseholdPantry pantry)
     {
-        var all = Phrase.Split(words).Where(w => w.Length > 0 && !char.IsDigit(w[0]) || w == "00").ToImmutableArray();
+        var all = Phrase.Split(words).Where(w => w.Length > 0 && !char.IsDigit(w[0]) || w is "00" or "405" or "550").ToImmutableArray();
         if (pantry.Find(string.Join(' ', all)) is { } exact)
             return new(exact.Name, exact, exact, all, "");
         // "milk or water": the first of the two.
