@@ -95,6 +95,10 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
     public void Every_kind_of_step_has_words_and_no_words_are_left_over() =>
         StepWords.Kinds.Select(k => k.Name).ShouldBe(StepRules.All.Select(r => r.Kind.Name), ignoreOrder: true);
 
+    [Fact]
+    public void No_reason_is_left_over() =>
+        WhyWords.Kinds.Select(k => k.Name).Except(StepRules.All.Select(r => r.Kind.Name)).ShouldBeEmpty();
+
     [Theory, MemberData(nameof(EverySort))]
     public void Every_step_is_said_in_words_with_figures_filled_in(string family, string place, string machine)
     {
@@ -106,6 +110,9 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
             phrase.Short.ShouldNotBeNullOrWhiteSpace();
             if (!step.IsBeat)
                 continue;
+            // A first bake says why, in words that hold in every household's units.
+            WhyWords.Of(step.Kind).ShouldNotBeNullOrWhiteSpace();
+            WhyWords.Of(step.Kind).ShouldNotContain(c => char.IsDigit(c));
             phrase.Say.ShouldMatch("[.?]$", $"{step.Id}");
             phrase.Button.ShouldNotBeNullOrWhiteSpace($"{step.Id}");
             foreach (var text in new[] { phrase.Short, phrase.Say, phrase.Detail, phrase.Button })

@@ -220,6 +220,14 @@ test.describe('a house that has nothing yet', () => {
     await expect(page.getByRole('region', { name: 'Result' })).toContainText('three-strand plait');
     await page.getByRole('button', { name: /^Start this bake/ }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Put the paddle/);
+    // A first bake explains itself, each thing once.
+    await expect(page.getByText('It is the one thing that is forgotten')).toBeVisible();
+    await page.keyboard.press('Enter');
+    const weighs = page.getByText('Bread goes by what things weigh');
+    await expect(weighs).toBeVisible();
+    await page.waitForTimeout(800);
+    await page.keyboard.press('Enter');
+    await expect(weighs).toBeHidden();
     await page.visit('/');
     await expect(shelf).toHaveCount(0);
     expect((await call(server, '/api/doughs')).body.total).toBe(1);

@@ -63,6 +63,9 @@ public sealed record Beat(
     /// <summary>Before its time it is asked once: bread would suffer.</summary>
     public bool AsksFirst { get; init; }
 
+    /// <summary>Why it is done; empty once something of its kind was done in this bake.</summary>
+    public string Why { get; init; } = "";
+
     /// <summary>The bread in hand, as it will look; null while it is dough for all of them.</summary>
     public BreadLook? Bread { get; init; }
 
@@ -90,6 +93,7 @@ public sealed record Beat(
         )
         {
             AsksFirst = step.Batch is not null && step.Rule.SuffersEarly(state.Chain.Of(step)),
+            Why = state.Timetable.Slots.Any(s => s.State == StepState.Done && s.Step.Kind == step.Kind) ? "" : WhyWords.Of(step.Kind),
             Bread = step.Batch is null ? null : BreadLook.Of(state.Chain.Of(step).Bread.Family),
         };
     }

@@ -1455,6 +1455,7 @@ export interface components {
             cautions: string[];
             recipe: string;
             asksFirst?: boolean;
+            why?: string;
             bread?: null | components["schemas"]["BreadLook"];
         };
         BenchView: {

@@ -68,6 +68,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
             {say}
           </h1>
           {children}
+          {begun && <Why why={beat.why ?? ''} />}
           {begun && <Cautions cautions={beat.cautions} />}
           {bake.newSteps && <NewSteps steps={bake.newSteps} take={send} />}
           {tell.error && !isCrossed(tell.error) && (
@@ -112,6 +113,12 @@ function freeFor({ bake, beat }: AtBeat, begun: boolean) {
     [bake.bath, bake.inOven, bake.proof].some((p) => p !== null);
   if (isDrawn) return null;
   return begun && beat.bread ? { look: beat.bread, raw: bake.finish.length === 0 } : 'way';
+}
+
+// A first bake explains itself; once one is over, it is known.
+function Why({ why }: { why: string }) {
+  const { data: over } = api.useQuery('get', '/api/logbook', { params: { query: { take: 1 } } }, { staleTime: 60_000 });
+  return why && over?.length === 0 ? <p className="why">{why}</p> : null;
 }
 
 // Two lead a step, the gravest first; the others are one touch away.
