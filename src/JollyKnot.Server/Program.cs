@@ -102,6 +102,7 @@ static async Task<int> Serve(string[] args, PutBack putBack)
     builder.Services.AddSingleton<Closer>(p => over => PastBakes.Close(over, p.GetRequiredService<KitchenKeeper>().Voice));
     builder.Services.AddSingleton<PantryKeeper>();
     builder.Services.AddSingleton<LarderKeeper>();
+    builder.Services.AddSingleton<CycleKeeper>();
     builder.Services.AddSingleton<Planner>();
     builder.Services.AddSingleton<DayMemory>();
     builder.Services.AddSingleton<DayBoard>();
@@ -171,6 +172,7 @@ static async Task<int> Serve(string[] args, PutBack putBack)
     app.MapLayouts();
     app.MapBakes();
     app.MapLarder();
+    app.MapCycles();
     app.MapShaping();
     app.MapLogbook();
     app.MapScale();

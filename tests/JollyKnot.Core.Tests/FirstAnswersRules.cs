@@ -1,3 +1,4 @@
+using CsCheck;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
@@ -23,6 +24,84 @@ public sealed class FirstAnswersRules
         var phases = FirstAnswers.PhasesOf(Minutes(cycle), stands);
         string.Join(", ", phases.Select(p => $"{p.Kind} {p.Length.TotalMinutes:0}")).ShouldBe(parts);
     }
+
+    private static CycleSeen Watched(TimeSpan cycle, params (CycleChange Change, double At)[] touches) =>
+        new(
+            "machine",
+            Guid.NewGuid(),
+            FirstAnswers.PhasesOf(cycle, false),
+            [.. touches.Select(t => new CycleTouch(t.Change, TimeSpan.FromMinutes(t.At)))]
+        );
+
+    private static IEnumerable<(PhaseKind, double)> Learned(CycleSeen cycle, Machine machine) =>
+        cycle.Of(machine).Phases.Select(p => (p.Kind, p.Length.TotalMinutes));
+
+    [Fact]
+    public void A_machine_is_learned_by_a_touch_at_each_change()
+    {
+        var cycle = TimeSpan.FromMinutes(90);
+        var usual = UsualKitchen.At(Temperature.FromCelsius(20)).Machine;
+        var machine = usual with { Phases = FirstAnswers.PhasesOf(cycle, false) };
+        FirstAnswers.IsUsual(machine).ShouldBeTrue();
+        // Nothing was seen yet: as assumed.
+        Learned(Watched(cycle), machine).ShouldBe([(PhaseKind.Knead, 25), (PhaseKind.Rise, 65)]);
+        // It stood still first, which nobody knew; the rest is still assumed.
+        var stood = Watched(cycle, (CycleChange.Kneads, 17.6));
+        Learned(stood, machine).ShouldBe([(PhaseKind.Warm, 18), (PhaseKind.Knead, 25), (PhaseKind.Rise, 47)]);
+        stood.SaysEnough.ShouldBeFalse();
+        // It stands still now: as long as most do, then as assumed.
+        Learned(Watched(cycle, (CycleChange.StandsStill, 0)), machine)
+            .ShouldBe([(PhaseKind.Warm, 20), (PhaseKind.Knead, 25), (PhaseKind.Rise, 45)]);
+        // A whole cycle, its beep counted from the kneading.
+        var whole = Watched(
+            cycle,
+            (CycleChange.Kneads, 18),
+            (CycleChange.Beeps, 29.9),
+            (CycleChange.Rises, 39),
+            (CycleChange.KnocksBack, 80),
+            (CycleChange.Rises, 81)
+        );
+        whole.SaysEnough.ShouldBeTrue();
+        Learned(whole, machine)
+            .ShouldBe(
+                [
+                    (PhaseKind.Warm, 18),
+                    (PhaseKind.Knead, 21),
+                    (PhaseKind.Rise, 41),
+                    (PhaseKind.KnockBack, 1),
+                    (PhaseKind.Rise, 9),
+                ]
+            );
+        whole.Of(machine).Beep.ShouldBe(TimeSpan.FromMinutes(12));
+        FirstAnswers.IsUsual(whole.Of(machine)).ShouldBeFalse();
+        // Seen too late for the kneading: what was before it was that.
+        Learned(Watched(cycle, (CycleChange.Rises, 30)), machine).ShouldBe([(PhaseKind.Knead, 30), (PhaseKind.Rise, 60)]);
+    }
+
+    [Fact]
+    public void However_it_is_touched_the_cycle_takes_as_long_as_it_says_and_kneads() =>
+        Gen.Select(Gen.Int[40, 180], Gen.Bool, Gen.Select(Gen.Enum<CycleChange>(), Gen.Double[0, 200]).Array[0, 8])
+            .ForAll(
+                (minutes, stands, touches) =>
+                {
+                    var cycle = TimeSpan.FromMinutes(minutes);
+                    var machine = UsualKitchen.At(Temperature.FromCelsius(20)).Machine with
+                    {
+                        Phases = FirstAnswers.PhasesOf(cycle, stands),
+                    };
+                    var seen = new CycleSeen(
+                        machine.Id,
+                        Guid.Empty,
+                        machine.Phases,
+                        [.. touches.OrderBy(t => t.Item2).Select(t => new CycleTouch(t.Item1, TimeSpan.FromMinutes(t.Item2)))]
+                    );
+                    var learned = seen.Of(machine);
+                    learned.CycleLength.ShouldBe(machine.CycleLength);
+                    learned.Phases.ShouldContain(p => p.Kind == PhaseKind.Knead);
+                    learned.Phases.ShouldAllBe(p => p.Length > TimeSpan.Zero);
+                    (learned.Beep is null || learned.Beep > TimeSpan.Zero && learned.Beep < learned.Kneads).ShouldBeTrue();
+                }
+            );
 
     [Fact]
     public void Every_cycle_there_is_takes_as_long_as_it_says() =>

@@ -74,4 +74,54 @@ public sealed class KitchenTests : IDisposable
     }
 
     public void Dispose() => house.Dispose();
+
+    [Fact]
+    public async Task A_machine_taken_for_usual_is_learned_in_its_first_cycle_and_never_asked_of_again()
+    {
+        using var house = new House();
+        // The blue one is known, the white one was watched before: nothing is asked.
+        var known = await house.Bake(House.Choice(pieces: 16));
+        await Started(house, known);
+        (await house.Get($"/api/bakes/{known}/cycle")).Status.ShouldBe(204);
+        var kitchen = (await house.Get("/api/kitchen/setup")).Body.AsObject();
+        var blue = kitchen["machines"]!.AsArray().Single(m => (string)m!["id"]! == "blue")!.AsObject();
+        blue["phases"] = new JsonArray(Phase("knead", 25), Phase("rise", 60));
+        blue["beep"] = null;
+        (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
+        var first = await house.Bake(House.Choice(pieces: 16));
+        (await house.Get($"/api/bakes/{first}/cycle")).Status.ShouldBe(204);
+        await Started(house, first);
+        var path = $"/api/bakes/{first}/cycle";
+        (await house.Get(path)).Body["machine"]!.GetValue<string>().ShouldBe("Blue two-paddle");
+        house.Pass(TimeSpan.FromMinutes(14));
+        (await house.Post(path, new { change = "kneads" })).Status.ShouldBe(200);
+        // Told twice it began once.
+        (await house.Post(path, new { change = "kneads" })).Body["seen"]!.AsArray().Count.ShouldBe(1);
+        house.Pass(TimeSpan.FromMinutes(3));
+        await house.Post(path, new { change = "rises" });
+        (await Phases(house)).ShouldBe("warm 14, knead 3, rise 68");
+        // Not so: it is as before.
+        await house.Call(HttpMethod.Delete, path);
+        (await Phases(house)).ShouldBe("warm 14, knead 25, rise 46");
+        house.Pass(TimeSpan.FromMinutes(19));
+        await house.Post(path, new { change = "rises" });
+        (await Phases(house)).ShouldBe("warm 14, knead 22, rise 49");
+        (await house.Post(path, new { change = "sings" })).Status.ShouldBe(400);
+        // The next bake asks nothing.
+        var next = await house.Bake(House.Choice(pieces: 16));
+        await Started(house, next);
+        (await house.Get($"/api/bakes/{next}/cycle")).Status.ShouldBe(204);
+    }
+
+    private static JsonObject Phase(string kind, int minutes) => new() { ["kind"] = kind, ["length"] = minutes * 60 };
+
+    private static async Task Started(House house, Guid bake) =>
+        (await house.Tell(bake, new { type = "step-done", step = "start-cycle" })).Status.ShouldBe(200);
+
+    private static async Task<string> Phases(House house)
+    {
+        var kitchen = (await house.Get("/api/kitchen/setup")).Body;
+        var blue = kitchen["machines"]!.AsArray().Single(m => (string)m!["id"]! == "blue")!;
+        return string.Join(", ", blue["phases"]!.AsArray().Select(p => $"{p!["kind"]} {(double)p["length"]! / 60:0}"));
+    }
 }

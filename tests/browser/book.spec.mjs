@@ -228,6 +228,15 @@ test.describe('a house that has nothing yet', () => {
     await page.waitForTimeout(800);
     await page.keyboard.press('Enter');
     await expect(weighs).toBeHidden();
+    // Its machine is only assumed: what it begins is touched as it begins it.
+    const id = page.url().match(/bench\/([0-9a-f-]+)/)[1];
+    await tell(server, id, { type: 'step-done', step: 'start-cycle' });
+    const watch = page.getByRole('region', { name: 'What Bread machine does' });
+    await watch.getByRole('button', { name: 'It stands still' }).click();
+    await expect(watch).toContainText('stands still from minute 0');
+    expect((await call(server, '/api/kitchen/setup')).body.machines[0].phases[0].kind).toBe('warm');
+    await watch.getByRole('button', { name: 'Not so: take it back' }).click();
+    await expect(watch).not.toContainText('from minute');
     await page.visit('/');
     await expect(shelf).toHaveCount(0);
     expect((await call(server, '/api/doughs')).body.total).toBe(1);

@@ -126,6 +126,14 @@ public sealed record FirstAnswers(
         return [.. phases.Where(p => p.Length > TimeSpan.Zero)];
     }
 
+    /// <summary>Whether a machine's phases are only taken for usual: nobody has seen it run.</summary>
+    /// <param name="machine">The machine.</param>
+    public static bool IsUsual(Machine machine)
+    {
+        ArgumentNullException.ThrowIfNull(machine);
+        return machine.Phases.SequenceEqual(PhasesOf(machine.CycleLength, machine.Warms));
+    }
+
     /// <summary>A kitchen with these answers; all else stays as it is.</summary>
     /// <param name="kitchen">With a machine and an oven.</param>
     public Kitchen In(Kitchen kitchen)

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Machines;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
@@ -100,7 +101,24 @@ public static class DemoSeed
         await UnderWay(bakes, now);
         await Cafe(bakes, now);
         await services.GetRequiredService<DayBoard>().Arrange([], quick: true);
+        await WatchedBefore(services);
         await settings.Set(Kept, new Seeded(await Held(store), now));
+    }
+
+    // Its program is as most are, and was seen to be.
+    private static Task WatchedBefore(IServiceProvider services)
+    {
+        var white = DemoWorld.Kitchen.Machines.First(m => m.Id == "white");
+        return services
+            .GetRequiredService<CycleKeeper>()
+            .Keep(
+                new(
+                    white.Id,
+                    Guid.Empty,
+                    white.Phases,
+                    [new(CycleChange.Kneads, white.KneadStart), new(CycleChange.Rises, white.KneadEnd)]
+                )
+            );
     }
 
     private static Task<string> Held(JollyStore store) =>

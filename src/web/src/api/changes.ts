@@ -99,6 +99,20 @@ export const useFreezeBread = () =>
     { after: larderChanged },
   );
 
+// A machine's program, as it is seen to run.
+
+export const useSayCycle = () =>
+  useChange(
+    ({ id, ...body }: { id: string } & Schemas['CycleSaid']) =>
+      http.POST('/api/bakes/{id}/cycle', { params: { path: { id } }, body }),
+    { after: kitchenChanged },
+  );
+
+export const useTakeCycleBack = () =>
+  useChange(({ id }: { id: string }) => http.DELETE('/api/bakes/{id}/cycle', { params: { path: { id } } }), {
+    after: kitchenChanged,
+  });
+
 // The doughs.
 export const useKeepDough = () =>
   useChange(

@@ -750,6 +750,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bakes/{id}/cycle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The running cycle, if its machine is to be learned. */
+        get: operations["cycle"];
+        put?: never;
+        post: operations["sayCycle"];
+        delete: operations["takeCycleBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plaits": {
         parameters: {
             query?: never;
@@ -1890,6 +1907,24 @@ export interface components {
             gets: number[];
             wouldHold: null | string;
             oneTray?: null | components["schemas"]["OneTrayView"];
+        };
+        /** @enum {unknown} */
+        CycleChange: "stands-still" | "kneads" | "beeps" | "rises" | "knocks-back";
+        CycleSaid: {
+            change: components["schemas"]["CycleChange"];
+        };
+        CycleTouch: {
+            change: components["schemas"]["CycleChange"];
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            at: number;
+        };
+        CycleView: {
+            machine: string;
+            offers: components["schemas"]["CycleChange"][];
+            seen: components["schemas"]["CycleTouch"][];
         };
         DayBakeView: {
             /** Format: uuid */
@@ -5496,6 +5531,83 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    cycle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CycleView"];
+                };
+            };
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sayCycle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CycleSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CycleView"];
+                };
+            };
+        };
+    };
+    takeCycleBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CycleView"];
+                };
             };
         };
     };

@@ -11,6 +11,7 @@ import { ProofCurve } from '../proof/ProofCurve';
 import { BreadPicture } from '../shaping/BreadPicture';
 import type { AtBeat } from './AtTheBeat';
 import { Controls, type Primary } from './Controls';
+import { CycleWatch } from './CycleWatch';
 import { KneadIn } from './KneadIn';
 import { Measure } from './Measure';
 import { MoveIt } from './MoveIt';
@@ -68,6 +69,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
             {say}
           </h1>
           {children}
+          <CycleWatch bake={bake} />
           {begun && <Why why={beat.why ?? ''} />}
           {begun && <Cautions cautions={beat.cautions} />}
           {bake.newSteps && <NewSteps steps={bake.newSteps} take={send} />}

@@ -1,0 +1,47 @@
+// A machine that is only taken for usual: one touch at each change of its first cycle, and the program is its own.
+import { useSayCycle, useTakeCycleBack } from '../api/changes';
+import { api, type BenchView, type Schemas } from '../api/http';
+
+const begins: Record<Schemas['CycleChange'], [string, string]> = {
+  'stands-still': ['It stands still', 'stands still'],
+  kneads: ['It kneads', 'kneads'],
+  beeps: ['It beeps', 'beeps'],
+  rises: ['It rests, the dough rises', 'rises'],
+  'knocks-back': ['It turns for a moment', 'turns for a moment'],
+};
+
+export function CycleWatch({ bake }: { bake: BenchView }) {
+  const path = { params: { path: { id: bake.id } } };
+  // Whether it runs is known by what was told.
+  const { data, refetch } = api.useQuery('get', '/api/bakes/{id}/cycle', path, { enabled: bake.display !== null });
+  const say = useSayCycle();
+  const back = useTakeCycleBack();
+  if (!data || bake.display === null) return null;
+  const last = data.seen.at(-1);
+  return (
+    <section className="cycle-watch" aria-label={`What ${data.machine} does`}>
+      <p>
+        How {data.machine} goes about it is only assumed. Touch what it begins, as it begins it:{' '}
+        {data.seen.map((s) => `${begins[s.change][1]} from minute ${Math.round(s.at / 60)}`).join(', ')}
+      </p>
+      <div className="choices">
+        {data.offers.map((change) => (
+          <button
+            key={change}
+            type="button"
+            className="button"
+            disabled={say.busy}
+            onClick={() => void say.make({ id: bake.id, change }).then(() => refetch())}
+          >
+            {begins[change][0]}
+          </button>
+        ))}
+        {last && (
+          <button type="button" className="button quiet" onClick={() => void back.make({ id: bake.id }).then(() => refetch())}>
+            Not so: take it back
+          </button>
+        )}
+      </div>
+    </section>
+  );
+}
