@@ -173,6 +173,7 @@ static async Task<int> Serve(string[] args, PutBack putBack)
     app.MapBakes();
     app.MapLarder();
     app.MapCycles();
+    app.MapPhotos();
     app.MapShaping();
     app.MapLogbook();
     app.MapScale();

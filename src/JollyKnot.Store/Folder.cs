@@ -25,6 +25,9 @@ public sealed class Folder(string path) : IDisposable
     /// <summary>What was put away when a copy took its place.</summary>
     public string Aside => In("set-aside");
 
+    /// <summary>Pictures of bread, one a bake.</summary>
+    public string Photos => In("photos");
+
     private string Lock => In("in-use.lock");
 
     private string Who => In("in-use.txt");

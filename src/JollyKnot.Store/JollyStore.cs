@@ -24,6 +24,7 @@ public sealed class JollyStore
     {
         // Made by the container, which closes it with the server.
         services.AddSingleton(_ => new Folder(folder));
+        services.AddSingleton<Photos>();
         services.AddSingleton<Copies>();
         var connection = new SqliteConnectionStringBuilder { DataSource = new Folder(folder).Book, ForeignKeys = true };
         services.AddDbContextFactory<JollyDb>(o => o.UseSqlite(connection.ToString()));

@@ -151,4 +151,63 @@ public sealed class ArchiveTests
             Read(zip, table).ShouldContain("bake,dough,at,");
         Read(zip, "weights.csv").Split("\r\n").Length.ShouldBeGreaterThan(10);
     }
+
+    // A JPEG as its segments go, one of them telling where it was taken.
+    private static byte[] Jpeg(string told, int scan = 40)
+    {
+        var place = Encoding.ASCII.GetBytes(told);
+        return
+        [
+            0xFF,
+            0xD8,
+            .. Segment(0xE0, "JFIF"u8.ToArray()),
+            .. Segment(0xE1, place),
+            .. Segment(0xFE, place),
+            .. Segment(0xDB, [1, 2, 3]),
+            0xFF,
+            0xDA,
+            .. Enumerable.Range(0, scan).Select(i => (byte)i),
+        ];
+    }
+
+    private static byte[] Segment(byte kind, byte[] content) =>
+        [0xFF, kind, (byte)((content.Length + 2) >> 8), (byte)(content.Length + 2), .. content];
+
+    private static async Task<int> Show(House house, Guid bake, byte[] picture)
+    {
+        using var content = new ByteArrayContent(picture);
+        content.Headers.ContentType = new("image/jpeg");
+        using var answer = await house.Client.PutAsync(new Uri($"/api/bakes/{bake}/photo", UriKind.Relative), content);
+        return (int)answer.StatusCode;
+    }
+
+    private static Task<byte[]> Shown(House house, Guid bake) =>
+        house.Client.GetByteArrayAsync(new Uri($"/api/bakes/{bake}/photo", UriKind.Relative));
+
+    [Fact]
+    public async Task A_picture_of_the_bread_is_kept_without_where_it_was_taken_and_goes_along()
+    {
+        using var old = new House();
+        var bake = await old.Bake();
+        (await old.Get($"/api/bakes/{bake}/photo")).Status.ShouldBe(404);
+        (await Show(old, bake, Jpeg("Exif: under the boiler"))).ShouldBe(204);
+        var kept = await Shown(old, bake);
+        Encoding.ASCII.GetString(kept).ShouldNotContain("boiler");
+        // What makes the picture is as it was.
+        kept[^42..].ShouldBe(Jpeg("")[^42..]);
+        kept.ShouldBe([.. new byte[] { 0xFF, 0xD8 }, .. Segment(0xE0, "JFIF"u8.ToArray()), .. Segment(0xDB, [1, 2, 3]), .. kept[^42..]]);
+        foreach (var none in new[] { "no picture"u8.ToArray(), [0xFF, 0xD8, 0xFF, 0xE1, 0xFF, 0xFF, 1], Jpeg("", 600_001), [] })
+            (await Show(old, bake, none)).ShouldBe(400);
+        (await Shown(old, bake)).ShouldBe(kept);
+        (await Show(old, Guid.NewGuid(), Jpeg(""))).ShouldBe(404);
+
+        using var anew = Empty();
+        (await Bring(anew, await Taken(old))).Status.ShouldBe(200);
+        anew.Reopen();
+        (await Shown(anew, bake)).ShouldBe(kept);
+        (await anew.Get("/api/photos")).Body.AsArray().Count.ShouldBe(1);
+        (await anew.Call(HttpMethod.Delete, $"/api/bakes/{bake}/photo")).Status.ShouldBe(204);
+        (await anew.Call(HttpMethod.Delete, $"/api/bakes/{bake}/photo")).Status.ShouldBe(204);
+        (await anew.Get("/api/photos")).Body.AsArray().ShouldBeEmpty();
+    }
 }

@@ -267,6 +267,33 @@ sharing('the logbook is searched by dough, bread, note and day, and for good one
   await expect(lines).not.toHaveCount(0);
 });
 
+test('a picture of the bread is added later, made small, and shown in the logbook; the bake goes along as a file', async ({
+  page,
+}) => {
+  await page.visit('/logbook');
+  await page.getByRole('link', { name: 'Three-wire plait' }).click();
+  const photo = page.getByRole('region', { name: 'Picture of the bread' });
+  await photo.getByLabel('Add a picture').setInputFiles({
+    name: 'bread.png',
+    mimeType: 'image/png',
+    buffer: await page.screenshot(),
+  });
+  const shown = photo.getByRole('img', { name: /^Three-wire plait/ });
+  await expect(shown).toBeVisible();
+  expect(await shown.evaluate((i) => i.naturalWidth)).toBeGreaterThan(100);
+  await accessible(page);
+  const file = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'As a file' }).click();
+  expect((await file).suggestedFilename()).toMatch(/^jolly-knot-.*\.zip$/);
+  await page.visit('/logbook');
+  await expect(page.locator('.logline .thumb')).toHaveCount(1);
+  await page.goBack();
+  await photo.getByRole('button', { name: 'Remove it' }).click();
+  await expect(shown).toHaveCount(0);
+  await photo.getByLabel('Add a picture').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no') });
+  await expect(photo.getByRole('alert')).toHaveText('This cannot be shown as a picture.');
+});
+
 test('how a bake was can be put otherwise later', async ({ page }) => {
   await page.visit('/logbook');
   await page.getByRole('link', { name: 'Three-wire plait' }).click();

@@ -68,6 +68,7 @@ public static class ArchiveEndpoints
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Take(
         Guid? id,
         Archives archives,
+        Photos photos,
         [FromKeyedServices(HouseClock.Wall)] TimeProvider wall
     )
     {
@@ -75,10 +76,10 @@ public static class ArchiveEndpoints
         if (id is not null && archive is { Doughs.IsEmpty: true, Bakes.IsEmpty: true })
             return Problems.Missing("dough");
         var day = wall.GetLocalNow().ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
-        return TypedResults.File(Packed(archive), Zip, $"jolly-knot-{day}.zip");
+        return TypedResults.File(Packed(archive, photos), Zip, $"jolly-knot-{day}.zip");
     }
 
-    private static byte[] Packed(Archive archive)
+    private static byte[] Packed(Archive archive, Photos photos)
     {
         using var packed = new MemoryStream();
         using (var zip = new ZipArchive(packed, ZipArchiveMode.Create))
@@ -87,9 +88,14 @@ public static class ArchiveEndpoints
             Put(zip, Schema, JsonSerializer.SerializeToUtf8Bytes(ArchiveSchema.Written(), Readable));
             foreach (var (file, table) in Tables.Of(archive))
                 Put(zip, file, table);
+            foreach (var bake in archive.Bakes)
+                if (photos.Find(bake.Id) is { } jpeg)
+                    Put(zip, PhotoOf(bake.Id), jpeg);
         }
         return packed.ToArray();
     }
+
+    private static string PhotoOf(Guid bake) => $"photos/{bake}.jpg";
 
     private static void Put(ZipArchive zip, string name, byte[] content)
     {
@@ -100,32 +106,34 @@ public static class ArchiveEndpoints
     private static async Task<Results<Ok<MergedView>, ProblemHttpResult>> Bring(
         HttpContext context,
         Archives archives,
+        Photos photos,
         Copies copies,
         PutBack anew,
         IHostApplicationLifetime house,
         [FromKeyedServices(HouseClock.Wall)] TimeProvider wall
     )
     {
-        if (await Read(context.Request.Body, context.RequestAborted) is not { } archive)
+        using var sent = new MemoryStream();
+        await context.Request.Body.CopyToAsync(sent, context.RequestAborted);
+        if (await Read(sent, context.RequestAborted) is not { } archive)
             return Problems.Bad(new Problem("not-readable:archive", "body"));
         if (archive.Format > Archive.CurrentFormat)
             return Problems.Bad(new Problem("unreadable:newer", "format"));
         copies.Make($"before-merging-{wall.GetLocalNow():yyyy-MM-dd'T'HHmmss}");
         var merged = await archives.Merge(archive);
+        KeepPhotos(sent, archive, photos);
         if (merged.IsAnything)
             anew.Begin(context, house);
         return TypedResults.Ok(new MergedView(MergingWords.Of(merged), merged, merged.IsAnything));
     }
 
     // The document in the file, or null where there is none.
-    private static async Task<Archive?> Read(Stream sent, CancellationToken aborted)
+    private static async Task<Archive?> Read(MemoryStream sent, CancellationToken aborted)
     {
-        using var whole = new MemoryStream();
-        await sent.CopyToAsync(whole, aborted);
-        whole.Position = 0;
+        sent.Position = 0;
         try
         {
-            using var zip = new ZipArchive(whole, ZipArchiveMode.Read);
+            using var zip = new ZipArchive(sent, ZipArchiveMode.Read, leaveOpen: true);
             if (zip.GetEntry(Document) is not { Length: <= LargestDocument } entry)
                 return null;
             await using var document = entry.Open();
@@ -137,6 +145,20 @@ public static class ArchiveEndpoints
         {
             return null;
         }
+    }
+
+    // Pictures of bakes that have none here.
+    private static void KeepPhotos(MemoryStream sent, Archive archive, Photos photos)
+    {
+        using var zip = new ZipArchive(sent, ZipArchiveMode.Read);
+        foreach (var bake in archive.Bakes.Where(b => photos.Find(b.Id) is null))
+            if (zip.GetEntry(PhotoOf(bake.Id)) is { Length: <= Photos.Largest } entry)
+            {
+                using var jpeg = new MemoryStream();
+                using (var packed = entry.Open())
+                    packed.CopyTo(jpeg);
+                photos.Keep(bake.Id, jpeg.ToArray());
+            }
     }
 
     private static bool IsWhole(Archive archive) =>

@@ -259,6 +259,7 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["unreadable:event"] = "Event {0}: {1}",
         ["set-aside"] = "This {0} is kept as it is, but cannot be read here: {1}",
         ["unknown:thing"] = "There is no such {0}.",
+        ["not-readable:photo"] = "This is no picture of up to 600 kB as phones take them (JPEG).",
         ["not-readable:archive"] = "This is no file that Jolly Knot wrote: nothing was taken from it.",
         ["not-readable:sent"] = "This cannot be read: {0}",
         ["not-readable:missing"] = "This is missing.",

@@ -134,5 +134,6 @@ export const pantryChanged = () => askAgain((path) => path === '/api/pantry');
 export const doughsChanged = () => askAgain((path) => path.startsWith('/api/doughs') || path.startsWith('/api/layouts'));
 export const copiesChanged = () => askAgain((path) => path === '/api/copies');
 export const houseChanged = () => askAgain((path) => path === '/api/house');
+export const photosChanged = () => askAgain((path) => path === '/api/photos');
 export const larderChanged = () => askAgain((path) => path === '/api/larder');
 export const allChanged = () => queries.invalidateQueries();

@@ -8,6 +8,7 @@ import {
   kitchenChanged,
   larderChanged,
   pantryChanged,
+  photosChanged,
   useChange,
 } from './change';
 import { http, type Schemas } from './http';
@@ -111,6 +112,25 @@ export const useSayCycle = () =>
 export const useTakeCycleBack = () =>
   useChange(({ id }: { id: string }) => http.DELETE('/api/bakes/{id}/cycle', { params: { path: { id } } }), {
     after: kitchenChanged,
+  });
+
+// Pictures of bread.
+
+export const useKeepPhoto = () =>
+  useChange(
+    ({ id, photo }: { id: string; photo: Blob }) =>
+      http.PUT('/api/bakes/{id}/photo', {
+        params: { path: { id } },
+        body: photo as never,
+        bodySerializer: (body: unknown) => body as Blob,
+        headers: { 'content-type': 'image/jpeg' },
+      }),
+    { after: photosChanged, saysItself: true },
+  );
+
+export const useDropPhoto = () =>
+  useChange(({ id }: { id: string }) => http.DELETE('/api/bakes/{id}/photo', { params: { path: { id } } }), {
+    after: photosChanged,
   });
 
 // The doughs.

@@ -20,10 +20,8 @@ export function CycleWatch({ bake }: { bake: BenchView }) {
   const last = data.seen.at(-1);
   return (
     <section className="cycle-watch" aria-label={`What ${data.machine} does`}>
-      <p>
-        How {data.machine} goes about it is only assumed. Touch what it begins, as it begins it:{' '}
-        {data.seen.map((s) => `${begins[s.change][1]} from minute ${Math.round(s.at / 60)}`).join(', ')}
-      </p>
+      <p>How {data.machine} goes about it is only assumed. Touch what it begins, as it begins it.</p>
+      {last && <p>Seen: {data.seen.map((s) => `${begins[s.change][1]} from minute ${Math.round(s.at / 60)}`).join(', ')}.</p>}
       <div className="choices">
         {data.offers.map((change) => (
           <button

@@ -185,6 +185,10 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
               <a href={`/api/doughs/${id}/export?format=json-ld`} download>
                 recipe file
               </a>
+              ,{' '}
+              <a href={`/api/archive?id=${id}`} download>
+                with all its versions
+              </a>
             </p>
           </>
         )}

@@ -8,6 +8,7 @@ import { Choice } from '../parts/Choice';
 import { Loading } from '../parts/Loading';
 import { Search } from '../parts/Search';
 import { useLater } from '../parts/useLater';
+import { usePhoto } from './Photo';
 
 const atOnce = 50;
 type Wanted = 'all' | 'good';
@@ -56,7 +57,7 @@ export default function Logbook() {
       {data.length === 0 && <p className="card">No bake that is over is like this.</p>}
       {data.map((b) => (
         <article key={b.id} className="card logline">
-          <span className="muted">{b.finishedAt && calendarDay(b.finishedAt)}</span>
+          <Seen bake={b.id} day={b.finishedAt ? calendarDay(b.finishedAt) : ''} />
           <div>
             <h2>
               <Link to={`/logbook/${b.id}`}>{b.title}</Link>
@@ -79,6 +80,16 @@ export default function Logbook() {
         </button>
       )}
     </>
+  );
+}
+
+function Seen({ bake, day }: { bake: string; day: string }) {
+  const photo = usePhoto(bake);
+  return (
+    <span className="muted">
+      {photo && <img className="thumb" src={photo} alt="" loading="lazy" />}
+      {day}
+    </span>
   );
 }
 

@@ -12,6 +12,7 @@ import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
 import { Stars } from './Logbook';
+import { Photo } from './Photo';
 
 export default function LogbookPage() {
   const { id = '' } = useParams();
@@ -43,11 +44,15 @@ export default function LogbookPage() {
             Same again
           </Link>
         )}
+        <a className="button small" href={`/api/archive?id=${id}`} download>
+          As a file
+        </a>
       </header>
       {data.note && <p style={{ fontSize: '1.2rem', margin: 0 }}>{data.note}</p>}
       <div className="picture-box" ref={ref}>
         {picture.data && <StrandPicture picture={picture.data} title={data.title} hideNow />}
       </div>
+      <Photo id={id} of={`${data.title}, ${data.what}`} />
       <WhatIsLeft id={id} />
       <Judge page={data} />
       <div className="columns">

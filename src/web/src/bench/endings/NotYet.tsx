@@ -15,7 +15,7 @@ export function NotYet({ begin, ...at }: AtBeat & { begin: () => void }) {
         {countdown(left)}
       </div>
       <p className="detail">
-        then: {beat.phrase.short}, {clockTime(beat.due)}
+        then, {clockTime(beat.due)}: {beat.phrase.short}
       </p>
       <Sooner {...at} begin={begin} left={left} />
       {bake.display && <MachineDisplay display={bake.display} />}
@@ -31,7 +31,7 @@ function Sooner({ beat, told, begin, left }: AtBeat & { begin: () => void; left:
     return (
       <p>
         <button className="button" onClick={() => (beat.asksFirst ? setAsked(true) : now())}>
-          {beat.phrase.short} now
+          {beat.phrase.short.endsWith('?') ? `${beat.phrase.short.slice(0, -1)} now?` : `${beat.phrase.short} now`}
         </button>
       </p>
     );

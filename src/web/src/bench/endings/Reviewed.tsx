@@ -3,6 +3,7 @@ import { Input } from 'antd';
 import { useKept } from '../../parts/useKept';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
+import { Photo } from '../../logbook/Photo';
 import { StarButtons } from '../StarButtons';
 import { Figure } from './Shown';
 
@@ -21,6 +22,7 @@ export function Reviewed(at: AtBeat) {
       <StarButtons stars={stars} set={setStars} />
       <label htmlFor="note">For next time</label>
       <Input.TextArea id="note" rows={2} value={note} onChange={(e) => setNote(e.target.value)} maxLength={2000} />
+      <Photo id={bake.id} of={`${bake.title}, ${bake.what}`} />
       <button className="button do" disabled={stars === 0} style={{ alignSelf: 'start', minWidth: 220 }} onClick={keep}>
         Keep
       </button>
