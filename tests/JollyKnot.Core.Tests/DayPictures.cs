@@ -153,8 +153,8 @@ public sealed class DayPictures
                 Apart(
                     picture
                         .Labels.Where(l => l.Kind == LabelKind.OvenOn)
-                        .Select(l => l.Anchor == Anchor.End ? l with { X = l.X - 132 } : l),
-                    131,
+                        .Select(l => l.Anchor == Anchor.End ? l with { X = l.X - 140 } : l),
+                    139,
                     17
                 );
                 // Times along the top have room for themselves.

@@ -88,6 +88,16 @@ public sealed class LearnedTests
         ((double)counter["times"]!).ShouldBeLessThan(1);
         ((DateTimeOffset)counter["last"]!).ShouldBe(house.Now, TimeSpan.FromMinutes(1));
         BakesOf(learned).ShouldBe(BakesOf(learnedBefore) + 1);
+        // The counter is in another room now: what was learned of it is forgotten, and of the oven it is not.
+        var kitchen = (await house.Get("/api/kitchen/setup")).Body.AsObject();
+        kitchen["forgotten"] = new System.Text.Json.Nodes.JsonArray(
+            new System.Text.Json.Nodes.JsonObject { ["thing"] = "counter", ["until"] = house.Now.ToString("O") }
+        );
+        (await house.Call(HttpMethod.Put, "/api/kitchen/setup", kitchen)).Status.ShouldBe(200);
+        learned = (await house.Get("/api/kitchen/learned")).Body;
+        learned["places"]!.AsArray().ShouldNotContain(p => (string)p!["id"]! == "counter");
+        BakesOf(learned).ShouldBe(BakesOf(learnedBefore) + 1);
+        (await Pace(house)).ShouldBeLessThan(before + 1);
     }
 
     private static int BakesOf(System.Text.Json.Nodes.JsonNode learned) =>

@@ -297,6 +297,14 @@ test('one more of anything is as usual, and a wrong field says what is wrong wit
   // What was learned stands beside what was typed.
   await page.getByRole('button', { name: 'Wall oven' }).click();
   await expect(page.getByRole('region', { name: 'Wall oven' })).toContainText(/Bread takes .*From 3 bakes, the last on/);
+  await page.getByRole('button', { name: 'Forget it' }).click();
+  await expect(page.getByRole('region', { name: 'Wall oven' })).toContainText('Nothing yet: bread takes as long as usual.');
+  // Times of day as the household reads them, also where they are typed.
+  await page.getByRole('button', { name: 'Household and units' }).click();
+  await page.getByText('am, pm').click();
+  await expect(page.getByRole('status').first()).toHaveText('Kept');
+  await page.visit('/');
+  await expect(page.getByRole('region', { name: 'Now' })).toContainText(/\d:\d\d\u00a0[ap]m/);
 });
 
 test('the pantry is searched, edited and priced', async ({ page }) => {

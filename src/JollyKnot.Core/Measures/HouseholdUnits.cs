@@ -31,11 +31,22 @@ public enum LengthUnit
     Inches,
 }
 
+/// <summary>How times of day are shown.</summary>
+public enum ClockFace
+{
+    /// <summary>00:00 to 23:59.</summary>
+    TwentyFour,
+
+    /// <summary>With am and pm.</summary>
+    Twelve,
+}
+
 /// <summary>What the household reads; mixed if it likes.</summary>
 public sealed record HouseholdUnits(
     MassUnit Mass = MassUnit.Grams,
     TemperatureUnit Temperature = TemperatureUnit.Celsius,
-    LengthUnit Length = LengthUnit.Metric
+    LengthUnit Length = LengthUnit.Metric,
+    ClockFace Clock = ClockFace.TwentyFour
 )
 {
     /// <summary>Grams, Celsius, centimetres.</summary>

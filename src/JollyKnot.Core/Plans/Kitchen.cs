@@ -128,6 +128,9 @@ public sealed record Kitchen(
     /// <summary>The household's own ring for cutting rounds; a usual one when null.</summary>
     public Length? Ring { get; init; }
 
+    /// <summary>What was learned of its ovens and places and is to be forgotten.</summary>
+    public ImmutableArray<Forgotten> Forgotten { get; init; } = [];
+
     /// <summary>When somebody is up; always when null.</summary>
     public OpenHours? Awake { get; init; }
 

@@ -203,6 +203,12 @@ public static class KitchenCheck
         found.If(kitchen.Awake is { IsDay: false }, "out-of-range:hours", "awake");
         found.If(kitchen.MachinesRun is { IsDay: false }, "out-of-range:hours", "machinesRun");
         found.If(kitchen.Up.Length > Most, "out-of-range:at-most", "up", Most);
+        found.If(
+            kitchen.Forgotten.Length > 2 * Most || kitchen.Forgotten.Any(f => string.IsNullOrWhiteSpace(f.Thing)),
+            "out-of-range:at-most",
+            "forgotten",
+            2 * Most
+        );
         found.If(kitchen.Gone.Length > Most || kitchen.Gone.Any(g => g.To <= g.From), "out-of-range:gone", "gone", Most);
         found.If(kitchen.Gone.Any(g => g.To > now + FarthestErrand), "out-of-range:errand", "gone", FarthestErrand.TotalDays);
     }

@@ -31,7 +31,7 @@ internal sealed record Named(
 internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lane, LaneBox> boxes, List<Box> dough)
 {
     // Room that words take, px.
-    private const double OvenWords = 132,
+    private const double OvenWords = 140,
         WindowWords = 108,
         LetterWidth = 7.4,
         Bread = 76,

@@ -74,7 +74,7 @@ public sealed record ShownIn(string Name, double Factor, double Offset, int Digi
 /// <param name="Temperature">Temperatures.</param>
 /// <param name="Length">Lengths.</param>
 /// <param name="Typed">Units that may be typed behind any figure, whatever the household reads.</param>
-public sealed record UnitsView(ShownIn Mass, ShownIn Temperature, ShownIn Length, TypedUnits Typed)
+public sealed record UnitsView(ShownIn Mass, ShownIn Temperature, ShownIn Length, TypedUnits Typed, ClockFace Clock)
 {
     private const double MillimetresPerInch = 25.4;
 
@@ -93,7 +93,8 @@ public sealed record UnitsView(ShownIn Mass, ShownIn Temperature, ShownIn Length
             units.Mass == MassUnit.Grams ? Grams : Ounces,
             Shown(units.Temperature),
             units.Length == LengthUnit.Metric ? Centimetres : Inches,
-            new([Grams, Kilos, Ounces, Pounds], [Celsius, Fahrenheit], [Millimetres, Centimetres, Inches])
+            new([Grams, Kilos, Ounces, Pounds], [Celsius, Fahrenheit], [Millimetres, Centimetres, Inches]),
+            units.Clock
         );
 
     internal static ShownIn Shown(TemperatureUnit unit) => unit == TemperatureUnit.Celsius ? Celsius : Fahrenheit;
@@ -179,7 +180,7 @@ public static class KitchenEndpoints
     /// <summary>Maps the kitchen.</summary>
     public static void MapKitchen(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/kitchen/learned", (BakeBook book) => LearnedHere.Of(book))
+        app.MapGet("/api/kitchen/learned", (BakeBook book, KitchenKeeper keeper) => LearnedHere.Of(book, keeper))
             .WithName("learned")
             .WithSummary("What past bakes say of its ovens and places.");
         app.MapGet(

@@ -10,8 +10,13 @@ namespace JollyKnot.Server.Kitchens;
 /// <summary>The household's kitchen: kept in the store, a plain one until somebody enters theirs.</summary>
 public sealed class KitchenKeeper(Settings settings) : IDisposable
 {
-    // 2: its places say how they are made warm. 3: its ring.
-    private static readonly DocumentKind<Kitchen> Kept = new("kitchen", unchanged => unchanged, unchanged => unchanged)
+    // 2: its places say how they are made warm. 3: its ring. 4: its clock, and what was learned and is to be forgotten.
+    private static readonly DocumentKind<Kitchen> Kept = new(
+        "kitchen",
+        unchanged => unchanged,
+        unchanged => unchanged,
+        unchanged => unchanged
+    )
     {
         Holds = kitchen => !kitchen.Ovens.IsDefaultOrEmpty && kitchen.Pot is not null,
     };

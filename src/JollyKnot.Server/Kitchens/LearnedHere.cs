@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Learning;
+using JollyKnot.Core.Plans;
 using JollyKnot.Server.Layouts;
 using JollyKnot.Store;
 
@@ -17,12 +18,13 @@ public sealed record LearnedThing(string Id, double Times, int Bakes, DateTimeOf
 /// <param name="Places">Places that something is known of.</param>
 public sealed record LearnedHere(ImmutableArray<LearnedThing> Ovens, ImmutableArray<LearnedThing> Places)
 {
-    internal static async Task<LearnedHere> Of(BakeBook book)
+    internal static async Task<LearnedHere> Of(BakeBook book, KitchenKeeper kitchens)
     {
+        var forgotten = (await kitchens.Get()).Forgotten;
         var past = (await book.Closed(Planner.Remembered)).Select(b => b.Bake).ToList();
-        var lessons = past.Select(b => b.Lessons).ToList();
+        var lessons = past.Select(b => Forgotten.StillSaid(b, forgotten)).ToList();
         LearnedThing Thing(string id, double times, Func<Lessons, bool> tells) =>
-            new(id, times, lessons.Count(tells), past.First(b => tells(b.Lessons)).End.At);
+            new(id, times, lessons.Count(tells), past[lessons.FindIndex(l => tells(l))].End.At);
         return new(
             [
                 .. OvenMemory

@@ -129,7 +129,7 @@ const aboutBakes = new Set([
 /** Makes every screen ask again about bakes. */
 export const bakesChanged = () => void askAgain((path) => aboutBakes.has(path));
 /** Who is up, or away; not told with every change, so that a kitchen somebody is typing in stays as it is. */
-export const kitchenChanged = () => askAgain((path) => path === '/api/kitchen/setup');
+export const kitchenChanged = () => askAgain((path) => path === '/api/kitchen/setup' || path === '/api/kitchen/learned');
 export const pantryChanged = () => askAgain((path) => path === '/api/pantry');
 export const doughsChanged = () => askAgain((path) => path.startsWith('/api/doughs') || path.startsWith('/api/layouts'));
 export const copiesChanged = () => askAgain((path) => path === '/api/copies');

@@ -33,10 +33,23 @@ export function useNow(every = 250) {
   return now;
 }
 
-const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+const faces = {
+  'twenty-four': new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }),
+  twelve: new Intl.DateTimeFormat('en-US', { hour: 'numeric', minute: '2-digit', hour12: true }),
+};
+let time = faces['twenty-four'];
+
+/** Shows times of day as this household reads them. */
+export const readTimesAs = (face: keyof typeof faces | null | undefined) => void (time = faces[face ?? 'twenty-four']);
+
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 
-export const clockTime = (at: string | number) => time.format(typeof at === 'number' ? at : Date.parse(at));
+// "2:30 pm", with a space that does not break.
+export const clockTime = (at: string | number) =>
+  time
+    .format(typeof at === 'number' ? at : Date.parse(at))
+    .toLowerCase()
+    .replace(/\s/, '\u00a0');
 export const calendarDay = (at: string | number) => day.format(typeof at === 'number' ? at : Date.parse(at));
 
 /** The time of day, with its day where that is not today. */

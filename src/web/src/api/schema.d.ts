@@ -1727,6 +1727,8 @@ export interface components {
             id: string;
             name: string;
         };
+        /** @enum {unknown} */
+        ClockFace: "twenty-four" | "twelve";
         ClockView: {
             /** Format: date-time */
             now: string;
@@ -2262,6 +2264,11 @@ export interface components {
             area?: number;
             isRound?: boolean;
         };
+        Forgotten: {
+            thing: string;
+            /** Format: date-time */
+            until: string;
+        };
         /** @enum {unknown} */
         Form: "ball" | "disc" | "rope" | "plait" | "log" | "coil" | "loaf" | "swirl" | "tray" | "ring";
         FormulaView: {
@@ -2423,6 +2430,7 @@ export interface components {
             mass?: components["schemas"]["MassUnit"];
             temperature?: components["schemas"]["TemperatureUnit"];
             length?: components["schemas"]["LengthUnit"];
+            clock?: components["schemas"]["ClockFace"];
         };
         InOvenView: {
             load: string;
@@ -2598,6 +2606,7 @@ export interface components {
              * @description A number of millimetres.
              */
             ring?: null | number;
+            forgotten?: components["schemas"]["Forgotten"][];
             awake?: null | components["schemas"]["OpenHours"];
             machinesRun?: null | components["schemas"]["OpenHours"];
             gone?: components["schemas"]["TimeBand"][];
@@ -4277,6 +4286,7 @@ export interface components {
             temperature: components["schemas"]["ShownIn"];
             length: components["schemas"]["ShownIn"];
             typed: components["schemas"]["TypedUnits"];
+            clock: components["schemas"]["ClockFace"];
         };
         UnreadView: {
             kind: string;

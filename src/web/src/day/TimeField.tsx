@@ -11,15 +11,22 @@ function nearest(at: string, hour: number, minute: number) {
   return to.toISOString();
 }
 
+// "14:30", "1430", "2:30 pm", "2pm".
+function timeIn(text: string): [number, number] | null {
+  const [, h, m, half] = /^\s*(\d{1,2})(?:[:. ]?(\d{2}))?\s*([ap])?\.?m?\.?\s*$/i.exec(text) ?? [];
+  if (h === undefined || (m === undefined && !half)) return null;
+  const hour = half ? (Number(h) % 12) + (half.toLowerCase() === 'p' ? 12 : 0) : Number(h);
+  const minute = Number(m ?? 0);
+  return hour > 23 || minute > 59 || (half && Number(h) > 12) ? null : [hour, minute];
+}
+
 export function TimeField({ label, at, set }: { label: string; at: string; set: (at: string) => void }) {
   const shown = clockTime(at);
   const grain = useGrain();
   function commit(field: HTMLInputElement) {
-    const [, h, m] = /^\s*(\d{1,2})[:. ]?(\d{2})\s*$/.exec(field.value) ?? [];
-    if (h === undefined || Number(h) > 23 || Number(m) > 59) field.value = shown;
-    else if (field.value !== shown) {
-      set(nearest(at, Number(h), Number(m)));
-    }
+    const typed = timeIn(field.value);
+    if (!typed) field.value = shown;
+    else if (field.value !== shown) set(nearest(at, ...typed));
   }
   return (
     <input

@@ -129,8 +129,14 @@ function Cycle({ q, answer, next }: Ask) {
 
 const sets: [string, Answers][] = [
   ['Scale: grams, °C', { noScale: false, units: { mass: 'grams', temperature: 'celsius', length: 'metric' } }],
-  ['Scale: ounces, °F', { noScale: false, units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches' } }],
-  ['Cups and spoons, °F', { noScale: true, units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches' } }],
+  [
+    'Scale: ounces, °F',
+    { noScale: false, units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches', clock: 'twelve' } },
+  ],
+  [
+    'Cups and spoons, °F',
+    { noScale: true, units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches', clock: 'twelve' } },
+  ],
   ['Cups and spoons, °C', { noScale: true, units: { mass: 'grams', temperature: 'celsius', length: 'metric' } }],
 ];
 

@@ -124,6 +124,15 @@ function WhatIsRead({ k, usual, change }: Part) {
         ]}
         set={(length) => set({ length })}
       />
+      <Choice
+        label="Clock"
+        value={units.clock ?? 'twenty-four'}
+        options={[
+          ['twenty-four', '24 h'],
+          ['twelve', 'am, pm'],
+        ]}
+        set={(clock) => set({ clock })}
+      />
     </div>
   );
 }

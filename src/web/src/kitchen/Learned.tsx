@@ -3,7 +3,7 @@ import { calendarDay } from '../api/clock';
 import { api, type Schemas } from '../api/http';
 
 /** Past bakes on one of the kitchen's ovens. */
-export function HeatsAs({ oven }: { oven: string }) {
+export function HeatsAs({ oven, forget }: { oven: string; forget: () => void }) {
   const { data } = api.useQuery('get', '/api/kitchen/learned');
   const learned = data?.ovens.find((o) => o.id === oven);
   return (
@@ -14,6 +14,11 @@ export function HeatsAs({ oven }: { oven: string }) {
           ? `Bread takes ${than(learned.times, 'longer', 'less long')}. ${evidence(learned)}`
           : 'Nothing yet: bread takes as long as usual.'}
       </p>
+      {learned && (
+        <button type="button" className="button small" onClick={forget}>
+          Forget it
+        </button>
+      )}
       <p className="muted">Used by: preheat, bake times, what the day can do at once.</p>
     </div>
   );

@@ -1,5 +1,6 @@
 // The fields of what was touched in the kitchen.
 import type { ReactNode } from 'react';
+import { houseNow } from '../api/clock';
 import type { Schemas } from '../api/http';
 import { listOf } from './form';
 import { Household, Night } from './Household';
@@ -34,13 +35,19 @@ export function Touched({ choices, thing, touch, ...part }: Props) {
     return there && fields({ there, at: `${field}[${i}]`, put: (to) => list.put(i, to), drop });
   };
 
+  // Another oven stands there now, or it was mended.
+  const forget = (thing: string) => {
+    const others = (k.forgotten ?? []).filter((f) => f.thing !== thing);
+    change({ forgotten: [...others, { thing, until: new Date(houseNow()).toISOString() }] });
+  };
+
   const fields: Record<string, () => ReactNode> = {
     household: () => <Household {...part} />,
     machine: () => one('machines', ({ there, ...of }) => <MachineCard machine={there} usual={usual} {...of} />),
     oven: () =>
       one('ovens', ({ there, ...of }) => (
         <OvenFields oven={there} usual={usual.oven} {...of}>
-          <HeatsAs oven={there.id} />
+          <HeatsAs oven={there.id} forget={() => forget(there.id)} />
         </OvenFields>
       )),
     tin: () => one('tins', ({ there, ...of }) => <TinFields tin={there} {...of} />),

@@ -1,4 +1,5 @@
 // Quantities as this household reads them. How many digits, and in what, is the server's to say.
+import { readTimesAs } from '../api/clock';
 import { api, type Schemas } from '../api/http';
 
 /** Degrees are by how much warmer, a temperature is how warm. */
@@ -15,11 +16,13 @@ const plain: Schemas['UnitsView'] = {
   temperature: { name: '°C', factor: 1, offset: 0, digits: 0, fine: 0, long: '°C' },
   length: { name: 'cm', factor: 0.1, offset: 0, digits: 0, fine: 10, long: 'centimetres' },
   typed: { mass: [], temperature: [], length: [] },
+  clock: 'twenty-four',
 };
 
 export function useUnits() {
   const { data } = api.useQuery('get', '/api/kitchen');
   const units = data?.units ?? plain;
+  readTimesAs(units.clock);
   return {
     mass: (grams: number) => shown(units.mass, grams),
     heat: (celsius: number) => shown(units.temperature, celsius),

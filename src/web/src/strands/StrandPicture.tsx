@@ -231,13 +231,14 @@ function PictureLabel({ label, slim, bottom, width }: { label: Schemas['Label'];
 }
 
 function NowLine({ x, now, slim, bottom }: { x: number; now: number; slim: boolean; bottom: number }) {
+  const pill = clockTime(now).length * 9 + 17;
   return (
     <g>
       <line x1={x} x2={x} y1={slim ? 4 : 24} y2={bottom + 3} stroke="var(--now)" strokeWidth={slim ? 2 : 3} />
       <circle cx={x} cy={bottom + 3} r={slim ? 3 : 5} fill="var(--now)" />
       {!slim && (
         <g>
-          <rect x={x - 31} y={1} width={62} height={25} rx={12.5} fill="#c4360f" />
+          <rect x={x - pill / 2} y={1} width={pill} height={25} rx={12.5} fill="#c4360f" />
           <text x={x} y={19} fontSize={15} fontWeight={700} textAnchor="middle" style={{ fill: '#fff' }}>
             {clockTime(now)}
           </text>
