@@ -147,7 +147,7 @@ public sealed class DayPictures
                         (Math.Abs(a.X - b.X) >= wide || Math.Abs(a.Y - b.Y) >= high).ShouldBeTrue($"{a} {b}");
                 }
                 // Side by side on the table, as far as there is room.
-                Apart(ready.Select(l => l with { Y = 0 }), slim ? 41 : 75, 1);
+                Apart(ready.Select(l => l with { Y = 0 }), slim ? 63 : 75, 1);
                 ready.ShouldAllBe(l => l.X <= picture.Width && l.X >= 0);
                 // Whichever side of their point they are written on.
                 Apart(
@@ -223,12 +223,12 @@ public sealed class DayPictures
                     [.. held.Select(b => new Drawn(b.Spec, b.Chain.Batches, b.Timetable, b.Spec.ExpectedDough))],
                     frame
                 );
-                again.Away.Select(a => (Math.Round(a.From, 3), Math.Round(a.To, 3))).ShouldBe(
-                    [
+                again
+                    .Away.Select(a => (Math.Round(a.From, 3), Math.Round(a.To, 3)))
+                    .ShouldBe([
                         (again.Left, Math.Round(X(again, again.From.AddHours(1)), 3)),
                         (Math.Round(X(again, again.To.AddMinutes(-5)), 3), again.Right),
-                    ]
-                );
+                    ]);
             },
             iter: 20
         );

@@ -63,15 +63,13 @@ public sealed class FirstAnswersRules
         );
         whole.SaysEnough.ShouldBeTrue();
         Learned(whole, machine)
-            .ShouldBe(
-                [
-                    (PhaseKind.Warm, 18),
-                    (PhaseKind.Knead, 21),
-                    (PhaseKind.Rise, 41),
-                    (PhaseKind.KnockBack, 1),
-                    (PhaseKind.Rise, 9),
-                ]
-            );
+            .ShouldBe([
+                (PhaseKind.Warm, 18),
+                (PhaseKind.Knead, 21),
+                (PhaseKind.Rise, 41),
+                (PhaseKind.KnockBack, 1),
+                (PhaseKind.Rise, 9),
+            ]);
         whole.Of(machine).Beep.ShouldBe(TimeSpan.FromMinutes(12));
         FirstAnswers.IsUsual(whole.Of(machine)).ShouldBeFalse();
         // Seen too late for the kneading: what was before it was that.

@@ -217,6 +217,52 @@ public sealed class WayRules
     }
 
     [Fact]
+    public void What_a_bake_wants_of_hands_is_counted_in_visits_and_the_longest_gap_between_them()
+    {
+        var laid = Laid(SoftRolls, Of(new CutChoice("pan-roll", 12)));
+        var wanted = HandsWanted.Of(laid);
+        var work = laid.Timetable.Slots.Where(s => s.Step.IsWork).OrderBy(s => s.Start).ToList();
+        wanted.Hands.ShouldBe(work.Aggregate(TimeSpan.Zero, (sum, s) => sum + (s.End - s.Start)));
+        // Minute by minute: who comes back within ten minutes has not left.
+        var busy = Enumerable
+            .Range(-3600, (int)(laid.Timetable.Ready - laid.Timetable.Start).TotalSeconds + 7200)
+            .Select(s => laid.Timetable.Start.AddSeconds(s))
+            .Where(t => work.Any(w => w.Start < t.AddSeconds(1) && (t < w.End || t <= w.Start)))
+            .ToList();
+        var gaps = busy.Zip(busy.Skip(1)).Select(p => p.Second - p.First - TimeSpan.FromSeconds(1)).ToList();
+        wanted.Visits.ShouldBe(1 + gaps.Count(g => g > Minutes(10)));
+        wanted.LongestFree.TotalMinutes.ShouldBe(gaps.Max().TotalMinutes, .05);
+    }
+
+    [Theory]
+    [InlineData(7, true)]
+    [InlineData(12.5, false)]
+    public void A_bake_that_wakes_somebody_says_so_and_when_it_would_not(double hour, bool wakes)
+    {
+        // Up from seven until eleven at night; asked for in the evening, wanted the next day.
+        var evening = Morning.AddHours(13);
+        var closed = new Closed(
+            [new(Morning.AddHours(15), Morning.AddHours(23)), new(Morning.AddHours(39), Morning.AddHours(47))],
+            []
+        );
+        var spec = Laid(SoftRolls, Of(new CutChoice("pan-roll", 12))).Plan.Spec;
+        var wanted = Morning.AddHours(16 + hour);
+        var found = WakesSomebody.Of(Layout.Of(spec.Wanted(wanted), evening), closed, evening);
+        (found is not null).ShouldBe(wakes);
+        if (found is null)
+            return;
+        closed.IsAway(found.At).ShouldBeTrue();
+        // Half an hour by half an hour, the first that wakes nobody: the one before it still would.
+        var better = found.ReadyBy!.Value;
+        ((better - wanted) / Minutes(30) % 1).ShouldBe(0, 1e-9);
+        WakesSomebody.Of(Layout.Of(spec.Wanted(better), evening), closed, evening).ShouldBeNull();
+        WakesSomebody.Of(Layout.Of(spec.Wanted(better - Minutes(30)), evening), closed, evening).ShouldNotBeNull();
+        // Where nobody is ever up there is no such time.
+        var never = new Closed([new(Morning, Morning.AddDays(4))], []);
+        WakesSomebody.Of(Layout.Of(spec.Wanted(wanted), evening), never, evening)!.ReadyBy.ShouldBeNull();
+    }
+
+    [Fact]
     public void Rounds_are_rolled_cut_gathered_and_rolled_again()
     {
         var griddle = DayRules.Full with

@@ -195,7 +195,12 @@ public sealed class ArchiveTests
         Encoding.ASCII.GetString(kept).ShouldNotContain("boiler");
         // What makes the picture is as it was.
         kept[^42..].ShouldBe(Jpeg("")[^42..]);
-        kept.ShouldBe([.. new byte[] { 0xFF, 0xD8 }, .. Segment(0xE0, "JFIF"u8.ToArray()), .. Segment(0xDB, [1, 2, 3]), .. kept[^42..]]);
+        kept.ShouldBe([
+            .. new byte[] { 0xFF, 0xD8 },
+            .. Segment(0xE0, "JFIF"u8.ToArray()),
+            .. Segment(0xDB, [1, 2, 3]),
+            .. kept[^42..],
+        ]);
         foreach (var none in new[] { "no picture"u8.ToArray(), [0xFF, 0xD8, 0xFF, 0xE1, 0xFF, 0xFF, 1], Jpeg("", 600_001), [] })
             (await Show(old, bake, none)).ShouldBe(400);
         (await Shown(old, bake)).ShouldBe(kept);

@@ -32,12 +32,7 @@ public sealed record CycleTouch(CycleChange Change, TimeSpan At);
 /// <param name="Bake">In which bake.</param>
 /// <param name="Assumed">Its phases as they were taken for usual.</param>
 /// <param name="Touches">What was seen, in order.</param>
-public sealed record CycleSeen(
-    string Machine,
-    Guid Bake,
-    ImmutableArray<Phase> Assumed,
-    ImmutableArray<CycleTouch> Touches
-)
+public sealed record CycleSeen(string Machine, Guid Bake, ImmutableArray<Phase> Assumed, ImmutableArray<CycleTouch> Touches)
 {
     private static readonly TimeSpan Minute = TimeSpan.FromMinutes(1);
 
@@ -96,17 +91,19 @@ public sealed record CycleSeen(
     // From the last change on as assumed, as long as there is left.
     private IEnumerable<Phase> Rest(PhaseKind last, TimeSpan left)
     {
-        IEnumerable<Phase> assumed = Assumed.Any(p => p.Kind == last)
-            ? Assumed.SkipWhile(p => p.Kind != last)
-            : last == PhaseKind.Warm
-                ? [new(last, Standing), .. Assumed]
-                : [new(last, Minute), Assumed[^1]];
+        IEnumerable<Phase> assumed =
+            Assumed.Any(p => p.Kind == last) ? Assumed.SkipWhile(p => p.Kind != last)
+            : last == PhaseKind.Warm ? [new(last, Standing), .. Assumed]
+            : [new(last, Minute), Assumed[^1]];
         foreach (var phase in assumed)
         {
             if (left <= TimeSpan.Zero)
                 yield break;
             var length = phase == Assumed[^1] || phase.Length > left ? left : phase.Length;
-            yield return phase with { Length = length };
+            yield return phase with
+            {
+                Length = length,
+            };
             left -= length;
         }
     }

@@ -475,7 +475,10 @@ public static class Ingredients
         ("oat|oats|rolled oat|porridge oat|porridge oats|oatmeal|quick oat|quick oats", "rolled oats"),
         ("bran|oat bran", "wheat bran"),
         ("sultanas|currants|golden raisins", "raisins"),
-        ("cranberries|dried cranberries|dried apricots|dates|figs|dried figs|mixed fruit|mixed peel|candied peel|prunes", "dried fruit"),
+        (
+            "cranberries|dried cranberries|dried apricots|dates|figs|dried figs|mixed fruit|mixed peel|candied peel|prunes",
+            "dried fruit"
+        ),
         ("seeds|mixed seeds|pepitas", "pumpkin seeds"),
         ("sunflower seed", "sunflower seeds"),
         ("sesame|sesame seed", "sesame seeds"),

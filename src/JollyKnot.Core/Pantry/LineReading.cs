@@ -494,7 +494,10 @@ public static partial class LineReading
 
     private static Identified Match(string words, HouseholdPantry pantry)
     {
-        var all = Phrase.Split(words).Where(w => w.Length > 0 && !char.IsDigit(w[0]) || w is "00" or "405" or "550").ToImmutableArray();
+        var all = Phrase
+            .Split(words)
+            .Where(w => w.Length > 0 && !char.IsDigit(w[0]) || w is "00" or "405" or "550")
+            .ToImmutableArray();
         if (pantry.Find(string.Join(' ', all)) is { } exact)
             return new(exact.Name, exact, exact, all, "");
         // "milk or water": the first of the two.

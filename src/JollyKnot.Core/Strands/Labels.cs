@@ -35,7 +35,7 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
         WindowWords = 108,
         LetterWidth = 7.4,
         Bread = 76,
-        SlimBread = 42,
+        SlimBread = 64,
         High = 18;
     private const int MassLetters = 9;
 
@@ -139,14 +139,7 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
                     (X: behind, Y: y, Anchor: Anchor.Start),
                 }
             )
-            .Select(p => new Label(
-                LabelKind.OvenOn,
-                p.X,
-                p.Y,
-                p.Anchor,
-                Heat: bake.Batches[0].Bread.Heat,
-                At: on.Start
-            ))
+            .Select(p => new Label(LabelKind.OvenOn, p.X, p.Y, p.Anchor, Heat: bake.Batches[0].Bread.Heat, At: on.Start))
             .Where(l => Around(l, OvenWords) is { Left: >= 0 } words && words.Right <= frame.Width)
             .ToList();
         bool Free(Label l, IEnumerable<Box> of) => !of.Any(Around(l, OvenWords).Meets);

@@ -223,6 +223,5 @@ internal sealed class StrandMaker
         return [.. clipped.Select(p => new Point(Math.Round(p.X, 1), Math.Round(p.Y, 1)))];
     }
 
-    private static Point At(Point a, Point b, double x) =>
-        b.X <= a.X ? a : new(x, a.Y + (b.Y - a.Y) * ((x - a.X) / (b.X - a.X)));
+    private static Point At(Point a, Point b, double x) => b.X <= a.X ? a : new(x, a.Y + (b.Y - a.Y) * ((x - a.X) / (b.X - a.X)));
 }

@@ -65,7 +65,8 @@ public sealed class TimeAxis
 
     /// <summary>Whether a time lies in folded hours.</summary>
     /// <param name="at">When.</param>
-    public bool IsFolded(DateTimeOffset at) => Points.Zip(Points.Skip(1)).Any(p => p.First.Folds && p.First.At < at && at < p.Second.At);
+    public bool IsFolded(DateTimeOffset at) =>
+        Points.Zip(Points.Skip(1)).Any(p => p.First.Folds && p.First.At < at && at < p.Second.At);
 
     /// <summary>Where a time lies, before and after what is shown too.</summary>
     /// <param name="at">When.</param>

@@ -93,7 +93,9 @@ public sealed record Beat(
         )
         {
             AsksFirst = step.Batch is not null && step.Rule.SuffersEarly(state.Chain.Of(step)),
-            Why = state.Timetable.Slots.Any(s => s.State == StepState.Done && s.Step.Kind == step.Kind) ? "" : WhyWords.Of(step.Kind),
+            Why = state.Timetable.Slots.Any(s => s.State == StepState.Done && s.Step.Kind == step.Kind)
+                ? ""
+                : WhyWords.Of(step.Kind),
             Bread = step.Batch is null ? null : BreadLook.Of(state.Chain.Of(step).Bread.Family),
         };
     }

@@ -34,7 +34,8 @@ public static class DayEndpoints
         app.MapPost(
                 "/api/day",
                 async Task<Results<Ok<DayView>, ProblemHttpResult>> (DayRequest request, DayBoard board) =>
-                    await board.Look(request.Frame?.ToFrame(await board.Closed()), Told(request.Changes)) is var seen && seen.Has(out var day)
+                    await board.Look(request.Frame?.ToFrame(await board.Closed()), Told(request.Changes)) is var seen
+                    && seen.Has(out var day)
                         ? TypedResults.Ok(day)
                         : Problems.Bad(seen.Problems)
             )

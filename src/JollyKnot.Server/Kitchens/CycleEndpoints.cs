@@ -40,7 +40,9 @@ public static class CycleEndpoints
     /// <summary>Maps watched cycles.</summary>
     public static void MapCycles(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/bakes/{id:guid}/cycle", Watch).WithName("cycle").WithSummary("The running cycle, if its machine is to be learned.");
+        app.MapGet("/api/bakes/{id:guid}/cycle", Watch)
+            .WithName("cycle")
+            .WithSummary("The running cycle, if its machine is to be learned.");
         app.MapPost("/api/bakes/{id:guid}/cycle", Say).WithName("sayCycle");
         app.MapDelete("/api/bakes/{id:guid}/cycle", TakeBack).WithName("takeCycleBack");
     }
@@ -73,7 +75,14 @@ public static class CycleEndpoints
         // Told twice it began once.
         if (seen.Touches.LastOrDefault()?.Change == said.Change)
             return TypedResults.Ok(View(running));
-        return await Keep(running with { Cycle = seen with { Touches = seen.Touches.Add(new(said.Change, running.Since)) } }, kitchens, cycles);
+        return await Keep(
+            running with
+            {
+                Cycle = seen with { Touches = seen.Touches.Add(new(said.Change, running.Since)) },
+            },
+            kitchens,
+            cycles
+        );
     }
 
     private static async Task<Results<Ok<CycleView>, ProblemHttpResult>> TakeBack(
@@ -105,13 +114,7 @@ public static class CycleEndpoints
         return TypedResults.Ok(View(running));
     }
 
-    private static async Task<Running?> Find(
-        Guid id,
-        BakeBook book,
-        KitchenKeeper kitchens,
-        CycleKeeper cycles,
-        HouseClock clock
-    )
+    private static async Task<Running?> Find(Guid id, BakeBook book, KitchenKeeper kitchens, CycleKeeper cycles, HouseClock clock)
     {
         if (await book.Find(id) is not { Closed: null } bake)
             return null;

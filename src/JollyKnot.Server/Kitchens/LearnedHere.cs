@@ -37,9 +37,7 @@ public sealed record LearnedHere(ImmutableArray<LearnedThing> Ovens, ImmutableAr
                     .SelectMany(l => l.Paces.Select(p => p.Place))
                     .Distinct()
                     .Order(StringComparer.Ordinal)
-                    .Select(id =>
-                        Thing(id, PaceMemory.For(id, lessons).Pace, l => l.Paces.Any(x => x.Place == id))
-                    ),
+                    .Select(id => Thing(id, PaceMemory.For(id, lessons).Pace, l => l.Paces.Any(x => x.Place == id))),
             ]
         );
     }

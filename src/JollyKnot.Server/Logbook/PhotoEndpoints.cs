@@ -47,6 +47,8 @@ public static class PhotoEndpoints
             return Problems.Missing("bake");
         using var jpeg = new MemoryStream();
         await request.Body.CopyToAsync(jpeg, request.HttpContext.RequestAborted);
-        return photos.Keep(id, jpeg.ToArray()) ? TypedResults.NoContent() : Problems.Bad(new Problem("not-readable:photo", "body"));
+        return photos.Keep(id, jpeg.ToArray())
+            ? TypedResults.NoContent()
+            : Problems.Bad(new Problem("not-readable:photo", "body"));
     }
 }

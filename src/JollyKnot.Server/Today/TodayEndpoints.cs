@@ -96,7 +96,12 @@ public static class TodayEndpoints
                     HouseClock clock
                 ) =>
                     (await book.Open()).Select(b => BakeEndpoints.Draw(b, clock)).ToImmutableArray() is { Length: > 0 } bakes
-                        ? TypedResults.Ok(StrandLayout.Of(bakes, frame.ToFrame((await keeper.Get()).Closed(clock.GetUtcNow(), TimeZoneInfo.Local))))
+                        ? TypedResults.Ok(
+                            StrandLayout.Of(
+                                bakes,
+                                frame.ToFrame((await keeper.Get()).Closed(clock.GetUtcNow(), TimeZoneInfo.Local))
+                            )
+                        )
                         : TypedResults.NoContent()
             )
             .WithName("todayPicture");

@@ -88,7 +88,7 @@ export function App() {
                 <Route path="labels/:id" element={<Labels />} />
                 <Route path="logbook" element={<Logbook />} />
                 <Route path="logbook/:id" element={<LogbookPage />} />
-                <Route path="*" element={<p className="card">There is no such page. The day is where it was.</p>} />
+                <Route path="*" element={<Nowhere />} />
               </Route>
             </Routes>
           </BrowserRouter>
@@ -97,6 +97,13 @@ export function App() {
     </ConfigProvider>
   );
 }
+
+const Nowhere = () => (
+  <section className="card">
+    <h1>There is no such page</h1>
+    <p>The day is where it was.</p>
+  </section>
+);
 
 function Shell() {
   const { data } = api.useQuery('get', '/api/today');

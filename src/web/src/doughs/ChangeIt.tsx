@@ -238,7 +238,7 @@ function BeforeAfter({ before, after }: { before: Schemas['FormulaView']; after:
     <table className="plain" aria-label="Before and after">
       <thead>
         <tr>
-          <th />
+          <td />
           <th className="num">Before</th>
           <th className="num">After</th>
         </tr>

@@ -86,6 +86,7 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
   return (
     <div className="layout dough-page">
       <div className="page" style={{ minWidth: 0 }}>
+        <h1 className="sr">{dough.name || 'Your own dough'}</h1>
         <section className="card" style={{ display: 'grid', gap: 14 }} aria-label="The dough">
           <Field id="name" label="Name" problem={problems.find((p) => p.field === 'name')?.reason}>
             <Input

@@ -21,6 +21,7 @@ export default function ReadRecipe() {
   const { recipe, trouble } = reading;
   return (
     <div className="layout read">
+      <h1 className="sr">Read a recipe</h1>
       <Paste reading={reading} />
       <div className="page" style={{ minWidth: 0 }}>
         {!recipe && !trouble && (

@@ -62,7 +62,7 @@ export default function PantryPage() {
               <th className="num">g a cup</th>
               <th className="num">Price</th>
               <th>Allergens</th>
-              <th />
+              <td />
             </tr>
           </thead>
           <tbody>

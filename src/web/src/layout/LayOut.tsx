@@ -92,6 +92,7 @@ function Chooser({ kitchen, doughs, dough, opensWith, of = dough.id }: Props & O
         laidOut={laidOut}
       />
       <div className="page" style={{ minWidth: 0 }}>
+        <h1 className="sr">Lay out {dough.name}</h1>
         <div className="picture-box" ref={ref}>
           {layout?.picture && <StrandPicture picture={layout.picture} title="The bake as planned" />}
           {trouble && <p className="card problem">{trouble.title}</p>}

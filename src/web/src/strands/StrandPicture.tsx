@@ -189,7 +189,7 @@ function OnTheTable({ label, slim, bottom, width }: { label: Schemas['Label']; s
         {label.count}
       </text>
       <text
-        x={Math.min(label.x, width - (slim ? 18 : 24))}
+        x={Math.min(label.x, width - 32)}
         y={bottom + (slim ? 13 : 19)}
         fontSize={slim ? 14 : 15}
         fontWeight={700}
