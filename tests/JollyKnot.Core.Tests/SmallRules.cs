@@ -365,4 +365,14 @@ public sealed class SmallRules
             )
             .Value.Cuts[0]
             .Pieces.ShouldBe(count);
+
+    [Theory]
+    [InlineData(120, 1, 5)]
+    [InlineData(121, 2.5, 8)]
+    [InlineData(450, 2.5, 8)]
+    [InlineData(451, 4, 12)]
+    public void Frozen_bread_thaws_the_longer_the_heavier_it_is(double grams, double hours, double minutes) =>
+        Core
+            .Finishing.Thawing.Of(Core.Measures.Mass.FromGrams(grams))
+            .ShouldBe(new(TimeSpan.FromHours(hours), TimeSpan.FromMinutes(minutes)));
 }

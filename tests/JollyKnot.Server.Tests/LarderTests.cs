@@ -79,5 +79,28 @@ public sealed class LarderTests : IDisposable
         foreach (var (cut, pieces, status) in new[] { (0, 9, 400), (0, 0, 400), (1, 1, 400), (7, 1, 400), (0, 3, 204) })
             (await house.Post($"/api/bakes/{bake}/freeze", new { cut, pieces })).Status.ShouldBe(status, $"{pieces} of {cut}");
         (await Larder()).Select(t => (string)t!["what"]!).ShouldBe(["450 g", "3 pan rolls"]);
+        // How it is made ready, and when it is thawed once it is out.
+        var frozen = (await Larder())[1]!;
+        ((string)frozen["how"]!).ShouldBe("It thaws in its bag in 1 h 00 min; then 5 min at 180 °C make it crisp.");
+        frozen["thawed"].ShouldBeNull();
+        ((string)(await Larder())[0]!["how"]!).ShouldBeEmpty();
+        house.Pass(TimeSpan.FromDays(2));
+        (await house.Post($"/api/larder/{bake}/0", new { kind = "bread", to = "fridge" })).Status.ShouldBe(204);
+        var thawing = (await Larder()).Single(t => (string)t!["kind"]! == "bread")!;
+        ((DateTimeOffset)thawing["thawed"]!).ShouldBe(house.Now.AddHours(1), TimeSpan.FromMinutes(1));
+        (await Move(bake, "freezer")).Status.ShouldBe(204);
+        house.Pass(TimeSpan.FromDays(1));
+        (await Move(bake, "fridge")).Status.ShouldBe(204);
+        var lump = (await Larder()).Single(t => (string)t!["kind"]! == "dough")!;
+        ((string)lump["how"]!).ShouldBe("It thaws in the fridge in 10 h 00 min.");
+        ((DateTimeOffset)lump["thawed"]!).ShouldBe(house.Now.AddHours(10), TimeSpan.FromMinutes(1));
+        // What is gone belongs to its bake's story all the same.
+        (await house.Post($"/api/larder/{bake}/0", new { kind = "bread", to = "gone" })).Status.ShouldBe(204);
+        (await Larder()).Count.ShouldBe(1);
+        (await house.Get($"/api/larder/{bake}"))
+            .Body.AsArray()
+            .Select(t => (string)t!["in"]!)
+            .ShouldBe(["fridge", "gone"], ignoreOrder: true);
+        (await house.Get($"/api/larder/{Guid.NewGuid()}")).Body.AsArray().ShouldBeEmpty();
     }
 }

@@ -107,9 +107,12 @@ test.describe('own dough to warm rolls', () => {
       await page.getByLabel('Really in, g').fill(grams);
       await page.getByLabel('Really in, g').press('Enter');
     }
+    // What was told is heard before time goes on.
     await does('Start program dough on the bread machine.', 'It is running');
+    await expect(sentence).toHaveText('The bread machine is kneading.');
     await server.pass(2);
     await does('Does the paddle turn?', 'It turns');
+    await expect(sentence).toHaveText('The bread machine is kneading.');
     await server.pass(5);
     await expect(sentence).toHaveText('Check the dough: look and touch.');
     await page.getByRole('button', { name: 'Sticks to the finger' }).click();

@@ -16,14 +16,14 @@ export const test = base.extend({
   houseOfAll: [
     async ({}, use, info) => {
       let server;
-      await use(async () => (server ??= await new Server(5400 + info.workerIndex * 100, { alone: false }).start()));
+      await use(async () => (server ??= await new Server(15400 + info.workerIndex * 100, { alone: false }).start()));
       await server?.stop();
     },
     { scope: 'worker' },
   ],
   server: async ({ speed, demo, alone, shared, houseOfAll }, use, info) => {
     if (shared) return await use(await houseOfAll());
-    const server = await new Server(5401 + info.workerIndex * 100 + next++, { speed, demo, alone }).start();
+    const server = await new Server(15401 + info.workerIndex * 100 + next++, { speed, demo, alone }).start();
     await use(server);
     await server.stop();
   },

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Learning;
-using JollyKnot.Core.Plans;
 using JollyKnot.Server.Layouts;
 using JollyKnot.Store;
 
@@ -22,7 +21,7 @@ public sealed record LearnedHere(ImmutableArray<LearnedThing> Ovens, ImmutableAr
     {
         var forgotten = (await kitchens.Get()).Forgotten;
         var past = (await book.Closed(Planner.Remembered)).Select(b => b.Bake).ToList();
-        var lessons = past.Select(b => Forgotten.StillSaid(b, forgotten)).ToList();
+        var lessons = past.Select(b => StillSaid.By(b, forgotten)).ToList();
         LearnedThing Thing(string id, double times, Func<Lessons, bool> tells) =>
             new(id, times, lessons.Count(tells), past[lessons.FindIndex(l => tells(l))].End.At);
         return new(

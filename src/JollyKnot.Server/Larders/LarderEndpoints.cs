@@ -22,6 +22,9 @@ namespace JollyKnot.Server.Larders;
 /// <param name="In">Where it is.</param>
 /// <param name="BestUntil">Best until then.</param>
 /// <param name="UseBy">Used or thrown away by then.</param>
+/// <param name="How">How it is made ready; empty where there is nothing to do.</param>
+/// <param name="Thawed">When it is thawed; null where it is not thawing.</param>
+/// <param name="MadeInto">The bake that was made of it; null where none was.</param>
 public sealed record KeptView(
     Guid Bake,
     int Cut,
@@ -31,7 +34,10 @@ public sealed record KeptView(
     DateTimeOffset Since,
     KeptIn In,
     DateTimeOffset BestUntil,
-    DateTimeOffset UseBy
+    DateTimeOffset UseBy,
+    string How,
+    DateTimeOffset? Thawed,
+    Guid? MadeInto
 );
 
 /// <summary>What a bake of a kept lump opens with.</summary>
@@ -57,6 +63,9 @@ public static class LarderEndpoints
     public static void MapLarder(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/larder", All).WithName("larder").WithSummary("Dough in the cold and bread in the freezer.");
+        app.MapGet("/api/larder/{bake:guid}", OfBake)
+            .WithName("keptOfBake")
+            .WithSummary("What was kept of a bake, whatever became of it.");
         app.MapGet("/api/larder/{bake:guid}/{cut:int}/first-choice", Opening).WithName("keptOpening");
         app.MapPost("/api/larder/{bake:guid}/{cut:int}", Move).WithName("moveKept");
         app.MapPost("/api/bakes/{bake:guid}/freeze", Freeze).WithName("freezeBread");
@@ -72,6 +81,19 @@ public static class LarderEndpoints
         return views.ToImmutable();
     }
 
+    private static async Task<ImmutableArray<KeptView>> OfBake(
+        Guid bake,
+        LarderKeeper keeper,
+        BakeBook book,
+        KitchenKeeper kitchens
+    )
+    {
+        await kitchens.Get();
+        return await book.Find(bake) is { } of
+            ? [.. (await keeper.Get()).Things.Where(t => t.Bake == bake).Select(t => View(t, of.Plan.Spec, kitchens.Voice))]
+            : [];
+    }
+
     private static KeptView View(KeptThing thing, BakeSpec spec, Voice words)
     {
         var lump = thing.AsLump;
@@ -83,7 +105,24 @@ public static class LarderEndpoints
         };
         var what =
             thing.Kind == KeptKind.Bread ? Voice.Bread(thing.Pieces, spec.Cuts[thing.Cut].Bread!) : words.Grams(thing.Mass);
-        return new(thing.Bake, thing.Cut, thing.Kind, thing.Name, what, thing.Since, thing.In, best, useBy);
+        var thawing = Thawing.Of(thing.Mass * (1.0 / thing.Pieces));
+        var takes = thing.Kind == KeptKind.Bread ? thawing.OnCounter : Thawing.Lump;
+        // What was moved after it was kept comes out of the freezer.
+        var thaws = thing.In == KeptIn.Fridge && thing.Moved > thing.Since;
+        return new(
+            thing.Bake,
+            thing.Cut,
+            thing.Kind,
+            thing.Name,
+            what,
+            thing.Since,
+            thing.In,
+            best,
+            useBy,
+            thing.In == KeptIn.Freezer || thaws ? words.MadeReady(thing.Kind == KeptKind.Bread ? thawing : null, takes) : "",
+            thaws ? thing.Moved + takes : null,
+            thing.MadeInto
+        );
     }
 
     private static async Task<Results<Ok<KeptOpening>, ProblemHttpResult>> Opening(

@@ -539,7 +539,7 @@ public sealed class Planner(
         var made = BakeDecision.Of(dough, request.Choice, kitchen, now);
         if (!made.Has(out var spec))
             return (null, factor, Problems.Bad([.. made.Problems.Select(p => p with { Field = $"{prefix}choice.{p.Field}" })]));
-        var past = (await bakes.Closed(Remembered)).Select(b => Forgotten.StillSaid(b.Bake, kitchen.Forgotten)).ToList();
+        var past = (await bakes.Closed(Remembered)).Select(b => StillSaid.By(b.Bake, kitchen.Forgotten)).ToList();
         var pantry = await pantries.Get();
         spec = spec with
         {

@@ -16,6 +16,15 @@ public sealed partial class Voice
             _ => "Back in the oven, off and ajar, for ten minutes: the crust dries crisp. Wet steam trays out first.",
         };
 
+    /// <summary>How what was frozen is made ready.</summary>
+    /// <param name="bread">Bread; null for a lump of dough.</param>
+    /// <param name="thaws">How long it takes to thaw.</param>
+    public string MadeReady(Thawing? bread, TimeSpan thaws) =>
+        bread is null
+            ? $"It thaws in the fridge in {Measured.Span(thaws)}."
+            : $"It thaws in its bag in {Measured.Span(thaws)}; then {Measured.Span(bread.InOven)} at "
+                + $"{Degree(Thawing.Heat)} make it crisp.";
+
     /// <summary>The bath as a whole, said before the first is in.</summary>
     public static string Of(ImmutableArray<PotBeat> beats, TimeSpan aSide)
     {

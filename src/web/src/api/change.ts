@@ -135,5 +135,5 @@ export const doughsChanged = () => askAgain((path) => path.startsWith('/api/doug
 export const copiesChanged = () => askAgain((path) => path === '/api/copies');
 export const houseChanged = () => askAgain((path) => path === '/api/house');
 export const photosChanged = () => askAgain((path) => path === '/api/photos');
-export const larderChanged = () => askAgain((path) => path === '/api/larder');
+export const larderChanged = () => askAgain((path) => path.startsWith('/api/larder'));
 export const allChanged = () => queries.invalidateQueries();

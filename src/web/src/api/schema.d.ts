@@ -702,6 +702,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/larder/{bake}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was kept of a bake, whatever became of it. */
+        get: operations["keptOfBake"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/larder/{bake}/{cut}/first-choice": {
         parameters: {
             query?: never;
@@ -2559,6 +2576,11 @@ export interface components {
             bestUntil: string;
             /** Format: date-time */
             useBy: string;
+            how: string;
+            /** Format: date-time */
+            thawed: null | string;
+            /** Format: uuid */
+            madeInto: null | string;
         };
         /** @enum {unknown} */
         Kind: "knot" | "pretzel" | "coil" | null;
@@ -5490,6 +5512,28 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptView"][];
+                };
+            };
+        };
+    };
+    keptOfBake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake: string;
+            };
             cookie?: never;
         };
         requestBody?: never;

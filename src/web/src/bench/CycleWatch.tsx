@@ -7,7 +7,7 @@ const begins: Record<Schemas['CycleChange'], [string, string]> = {
   kneads: ['It kneads', 'kneads'],
   beeps: ['It beeps', 'beeps'],
   rises: ['It rests, the dough rises', 'rises'],
-  'knocks-back': ['It turns for a moment', 'turns for a moment'],
+  'knocks-back': ['It presses the dough down', 'presses the dough down'],
 };
 
 export function CycleWatch({ bake }: { bake: BenchView }) {

@@ -181,7 +181,7 @@ function Pieces({ station, current, pick }: { station: StationView; current: num
     <div className="cut-groups">
       {station.cuts.map((cut, c) => (
         <section key={c} aria-label={cut.name}>
-          {station.cuts.length > 1 && <h3>{cut.name}</h3>}
+          {station.cuts.length > 1 && <h2 className="small-head">{cut.name}</h2>}
           <ul className={station.pieces.length > 24 ? 'pieces many' : 'pieces'}>
             {station.pieces
               .filter((p) => p.cut === c)

@@ -1,6 +1,6 @@
 // What comes next, and when the bread is ready.
 import type { ReactNode } from 'react';
-import { clockTime } from '../api/clock';
+import { clockTime, span } from '../api/clock';
 import type { AtBeat } from './AtTheBeat';
 
 export function StillToCome({ bake, beat, next, showAll, children }: AtBeat & { children: ReactNode }) {
@@ -41,12 +41,12 @@ export function StillToCome({ bake, beat, next, showAll, children }: AtBeat & { 
 }
 
 function Drift({ ready, planned }: { ready: string; planned: string }) {
-  const minutes = Math.round((Date.parse(ready) - Date.parse(planned)) / 60000);
-  if (minutes === 0) return null;
+  const late = Date.parse(ready) - Date.parse(planned);
+  if (Math.round(late / 60000) === 0) return null;
   return (
     <small className="muted">
       {' '}
-      {Math.abs(minutes)} min {minutes > 0 ? 'later' : 'sooner'} than planned
+      {span(Math.abs(late))} {late > 0 ? 'later' : 'sooner'} than planned
     </small>
   );
 }

@@ -103,7 +103,7 @@ export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (
       </ul>
       {offered && (
         <div className="offer">
-          <h3>Laid out anew</h3>
+          <h2 className="small-head">Laid out anew</h2>
           {offered.why && <p>{offered.why}</p>}
           <Moves moves={offered.moves} />
           <Left left={offered.left} />

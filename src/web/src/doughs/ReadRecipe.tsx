@@ -139,7 +139,9 @@ function Understood({ reading }: { reading: Reading }) {
       <Questions reading={reading} />
       {recipe.sections.map((s, i) => (
         <div key={i}>
-          {(s.kind || s.isAsked || recipe.sections.length > 1) && <h3 className="section-head">{s.name || 'Dough'}</h3>}
+          {(s.kind || s.isAsked || recipe.sections.length > 1) && (
+            <h2 className="small-head section-head">{s.name || 'Dough'}</h2>
+          )}
           {linesOf(reading.places, i).map((line) => (
             <ReadLine key={line[0]?.key} line={line} reading={reading} />
           ))}

@@ -62,7 +62,7 @@ export function RecipeSays({ reading }: { reading: Reading }) {
   ];
   return (
     <section aria-label="The recipe says">
-      <h3 className="section-head">The recipe says</h3>
+      <h2 className="small-head section-head">The recipe says</h2>
       <div className="choices">
         {said.map(
           ([key, label, value]) =>

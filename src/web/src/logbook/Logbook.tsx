@@ -28,9 +28,12 @@ export default function Logbook() {
   const isAll = !query.search && !query.good;
   if (data.length === 0 && isAll)
     return (
-      <p className="card">
-        No bake is over yet. The first one will be here when it is eaten. <Link to="/">To today</Link>
-      </p>
+      <section className="card">
+        <h1>Logbook</h1>
+        <p>
+          No bake is over yet. The first one will be here when it is eaten. <Link to="/">To today</Link>
+        </p>
+      </section>
     );
   return (
     <>

@@ -54,6 +54,7 @@ export default function LogbookPage() {
       </div>
       <Photo id={id} of={`${data.title}, ${data.what}`} />
       <WhatIsLeft id={id} />
+      <KeptOfIt id={id} />
       <Judge page={data} />
       <div className="columns">
         <section className="card">
@@ -164,6 +165,35 @@ function WhatIsLeft({ id }: { id: string }) {
   return (
     <section className="card" aria-label="The bread">
       <Finish bake={data} />
+    </section>
+  );
+}
+
+// Dough and bread kept of it, and what became of them.
+function KeptOfIt({ id }: { id: string }) {
+  const { data } = api.useQuery('get', '/api/larder/{bake}', { params: { path: { bake: id } } });
+  if (!data || data.length === 0) return null;
+  return (
+    <section className="card" aria-label="Kept of it">
+      <h2>Kept of it</h2>
+      <ul className="lines">
+        {data.map((t) => (
+          <li key={`${t.cut} ${t.kind}`}>
+            {t.what},{' '}
+            {t.madeInto ? (
+              <Link to={`/bench/${t.madeInto}`}>made into another bake</Link>
+            ) : t.in === 'gone' ? (
+              t.kind === 'bread' ? (
+                'eaten'
+              ) : (
+                'thrown away'
+              )
+            ) : (
+              `${t.in === 'freezer' ? 'in the freezer' : 'in the fridge'} since ${calendarDay(t.since)} ${clockTime(t.since)}`
+            )}
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }

@@ -87,12 +87,16 @@ function InTheCold() {
           return (
             <li key={`${t.bake} ${t.cut} ${t.kind}`}>
               <span>
-                <b>{t.name}</b>, {t.what} {frozen ? 'in the freezer' : 'in the fridge'} since {calendarDay(t.since)}{' '}
-                {clockTime(t.since)}
+                <b>{t.name}</b>, {t.what}{' '}
+                {frozen ? 'in the freezer' : t.kind === 'bread' ? 'out of the freezer' : 'in the fridge'} since{' '}
+                {calendarDay(t.since)} {clockTime(t.since)}
                 <small className="muted">
                   {frozen
                     ? `until ${calendarDay(t.bestUntil)}`
-                    : `best until ${calendarDay(t.bestUntil)} ${clockTime(t.bestUntil)}, use by ${calendarDay(t.useBy)}`}
+                    : t.thawed
+                      ? `thawed ${dayAndTime(t.thawed)}`
+                      : `best until ${calendarDay(t.bestUntil)} ${clockTime(t.bestUntil)}, use by ${calendarDay(t.useBy)}`}
+                  {t.how && `. ${t.how}`}
                 </small>
               </span>
               <span className="choices">
