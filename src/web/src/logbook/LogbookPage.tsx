@@ -189,7 +189,7 @@ function KeptOfIt({ id }: { id: string }) {
                 'thrown away'
               )
             ) : (
-              `${t.in === 'freezer' ? 'in the freezer' : 'in the fridge'} since ${calendarDay(t.since)} ${clockTime(t.since)}`
+              `${t.in === 'freezer' ? 'in the freezer' : t.kind === 'bread' ? 'out of the freezer' : 'in the fridge'} since ${calendarDay(t.since)} ${clockTime(t.since)}`
             )}
           </li>
         ))}
