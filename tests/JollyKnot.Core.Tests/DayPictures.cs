@@ -171,7 +171,7 @@ public sealed class DayPictures
             .Array[1, 8]
             .ForAll(stays =>
             {
-                var rows = LaneRows.Of(stays.Select((s, i) => (i, Lane.Proof, s.Item1, s.Item1 + s.Item2)));
+                var rows = LaneRows.Of(stays.Select((s, i) => new LaneStay(i, Lane.Proof, s.Item1, s.Item1 + s.Item2)));
                 for (var i = 0; i < stays.Length; i++)
                 {
                     var (from, to, own) = (stays[i].Item1, stays[i].Item1 + stays[i].Item2, rows.At(Lane.Proof, i));
@@ -182,7 +182,9 @@ public sealed class DayPictures
                 }
                 rows.Most(Lane.Proof).ShouldBe(stays.Select((_, i) => rows.At(Lane.Proof, i).Of).Max());
                 // One after the other as doughs mostly come: the later is the higher.
-                var chain = LaneRows.Of(Enumerable.Range(0, 3).Select(i => (i, Lane.Machine, i * 100d, i * 100d + 150)));
+                var chain = LaneRows.Of(
+                    Enumerable.Range(0, 3).Select(i => new LaneStay(i, Lane.Machine, i * 100d, i * 100d + 150))
+                );
                 Enumerable.Range(0, 3).Select(i => chain.At(Lane.Machine, i).Row).ShouldBe([2, 1, 0]);
             });
 

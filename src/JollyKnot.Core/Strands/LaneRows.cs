@@ -8,6 +8,13 @@ namespace JollyKnot.Core.Strands;
 /// <param name="Of">Of so many.</param>
 internal sealed record LaneRow(int Row, int Of);
 
+/// <summary>A bake's stay in a lane.</summary>
+/// <param name="Bake">Which bake.</param>
+/// <param name="Lane">Which lane.</param>
+/// <param name="From">Left end, px.</param>
+/// <param name="To">Right end, px.</param>
+internal sealed record LaneStay(int Bake, Lane Lane, double From, double To);
+
 /// <summary>The rows of every lane.</summary>
 internal sealed class LaneRows
 {
@@ -23,7 +30,7 @@ internal sealed class LaneRows
 
     /// <summary>Rows of these stays.</summary>
     /// <param name="stays">Each bake's stays, by lane.</param>
-    public static LaneRows Of(IEnumerable<(int Bake, Lane Lane, double From, double To)> stays)
+    public static LaneRows Of(IEnumerable<LaneStay> stays)
     {
         var of = new LaneRows();
         foreach (var lane in stays.GroupBy(s => s.Lane))

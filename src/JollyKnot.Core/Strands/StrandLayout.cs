@@ -96,10 +96,10 @@ public static class StrandLayout
     private static IEnumerable<DateTimeOffset> Happens(Drawn bake) =>
         bake.Timetable.Slots.Where(s => s.State != StepState.Passed).SelectMany(s => new[] { s.Start, s.End });
 
-    private static IEnumerable<(int Bake, Lane Lane, double From, double To)> Stays(Drawn bake, int i, TimeAxis axis) =>
+    private static IEnumerable<LaneStay> Stays(Drawn bake, int i, TimeAxis axis) =>
         from slot in bake.Timetable.Slots
         where slot.State != StepState.Passed && slot.Step.Holds is not (null or Lane.Table)
-        select (i, slot.Step.Holds!.Value, axis.X(slot.Start), axis.X(slot.End));
+        select new LaneStay(i, slot.Step.Holds!.Value, axis.X(slot.Start), axis.X(slot.End));
 
     private static AwayMark Shaded(TimeBand away, TimeAxis axis, double left, double right) =>
         new(Math.Max(left, axis.X(away.From)), Math.Min(right, axis.X(away.To)));

@@ -77,11 +77,17 @@ async function send() {
   isSending = true;
   for (let next = all.find((t) => !t.refused); next; next = all.find((t) => !t.refused)) {
     const answer = await sent(next);
-    tries = answer ? 0 : tries + 1;
+    if (answer) {
+      hear(next, answer);
+      continue;
+    }
+    tries += 1;
     listeners.forEach((l) => l());
-    if (answer) hear(next, answer);
-    else await new Promise((on) => setTimeout(on, second));
+    await new Promise((on) => setTimeout(on, second));
   }
+  // Said to wait until the last of them is heard.
+  tries = 0;
+  listeners.forEach((l) => l());
   isSending = false;
 }
 

@@ -8,6 +8,7 @@ import { figure, weight } from '../bench/scaleUnits';
 import { StarButtons } from '../bench/StarButtons';
 import { useSend } from '../bench/useSend';
 import { Finish } from '../oven/Finish';
+import { whereItIs } from '../parts/kept';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
@@ -179,18 +180,8 @@ function KeptOfIt({ id }: { id: string }) {
       <ul className="lines">
         {data.map((t) => (
           <li key={`${t.cut} ${t.kind}`}>
-            {t.what},{' '}
-            {t.madeInto ? (
-              <Link to={`/bench/${t.madeInto}`}>made into another bake</Link>
-            ) : t.in === 'gone' ? (
-              t.kind === 'bread' ? (
-                'eaten'
-              ) : (
-                'thrown away'
-              )
-            ) : (
-              `${t.in === 'freezer' ? 'in the freezer' : t.kind === 'bread' ? 'out of the freezer' : 'in the fridge'} since ${calendarDay(t.since)} ${clockTime(t.since)}`
-            )}
+            {t.what}, {t.madeInto ? <Link to={`/bench/${t.madeInto}`}>made into another bake</Link> : whereItIs(t)}
+            {t.in !== 'gone' && ` since ${calendarDay(t.since)} ${clockTime(t.since)}`}
           </li>
         ))}
       </ul>

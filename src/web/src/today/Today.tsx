@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useMoveKept } from '../api/changes';
 import { api, type BenchView, type Schemas } from '../api/http';
 import { calendarDay, clockTime, dayAndTime, houseSpeed, span, useNow, utcOffsetMinutes } from '../api/clock';
+import { whereItIs } from '../parts/kept';
 import { Loading } from '../parts/Loading';
 import { percent, useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
@@ -87,15 +88,9 @@ function InTheCold() {
           return (
             <li key={`${t.bake} ${t.cut} ${t.kind}`}>
               <span>
-                <b>{t.name}</b>, {t.what}{' '}
-                {frozen ? 'in the freezer' : t.kind === 'bread' ? 'out of the freezer' : 'in the fridge'} since{' '}
-                {calendarDay(t.since)} {clockTime(t.since)}
+                <b>{t.name}</b>, {t.what} {whereItIs(t)} since {calendarDay(t.since)} {clockTime(t.since)}
                 <small className="muted">
-                  {frozen
-                    ? `until ${calendarDay(t.bestUntil)}`
-                    : t.thawed
-                      ? `thawed ${dayAndTime(t.thawed)}`
-                      : `best until ${calendarDay(t.bestUntil)} ${clockTime(t.bestUntil)}, use by ${calendarDay(t.useBy)}`}
+                  {keeps(t)}
                   {t.how && `. ${t.how}`}
                 </small>
               </span>
@@ -118,6 +113,12 @@ function InTheCold() {
       </ul>
     </section>
   );
+}
+
+function keeps({ in: where, bestUntil, thawed, useBy }: Schemas['KeptView']) {
+  if (where === 'freezer') return `until ${calendarDay(bestUntil)}`;
+  if (thawed) return `thawed ${dayAndTime(thawed)}`;
+  return `best until ${calendarDay(bestUntil)} ${clockTime(bestUntil)}, use by ${calendarDay(useBy)}`;
 }
 
 // Kept, but of no use to this version: said once, in the way of nothing.
