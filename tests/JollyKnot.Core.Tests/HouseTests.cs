@@ -83,9 +83,37 @@ public sealed partial class HouseTests
             .Where(f => !File.ReadLines(f).First().StartsWith("// ", StringComparison.Ordinal))
             .ShouldBeEmpty();
 
-    private static IEnumerable<string> Sources(string folder) =>
+    [Fact]
+    public void Views_change_at_three_sizes_only() =>
+        Sources(Web, "*.css")
+            .SelectMany(f => MediaSize().Matches(File.ReadAllText(f)).Select(m => m.Groups[1].Value))
+            .Distinct()
+            .Order()
+            .ShouldBe(["max-height: 480px", "max-width: 760px", "max-width: 999px", "min-width: 1000px"]);
+
+    [Fact]
+    public void Every_class_of_a_views_own_styles_is_there_and_is_used()
+    {
+        foreach (var styles in Sources(Web, "*.module.css"))
+        {
+            var folder = Path.GetDirectoryName(styles)!;
+            var there = OwnClass()
+                .Matches(GlobalClass().Replace(File.ReadAllText(styles), ""))
+                .Select(m => m.Groups[1].Value)
+                .Distinct();
+            var used = Directory
+                .EnumerateFiles(folder, "*.tsx", SearchOption.AllDirectories)
+                .SelectMany(f => UsedClass().Matches(File.ReadAllText(f)).Select(m => m.Groups[1].Value))
+                .Distinct();
+            used.Order().ShouldBe(there.Order(), styles);
+        }
+    }
+
+    private const string Web = "src/web/src";
+
+    private static IEnumerable<string> Sources(string folder, string pattern = "*.cs") =>
         Directory
-            .EnumerateFiles(Path.Combine(Root, folder), "*.cs", SearchOption.AllDirectories)
+            .EnumerateFiles(Path.Combine(Root, folder), pattern, SearchOption.AllDirectories)
             .Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && !f.Contains("/bin/", StringComparison.Ordinal));
 
     private static string FindRoot()
@@ -103,6 +131,18 @@ public sealed partial class HouseTests
         @"DateTime(Offset)?\.(Utc)?Now|TimeProvider|Random\.Shared|new Random\(|Console\.|File\.|HttpClient|Environment\."
     )]
     private static partial Regex Impure();
+
+    [GeneratedRegex(@"@media [^{]*\(((?:min|max)-(?:width|height): \d+px)\)")]
+    private static partial Regex MediaSize();
+
+    [GeneratedRegex(@":global\([^)]*\)")]
+    private static partial Regex GlobalClass();
+
+    [GeneratedRegex(@"\.([a-z][A-Za-z0-9-]*)")]
+    private static partial Regex OwnClass();
+
+    [GeneratedRegex(@"\bcss\.([A-Za-z0-9]+)")]
+    private static partial Regex UsedClass();
 
     [GeneratedRegex(@"ProjectReference Include=""[^""]*JollyKnot\.(\w+)\.csproj")]
     private static partial Regex ProjectUsed();

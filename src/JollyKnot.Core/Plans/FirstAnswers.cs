@@ -16,6 +16,7 @@ namespace JollyKnot.Core.Plans;
 /// <param name="Racks">Trays it bakes at once.</param>
 /// <param name="Tins">Which of the usual trays and tins are there, by their ids.</param>
 /// <param name="Awake">When somebody is up.</param>
+/// <param name="Zone">The time zone of the screen it was answered at.</param>
 public sealed record FirstAnswers(
     TimeSpan? Cycle = null,
     bool? StandsFirst = null,
@@ -25,7 +26,8 @@ public sealed record FirstAnswers(
     bool? Fan = null,
     int? Racks = null,
     ImmutableArray<string>? Tins = null,
-    OpenHours? Awake = null
+    OpenHours? Awake = null,
+    string? Zone = null
 )
 {
     /// <summary>Dough cycles there are.</summary>
@@ -147,6 +149,7 @@ public sealed record FirstAnswers(
             NoScale = NoScale ?? kitchen.NoScale,
             Units = Units ?? kitchen.Units,
             Awake = Awake ?? kitchen.Awake,
+            Zone = kitchen.Zone ?? Zone,
             Tins = Tins is { } owned ? TinsIn(kitchen, UsualTins(units), owned) : kitchen.Tins,
         };
     }

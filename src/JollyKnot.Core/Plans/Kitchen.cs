@@ -146,6 +146,14 @@ public sealed record Kitchen(
     /// <summary>Somebody is up at these times already, sooner than usual.</summary>
     public ImmutableArray<DateTimeOffset> Up { get; init; } = [];
 
+    /// <summary>Where on earth it is, as the tz database names it; null where nobody said.</summary>
+    public string? Zone { get; init; }
+
+    /// <summary>The time zone it is in.</summary>
+    /// <param name="machine">The zone of the machine that serves it, which holds where nothing is said or known.</param>
+    public TimeZoneInfo ZoneOr(TimeZoneInfo machine) =>
+        Zone is { } name && TimeZoneInfo.TryFindSystemTimeZoneById(name, out var zone) ? zone : machine;
+
     /// <summary>When hands and machines are not to be had from now on.</summary>
     /// <param name="now">The time now.</param>
     /// <param name="zone">The household's time zone.</param>

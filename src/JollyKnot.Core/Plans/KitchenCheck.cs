@@ -32,6 +32,7 @@ public static class KitchenCheck
         var found = new ProblemList();
         found.Add(PlainText.CheckName(kitchen.Name, "name"));
         CheckRooms(kitchen, found);
+        found.If(kitchen.Zone is { } zone && !TimeZoneInfo.TryFindSystemTimeZoneById(zone, out _), "out-of-range:zone", "zone");
 
         found.If(kitchen.Ovens.IsDefaultOrEmpty, "empty:ovens", "ovens");
         Each(kitchen.Machines, "machines", m => m.Id, m => m.Name, CheckMachine, found);

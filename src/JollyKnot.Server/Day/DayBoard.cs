@@ -51,7 +51,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
     }
 
     /// <summary>When hands and machines are not to be had.</summary>
-    public async Task<Closed> Closed() => (await kitchens.Get()).Closed(clock.GetUtcNow(), TimeZoneInfo.Local);
+    public async Task<Closed> Closed() => (await kitchens.Get()).Closed(clock.GetUtcNow(), kitchens.Zone);
 
     /// <summary>What is wrong with bakes as they are held.</summary>
     public ImmutableArray<FindingLine> Wrong(ImmutableArray<Standing> bakes, Closed closed) =>

@@ -145,6 +145,7 @@ public sealed record ScaleStepView(Mass Step, string Name);
 /// <param name="UsualSchool">How most bakers load.</param>
 /// <param name="StandIns">A scale and a probe stand in for real ones: only in the demo.</param>
 /// <param name="Grain">By how much a time is moved at once.</param>
+/// <param name="Zone">The time zone it is in; null where nobody said.</param>
 public sealed record KitchenView(
     string Name,
     Temperature Room,
@@ -171,6 +172,7 @@ public sealed record KitchenView(
     Ways UsualWays,
     LoadSchool UsualSchool,
     TimeSpan Grain,
+    string? Zone,
     bool StandIns = false
 );
 
@@ -286,6 +288,7 @@ public static class KitchenEndpoints
             CutList.MostLines,
             Ways.Usual,
             LoadSchool.Plain,
-            DayChange.Grain
+            DayChange.Grain,
+            kitchen.Zone
         );
 }

@@ -10,9 +10,11 @@ namespace JollyKnot.Server.Kitchens;
 /// <summary>The household's kitchen: kept in the store, a plain one until somebody enters theirs.</summary>
 public sealed class KitchenKeeper(Settings settings) : IDisposable
 {
-    // 2: its places say how they are made warm. 3: its ring. 4: its clock, and what was learned and is to be forgotten.
+    // 2: its places say how they are made warm. 3: its ring. 4: its clock, and what was learned and is to be forgotten. 5: its
+    // time zone.
     private static readonly DocumentKind<Kitchen> Kept = new(
         "kitchen",
+        unchanged => unchanged,
         unchanged => unchanged,
         unchanged => unchanged,
         unchanged => unchanged
@@ -25,6 +27,9 @@ public sealed class KitchenKeeper(Settings settings) : IDisposable
 
     /// <summary>The words in this kitchen's units.</summary>
     public Voice Voice { get; private set; } = new(HouseholdUnits.Plain);
+
+    /// <summary>Where this kitchen's clock hangs.</summary>
+    public TimeZoneInfo Zone { get; private set; } = TimeZoneInfo.Local;
 
     /// <summary>The kitchen.</summary>
     public async Task<Kitchen> Get() => kept ?? Remember(await settings.Get(Kept) ?? Plain);
@@ -65,6 +70,7 @@ public sealed class KitchenKeeper(Settings settings) : IDisposable
     private Kitchen Remember(Kitchen kitchen)
     {
         Voice = new(kitchen.Units ?? HouseholdUnits.Plain);
+        Zone = kitchen.ZoneOr(TimeZoneInfo.Local);
         return kept = kitchen;
     }
 

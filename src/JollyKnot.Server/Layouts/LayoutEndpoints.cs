@@ -224,7 +224,7 @@ public static class LayoutEndpoints
                                 await pantries.Get(),
                                 await keeper.Get(),
                                 await memories.For(layout!.Plan.Spec),
-                                request.Frame?.ToFrame(Nights(await keeper.Get(), clock.GetUtcNow()))
+                                request.Frame?.ToFrame(Nights(await keeper.Get(), keeper.Zone, clock.GetUtcNow()))
                             )
                         )
                         : problem
@@ -247,7 +247,7 @@ public static class LayoutEndpoints
                     var kitchen = await keeper.Get();
                     var fit = PlaceFit.Of(layout!, kitchen.AllPlaces, await board.HotOvens());
                     var note = fit is null ? null : keeper.Voice.Of(fit, layout!.Plan.Spec);
-                    var wakes = WakesSomebody.Of(layout!, Nights(kitchen, clock.GetUtcNow()), clock.GetUtcNow());
+                    var wakes = WakesSomebody.Of(layout!, Nights(kitchen, keeper.Zone, clock.GetUtcNow()), clock.GetUtcNow());
                     return TypedResults.Ok(
                         new LayoutInDay(
                             note,
@@ -292,8 +292,8 @@ public static class LayoutEndpoints
     }
 
     // Where nobody said when they sleep, they sleep as most people do.
-    private static Closed Nights(Kitchen kitchen, DateTimeOffset now) =>
-        (kitchen with { Awake = kitchen.Awake ?? UsualKitchen.At(kitchen.Room).Awake }).Closed(now, TimeZoneInfo.Local);
+    private static Closed Nights(Kitchen kitchen, TimeZoneInfo zone, DateTimeOffset now) =>
+        (kitchen with { Awake = kitchen.Awake ?? UsualKitchen.At(kitchen.Room).Awake }).Closed(now, zone);
 
     private static LayoutView View(
         Layout layout,

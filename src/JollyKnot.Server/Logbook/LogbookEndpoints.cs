@@ -97,24 +97,30 @@ public static class LogbookEndpoints
     /// <param name="search">Words, all of which are in a bake's dough, bread, note or day.</param>
     /// <param name="good">Only those that went well.</param>
     /// <param name="take">At most so many.</param>
-    private static async Task<ImmutableArray<LogbookLine>> Lines(BakeBook book, string? search, bool? good, int? take)
+    private static async Task<ImmutableArray<LogbookLine>> Lines(
+        BakeBook book,
+        KitchenKeeper keeper,
+        string? search, bool? good, int? take)
     {
         var most = Math.Clamp(take ?? Usual, 1, Most);
+        await keeper.Get();
         var words = Composed.Folded(search ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries);
         var found =
             words.Length == 0 && good is not true
                 ? await book.Closed(most)
-                : await book.Closed(b => IsMeant(b, words, good is true), most);
+                : await book.Closed(b => IsMeant(b, words, good is true, keeper.Zone), most);
         return [.. found.Select(Line)];
     }
 
-    private static bool IsMeant(ClosedBake bake, string[] words, bool good) =>
-        (!good || bake.End.WentWell) && words.All(Says(bake).Contains);
+    private static bool IsMeant(ClosedBake bake, string[] words, bool good, TimeZoneInfo zone) =>
+        (!good || bake.End.WentWell) && words.All(Says(bake, zone).Contains);
 
     // What a search looks through.
-    private static string Says(ClosedBake bake)
+    private static string Says(ClosedBake bake, TimeZoneInfo zone)
     {
-        var day = bake.End.At?.ToLocalTime().ToString("d MMMM yyyy yyyy-MM-dd", CultureInfo.InvariantCulture);
+        var day = bake.End.At is { } at
+            ? TimeZoneInfo.ConvertTime(at, zone).ToString("d MMMM yyyy yyyy-MM-dd", CultureInfo.InvariantCulture)
+            : "";
         return Composed.Folded($"{bake.Title.Dough} {bake.Title.Bread} {bake.End.Note} {day}");
     }
 

@@ -55,7 +55,7 @@ public static class TodayEndpoints
                 async (BakeBook book, KitchenKeeper keeper, HouseClock clock, SetAside aside) =>
                 {
                     var (kitchen, bakes) = (await keeper.Get(), await book.Open());
-                    var away = kitchen.Closed(clock.GetUtcNow(), TimeZoneInfo.Local).IsAway(clock.GetUtcNow());
+                    var away = kitchen.Closed(clock.GetUtcNow(), keeper.Zone).IsAway(clock.GetUtcNow());
                     var states = bakes.Select(b => BakeEndpoints.State(b, clock)).ToImmutableArray();
                     var atHand = DayBench.AtHand(states) is { } first ? bakes[first].Id : Guid.Empty;
                     return new TodayView(
@@ -99,7 +99,7 @@ public static class TodayEndpoints
                         ? TypedResults.Ok(
                             StrandLayout.Of(
                                 bakes,
-                                frame.ToFrame((await keeper.Get()).Closed(clock.GetUtcNow(), TimeZoneInfo.Local))
+                                frame.ToFrame((await keeper.Get()).Closed(clock.GetUtcNow(), keeper.Zone))
                             )
                         )
                         : TypedResults.NoContent()

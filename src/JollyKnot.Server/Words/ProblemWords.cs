@@ -76,6 +76,7 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         ["out-of-range:over"] = "Over {0} and up to {1} is wanted here.",
         ["out-of-range:at-least"] = "{0} or more is wanted here.",
         ["out-of-range:at-most"] = "{0} are the most.",
+        ["out-of-range:zone"] = "A time zone by its name is wanted here, such as Europe/Berlin.",
         ["out-of-range:id"] = "Each wants an id of its own.",
         ["not-positive"] = "More than nothing is wanted here.",
         ["negative"] = "Nothing or more is wanted here.",

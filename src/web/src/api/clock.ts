@@ -1,4 +1,7 @@
 // The house clock: the server's time and speed, kept up between answers.
+import dayjs from 'dayjs';
+import timezone from 'dayjs/plugin/timezone';
+import utc from 'dayjs/plugin/utc';
 import { useEffect, useState } from 'react';
 import { http } from './http';
 
@@ -33,24 +36,31 @@ export function useNow(every = 250) {
   return now;
 }
 
-const faces = {
-  'twenty-four': new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }),
-  twelve: new Intl.DateTimeFormat('en-US', { hour: 'numeric', minute: '2-digit', hour12: true }),
-};
-let time = faces['twenty-four'];
+dayjs.extend(utc);
+dayjs.extend(timezone);
 
-/** Shows times of day as this household reads them. */
-export const readTimesAs = (face: keyof typeof faces | null | undefined) => void (time = faces[face ?? 'twenty-four']);
+const faces = { 'twenty-four': 'HH:mm', twelve: 'h:mm\u00a0a' };
+let face = faces['twenty-four'];
+let zone: string | undefined;
 
-const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+/** The time zone of this screen. */
+export const ownZone = () => dayjs.tz.guess();
 
-// "2:30 pm", with a space that does not break.
-export const clockTime = (at: string | number) =>
-  time
-    .format(typeof at === 'number' ? at : Date.parse(at))
-    .toLowerCase()
-    .replace(/\s/, '\u00a0');
-export const calendarDay = (at: string | number) => day.format(typeof at === 'number' ? at : Date.parse(at));
+/** Shows times as this household reads them, and where its kitchen is; this screen's own zone where nobody said. */
+export function readTimesAs(as: keyof typeof faces | null | undefined, kitchen: string | null | undefined) {
+  face = faces[as ?? 'twenty-four'];
+  zone = kitchen ?? undefined;
+}
+
+/** A moment on the kitchen's clock. */
+export const inKitchen = (at: string | number) => dayjs(at).tz(zone ?? ownZone());
+
+/** What a field of date and time holds, "2026-11-28T12:30", as a moment; and a moment as such a field holds it. */
+export const typedMoment = (text: string) => dayjs.tz(text, zone ?? ownZone()).toISOString();
+export const asTyped = (at: string) => inKitchen(at).format('YYYY-MM-DDTHH:mm');
+
+export const clockTime = (at: string | number) => inKitchen(at).format(face);
+export const calendarDay = (at: string | number) => inKitchen(at).format('ddd, D MMM');
 
 /** The time of day, with its day where that is not today. */
 export const dayAndTime = (at: string) =>
@@ -73,4 +83,4 @@ export function countdown(ms: number) {
   return h > 0 ? `${h}:${String(m).padStart(2, '0')}:${String(s).padStart(2, '0')}` : `${m}:${String(s).padStart(2, '0')}`;
 }
 
-export const utcOffsetMinutes = () => -new Date().getTimezoneOffset();
+export const utcOffsetMinutes = () => inKitchen(houseNow()).utcOffset();

@@ -2234,6 +2234,7 @@ export interface components {
             racks?: null | number;
             tins?: null | string[];
             awake?: null | components["schemas"]["OpenHours"];
+            zone?: null | string;
         };
         FirstQuestionsView: {
             cycles: number[];
@@ -2349,9 +2350,9 @@ export interface components {
         FrameRequest: {
             /** Format: double */
             width: number;
-            slim: boolean;
             /** Format: int32 */
             utcOffsetMinutes: number;
+            slim?: null | boolean;
         };
         FreezeBread: {
             /** Format: int32 */
@@ -2633,6 +2634,7 @@ export interface components {
             machinesRun?: null | components["schemas"]["OpenHours"];
             gone?: components["schemas"]["TimeBand"][];
             up?: string[];
+            zone?: null | string;
             vessels?: components["schemas"]["Vessel"][];
         };
         KitchenPrices: {
@@ -2682,6 +2684,7 @@ export interface components {
              * @description A number of seconds.
              */
             grain: number;
+            zone: null | string;
             /** @default false */
             standIns: boolean;
         };

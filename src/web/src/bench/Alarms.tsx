@@ -7,6 +7,7 @@ import { clockTime, useNow } from '../api/clock';
 import { useLive } from '../api/live';
 import { nameCall } from '../parts/title';
 import { hush, listenForTouch, ring } from './sound';
+import css from './bench.module.css';
 
 listenForTouch();
 
@@ -40,14 +41,14 @@ export function Alarms() {
   const [call] = first?.calling ?? [];
   const more = calling.flatMap((b) => b.calling).length - 1;
   return (
-    <div className="alarm" role="alert">
+    <div className={css.alarm} role="alert">
       <span>
         {first && call && (
           <Link to={`/bench/${first.id}`}>
             {call.short}, {clockTime(call.start)}
           </Link>
         )}{' '}
-        <small>{first?.title}</small> {more > 0 && <small className="more">and {more} more</small>}
+        <small>{first?.title}</small> {more > 0 && <small className={css.more}>and {more} more</small>}
       </span>
       <button
         className="button"

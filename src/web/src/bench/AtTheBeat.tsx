@@ -1,7 +1,7 @@
 // One beat: the ending it has decides what is asked, and stands in a component of its own.
 import { useCallback, useState, type ReactNode } from 'react';
 import type { BakeEvent, BenchView, Schemas } from '../api/http';
-import { houseNow, useNow } from '../api/clock';
+import { houseNow, inKitchen, useNow } from '../api/clock';
 import { Answered } from './endings/Answered';
 import { Divided } from './endings/Divided';
 import { Done } from './endings/Done';
@@ -78,8 +78,9 @@ export function AtTheBeat({
 // A time of day typed here is the latest such time that has passed.
 function lastTimeItWas(typed: string) {
   const [h, m] = typed.split(':').map(Number);
-  const at = new Date(houseNow());
-  at.setHours(h ?? 0, m ?? 0, 0, 0);
-  if (at.getTime() > houseNow()) at.setDate(at.getDate() - 1);
-  return at.toISOString();
+  const today = inKitchen(houseNow())
+    .hour(h ?? 0)
+    .minute(m ?? 0)
+    .startOf('minute');
+  return (today.valueOf() > houseNow() ? today.subtract(1, 'day') : today).toISOString();
 }

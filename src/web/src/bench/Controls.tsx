@@ -2,6 +2,7 @@
 import type { AtBeat } from './AtTheBeat';
 import { press } from './useDeaf';
 import { useSpeech } from './useSpeech';
+import css from './bench.module.css';
 
 /** The big control. */
 export type Primary = { label: string; act: () => void; hint?: string };
@@ -30,7 +31,7 @@ export function Controls({
         </button>
       )}
       {primary && (
-        <button className={waits ? 'button do' : 'button do deaf'} onClick={() => press(primary.act)} disabled={deaf}>
+        <button className={waits ? 'button do' : `button do ${css.deaf}`} onClick={() => press(primary.act)} disabled={deaf}>
           {primary.label}
           {primary.hint !== undefined && <small>{primary.hint}</small>}
         </button>

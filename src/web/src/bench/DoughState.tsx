@@ -1,5 +1,6 @@
 // What the dough looks like in the pan, seen from above: five states, so that the eye can choose and not the words.
 import type { Schemas } from '../api/http';
+import css from './bench.module.css';
 
 const speckles: [number, number, number][] = [
   [22, 20, 3],
@@ -19,7 +20,7 @@ const speckles: [number, number, number][] = [
 export function DoughState({ feel }: { feel: Schemas['DoughFeel'] }) {
   const dough = { fill: 'var(--s0)', stroke: 'var(--s0-line)', strokeWidth: 2 };
   return (
-    <svg viewBox="0 0 128 86" width={128} height={86} aria-hidden="true" className="dough-state">
+    <svg viewBox="0 0 128 86" width={128} height={86} aria-hidden="true" className={css.doughState}>
       <rect x={2} y={2} width={124} height={82} rx={18} fill="var(--lane-machine)" stroke="var(--soft-ink)" strokeWidth={3} />
       {feel === 'ragged' && (
         <>

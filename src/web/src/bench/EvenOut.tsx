@@ -4,6 +4,7 @@ import { houseNow } from '../api/clock';
 import { newId, type BenchView, type Schemas } from '../api/http';
 import { useWidth } from '../parts/useWidth';
 import { figure, weight } from './scaleUnits';
+import css from './bench.module.css';
 
 const [pitch, row] = [66, 104];
 
@@ -100,7 +101,7 @@ export function EvenOut({ bake, station }: { bake: BenchView; station: Schemas['
         )}
       </div>
       {station.evenOut.map((p) => (
-        <div key={`${p.from}-${p.to}`} className="pinch">
+        <div key={`${p.from}-${p.to}`} className={css.pinch}>
           <span>
             Take <b>{weight(scale, p.units)}</b> from no. {name(p.from)}, press it under no. {name(p.to)}.
           </span>

@@ -26,6 +26,7 @@ import { press, useDeaf } from './useDeaf';
 import { useKeys } from './useKeys';
 import { useSaid } from './useSpeech';
 import { useStandsAt } from './useStandsAt';
+import css from './bench.module.css';
 
 type Props = AtBeat & {
   /** The one sentence. */
@@ -61,11 +62,11 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
   return (
     <div className="bench">
       <section className="card now" aria-label="Now">
-        <div className="saying">
+        <div className={css.saying}>
           <p className="muted" style={{ margin: 0 }}>
             {bake.title} · {bake.what} · ready {clockTime(bake.ready)}
           </p>
-          <h1 className="sentence" aria-live="polite" ref={sentence}>
+          <h1 className={css.sentence} aria-live="polite" ref={sentence}>
             {say}
           </h1>
           {children}
@@ -79,7 +80,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
             </p>
           )}
         </div>
-        <div className="showing">
+        <div className={css.showing}>
           <Guarded what="This picture" anew={[bake.position]}>
             {shows}
             {beat.ending !== 'parts' && <Pieces {...at} />}

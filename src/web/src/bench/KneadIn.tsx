@@ -1,9 +1,10 @@
 // Dough on the table wants a little more flour: a spoon kneaded in is told and counted.
 import type { BakeEvent, Schemas } from '../api/http';
+import css from './bench.module.css';
 
 export function KneadIn({ table, tell }: { table: Schemas['TableView']; tell: (event: BakeEvent) => void }) {
   return (
-    <p className="knead-in">
+    <p className={css.kneadIn}>
       <button
         type="button"
         className="button small"

@@ -2,6 +2,7 @@
 import { useClearScale, usePutOnScale, useTareScale } from '../api/changes';
 import { useLive } from '../api/live';
 import { useUnits } from '../parts/units';
+import css from './bench.module.css';
 
 export function ScaleHands({ target }: { target: number | null }) {
   const { reading } = useLive();
@@ -15,7 +16,7 @@ export function ScaleHands({ target }: { target: number | null }) {
       <summary>
         Stand-in scale: {reading?.units === null ? 'no figure' : mass((reading?.units ?? 0) * (reading?.step ?? 1))}
       </summary>
-      <div className="scale-hands">
+      <div className={css.scaleHands}>
         {target !== null && (
           <>
             <button className="button" onClick={() => put(Math.round(target * 1.1))}>

@@ -7,6 +7,7 @@ import { useWidth } from '../parts/useWidth';
 import { PanPicture } from '../shaping/PanPicture';
 import { PlaitTrainer } from '../shaping/PlaitTrainer';
 import { hush, ring } from './sound';
+import css from './bench.module.css';
 
 export function ShapeHelp({ bake, step }: { bake: BenchView; step: string }) {
   const { shape } = bake;
@@ -152,7 +153,7 @@ function Rest({ id }: { id: string }) {
     setUntil(to);
   };
   return (
-    <div className="rest">
+    <div className={css.rest}>
       {until === null ? (
         <>
           <span>Springs back?</span>

@@ -1,3 +1,4 @@
+import css from './bench.module.css';
 // How good it was, in stars.
 const most = 5;
 
@@ -7,7 +8,7 @@ export const StarButtons = ({ stars, set }: { stars: number; set: (stars: number
       <button
         type="button"
         key={n}
-        className={n <= stars ? 'button star given' : 'button star'}
+        className={n <= stars ? `button ${css.star} ${css.given}` : `button ${css.star}`}
         aria-pressed={n === stars}
         aria-label={`${n} of ${most}`}
         onClick={() => set(n)}

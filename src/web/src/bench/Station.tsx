@@ -5,6 +5,7 @@ import { type BenchView, type Schemas } from '../api/http';
 import { judge, useLive, type LiveReading } from '../api/live';
 import { isBlank, typedOr } from '../parts/typed';
 import { figure } from './scaleUnits';
+import css from './bench.module.css';
 
 type StationView = Schemas['StationView'];
 
@@ -100,7 +101,7 @@ export function Station({
       >
         {silent ? '—' : on ? figure(scale, shown.units ?? 0) : piece ? figure(scale, piece.target) : ''}
         <span>{scale.unit}</span>
-        <span className={`verdict ${shown?.verdict ?? ''}`}>
+        <span className={`${css.verdict} ${shown?.verdict ?? ''}`}>
           {silent ? 'nothing from the scale' : divide.words || (piece ? 'wanted' : 'all weighed')}
         </span>
       </div>
@@ -178,15 +179,15 @@ export function OnTheTable({ station, divide }: { station: StationView; divide: 
 function Pieces({ station, current, pick }: { station: StationView; current: number | null; pick: (number: number) => void }) {
   const usual = Math.max(...station.pieces.map((p) => p.target), 1);
   return (
-    <div className="cut-groups">
+    <div className={css.cutGroups}>
       {station.cuts.map((cut, c) => (
         <section key={c} aria-label={cut.name}>
           {station.cuts.length > 1 && <h2 className="small-head">{cut.name}</h2>}
-          <ul className={station.pieces.length > 24 ? 'pieces many' : 'pieces'}>
+          <ul className={station.pieces.length > 24 ? `pieces ${css.many}` : 'pieces'}>
             {station.pieces
               .filter((p) => p.cut === c)
               .map((p) => (
-                <li key={p.number} className={cut.strands > 1 && p.strand === 1 && p.of > 1 ? 'next-plait' : ''}>
+                <li key={p.number} className={cut.strands > 1 && p.strand === 1 && p.of > 1 ? css.nextPlait : ''}>
                   <PieceMark
                     piece={p}
                     cut={cut}
@@ -236,7 +237,7 @@ function PieceMark({
     strokeDasharray: weighed === null && !current ? '2 5' : undefined,
   };
   return (
-    <button className="piece" aria-label={said} onClick={pick} disabled={weighed === null} title={said}>
+    <button className={css.piece} aria-label={said} onClick={pick} disabled={weighed === null} title={said}>
       <svg viewBox="-32 -32 64 64" width={58} height={58} aria-hidden="true">
         {off && <circle r={30} fill="none" stroke="var(--now)" strokeWidth={2.5} strokeDasharray="3 4" />}
         {strand ? (

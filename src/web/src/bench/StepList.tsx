@@ -3,6 +3,7 @@ import { Modal } from 'antd';
 import { useState } from 'react';
 import type { BakeEvent, BenchView, Schemas } from '../api/http';
 import { clockTime } from '../api/clock';
+import css from './bench.module.css';
 
 const stateWords: Record<Schemas['StepState'], string> = {
   ahead: '',
@@ -28,7 +29,7 @@ export function StepList({
   const [sure, setSure] = useState(false);
   return (
     <Modal open={open} onCancel={() => setOpen(false)} footer={null} title={`${bake.title}: all steps`} width={720}>
-      <ul className="lines steps">
+      <ul className={`lines ${css.steps}`}>
         {bake.steps.map((s) => (
           <li key={s.step} className={s.state}>
             <span className="num">

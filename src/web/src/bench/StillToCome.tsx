@@ -2,10 +2,11 @@
 import type { ReactNode } from 'react';
 import { clockTime, span } from '../api/clock';
 import type { AtBeat } from './AtTheBeat';
+import css from './bench.module.css';
 
 export function StillToCome({ bake, beat, next, showAll, children }: AtBeat & { children: ReactNode }) {
   return (
-    <aside className="card side next" aria-label="Still to come">
+    <aside className={`card side ${css.next}`} aria-label="Still to come">
       <h2>Still to come</h2>
       {next ??
         bake.next.map((n) => (
@@ -21,11 +22,11 @@ export function StillToCome({ bake, beat, next, showAll, children }: AtBeat & { 
           <Drift ready={bake.ready} planned={bake.plannedReady} />
         </span>
       </div>
-      <button className="button small all-steps" onClick={showAll}>
+      <button className={`button small ${css.allSteps}`} onClick={showAll}>
         All steps
       </button>
       {beat.recipe !== '' && (
-        <p className="recipe-here">
+        <p className={css.recipeHere}>
           <small className="muted">The recipe says here</small> {beat.recipe}
         </p>
       )}
@@ -33,7 +34,7 @@ export function StillToCome({ bake, beat, next, showAll, children }: AtBeat & { 
       {bake.method !== '' && (
         <details className="method-here">
           <summary>What the recipe says</summary>
-          <p className="method">{bake.method}</p>
+          <p className={css.method}>{bake.method}</p>
         </details>
       )}
     </aside>

@@ -3,6 +3,7 @@ import { api, type BenchView } from '../api/http';
 import { houseSpeed, utcOffsetMinutes } from '../api/clock';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
+import css from './bench.module.css';
 
 export function Strip({ bake, wide = false }: { bake: BenchView; wide?: boolean }) {
   const [ref, width] = useWidth<HTMLDivElement>();
@@ -13,7 +14,7 @@ export function Strip({ bake, wide = false }: { bake: BenchView; wide?: boolean 
     { enabled: width > 0, placeholderData: (before) => before, refetchInterval: houseSpeed() > 1 ? 3000 : 30000 },
   );
   return (
-    <div className={wide ? 'way' : 'card strip'}>
+    <div className={wide ? css.way : `card ${css.strip}`}>
       <div className="picture-box" ref={ref}>
         {data && <StrandPicture picture={data} title={bake.title} />}
       </div>

@@ -5,6 +5,7 @@ import { useUnits } from '../parts/units';
 import { useTyped } from '../parts/useTyped';
 import { useWidth } from '../parts/useWidth';
 import { weight } from './scaleUnits';
+import css from './bench.module.css';
 
 const hues = ['var(--s0)', 'var(--s2)', 'var(--s3)', 'var(--s1)'];
 
@@ -27,8 +28,8 @@ export function RulerMarks({ bake, station }: { bake: BenchView; station: Schema
   // Labels where they have room: every one, or every second, third …
   const every = Math.max(1, Math.ceil((starts.length * 46) / Math.max(1, width)));
   return (
-    <section aria-label="Ruler" className="without-scale">
-      <label className="log-length">
+    <section aria-label="Ruler" className={css.withoutScale}>
+      <label className={css.logLength}>
         Roll an even log. Its length, {typed.unit}{' '}
         <input
           className="typed"
@@ -133,8 +134,8 @@ export function EyePlan({ station }: { station: Schemas['StationView'] }) {
       .join('; ');
   });
   return (
-    <section aria-label="By eye" className="without-scale">
-      <ol className="eye-steps">
+    <section aria-label="By eye" className={css.withoutScale}>
+      <ol className={css.eyeSteps}>
         {steps.map((s, i) => (
           <li key={i}>{s}</li>
         ))}

@@ -4,27 +4,28 @@ import { calendarDay, clockTime } from '../api/clock';
 import { api } from '../api/http';
 import { Loading } from '../parts/Loading';
 import { useDay } from './useDay';
+import css from './day.module.css';
 
 export default function BenchSheet() {
   const { data, error, refetch } = useDay(800);
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   const [first] = data.hands;
   return (
-    <article className="sheet" style={{ '--rows': Math.ceil(data.hands.length / 2) } as CSSProperties}>
+    <article className={css.sheet} style={{ '--rows': Math.ceil(data.hands.length / 2) } as CSSProperties}>
       <header className="book-head">
         <h1>{first ? calendarDay(first.at) : 'Nothing is planned'}</h1>
         <button className="button do no-print" onClick={() => window.print()}>
           Print
         </button>
       </header>
-      <p className="sheet-ready">
+      <p className={css.sheetReady}>
         {data.bakes.map((b) => (
           <span key={b.id}>
             <b className="num">{clockTime(b.ready)}</b> {b.what} <small>({b.title})</small>
           </span>
         ))}
       </p>
-      <ol className="sheet-hands">
+      <ol className={css.sheetHands}>
         {data.hands.map((h) => (
           <li key={h.bake + h.step}>
             <b className="num">{clockTime(h.at)}</b>

@@ -1,5 +1,6 @@
 // The day in a calendar: a file to keep, and an address that stays up to date.
 import { api } from '../api/http';
+import css from './day.module.css';
 
 export function CalendarCard() {
   const { data } = api.useQuery('get', '/api/day/calendar');
@@ -12,7 +13,7 @@ export function CalendarCard() {
       {data?.address ? (
         <label>
           To subscribe to on the house network
-          <input className="address" readOnly value={data.address} onFocus={(e) => e.target.select()} />
+          <input className={css.address} readOnly value={data.address} onFocus={(e) => e.target.select()} />
         </label>
       ) : (
         data && (

@@ -16,6 +16,7 @@ import { Making } from './Making';
 import { Fixes, TroublesOf } from './Troubles';
 import { useDay } from './useDay';
 import { useDraft } from './useDraft';
+import css from './day.module.css';
 
 export default function DayPage() {
   const undo = useUndoDay();
@@ -85,7 +86,7 @@ export default function DayPage() {
         {drafted?.picture && (
           <figure className="picture-box">
             <figcaption>As it would be</figcaption>
-            <div className="gripped">
+            <div className={css.gripped}>
               <StrandPicture picture={drafted.picture} title={`As it would be. ${title}`} taut={why} />
               {gripped(drafted.picture)}
             </div>
@@ -94,7 +95,7 @@ export default function DayPage() {
         {day?.picture && (
           <figure className="picture-box">
             {drafted && <figcaption>As it is</figcaption>}
-            <div className="gripped">
+            <div className={css.gripped}>
               <StrandPicture picture={day.picture} title={title} taut={why} />
               {!drafted && gripped(day.picture)}
             </div>

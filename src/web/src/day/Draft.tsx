@@ -3,6 +3,7 @@ import { useArrangeDay } from '../api/changes';
 import { type Schemas } from '../api/http';
 import { clockTime, span } from '../api/clock';
 import type { Change } from './useDraft';
+import css from './day.module.css';
 
 const figures = (f: Schemas['DayFigures']) =>
   [
@@ -32,7 +33,7 @@ export function Draft({
     if (answer) forget();
   }
   return (
-    <section className="card troubles" aria-label="As it would be">
+    <section className={`card ${css.troubles}`} aria-label="As it would be">
       {problem && (
         <p className="problem" role="alert">
           {problem}
@@ -79,7 +80,7 @@ export function Draft({
 export function Moves({ moves }: { moves: Schemas['MoveLine'][] }) {
   if (moves.length === 0) return <p className="muted">Nothing else moves.</p>;
   return (
-    <ul className="lines moves">
+    <ul className={`lines ${css.moves}`}>
       {moves.map((m) => (
         <li key={m.bake + m.text + m.to}>
           {m.text} <span className="muted">({m.title})</span>:{' '}

@@ -6,6 +6,7 @@ import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { TimeField } from './TimeField';
 import type { Change } from './useDraft';
+import css from './day.module.css';
 
 type Kind = Change['kind'];
 const hour = 3600;
@@ -41,7 +42,7 @@ export function Making({
   const wanted = changed('ready-by')?.at ?? bake.wanted ?? bake.ready;
   const soon = changed('ready-by') ? changed('ready-by')?.at == null : bake.wanted === null;
   return (
-    <div className="making">
+    <div className={css.making}>
       <Field id={id('wanted')} label="Wanted at">
         <TimeField label={`${bake.title}: wanted at`} at={wanted} set={(at) => add({ bake: bake.id, kind: 'ready-by', at })} />
       </Field>

@@ -1,14 +1,14 @@
 // A time of day to type over, or to move a little at a time by the arrow keys; told when it is left or entered.
-import { clockTime, houseNow } from '../api/clock';
+import { clockTime, houseNow, inKitchen } from '../api/clock';
 import { useGrain } from '../parts/useGrain';
+import css from './day.module.css';
 
 // The time of day that is nearest to where it was, over midnight too; a time that has passed is tomorrow's.
 function nearest(at: string, hour: number, minute: number) {
-  const [to, halfDay] = [new Date(at), 12 * 3600_000];
-  to.setHours(hour, minute, 0, 0);
-  if (+to - Date.parse(at) > halfDay) to.setDate(to.getDate() - 1);
-  if (Date.parse(at) - +to > halfDay || +to < houseNow() - 60_000) to.setDate(to.getDate() + 1);
-  return to.toISOString();
+  const same = inKitchen(at).hour(hour).minute(minute).startOf('minute');
+  const near = [-1, 0, 1, 2].map((days) => same.add(days, 'day')).filter((d) => d.valueOf() >= houseNow() - 60_000);
+  const away = (d: typeof same) => Math.abs(d.diff(at));
+  return near.reduce((a, b) => (away(b) < away(a) ? b : a), near[0] ?? same).toISOString();
 }
 
 // "14:30", "1430", "2:30 pm", "2pm".
@@ -31,7 +31,7 @@ export function TimeField({ label, at, set }: { label: string; at: string; set: 
   return (
     <input
       key={at}
-      className="time-field"
+      className={css.timeField}
       inputMode="numeric"
       aria-label={label}
       defaultValue={shown}

@@ -7,6 +7,7 @@ import { clockTime } from '../api/clock';
 import { Left, Moves } from './Draft';
 import { useDay } from './useDay';
 import { useDraft, type Change } from './useDraft';
+import css from './day.module.css';
 
 // More than these nobody reads.
 const most = 4;
@@ -69,7 +70,7 @@ export function Announcement() {
   const [first, ...more] = (offered?.moves ?? []).toSorted((a, b) => a.to.localeCompare(b.to));
   if (!offered || !first) return null;
   return (
-    <section className="card announcement" role="status" aria-label="The day would go better so">
+    <section className={`card ${css.announcement}`} role="status" aria-label="The day would go better so">
       <p>
         {first.text} <span className="muted">({first.title})</span>{' '}
         <b className="num">
@@ -92,7 +93,7 @@ export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (
   const { findings } = day;
   if (findings.length === 0) return null;
   return (
-    <section className="card troubles" aria-label="In one another’s way">
+    <section className={`card ${css.troubles}`} aria-label="In one another’s way">
       <ul className="lines">
         {findings.slice(0, most).map((f) => (
           <li key={f.at + f.text} className={f.impossible ? 'late' : ''}>
@@ -102,7 +103,7 @@ export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (
         {findings.length > most && <li className="muted">and {findings.length - most} more like these</li>}
       </ul>
       {offered && (
-        <div className="offer">
+        <div className={css.offer}>
           <h2 className="small-head">Laid out anew</h2>
           {offered.why && <p>{offered.why}</p>}
           <Moves moves={offered.moves} />

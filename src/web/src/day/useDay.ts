@@ -6,7 +6,7 @@ export const useDay = (width: number, changes: Schemas['ChangeLine'][] = []) =>
   api.useQuery(
     'post',
     '/api/day',
-    { body: { frame: { width, slim: width < 640, utcOffsetMinutes: utcOffsetMinutes() }, changes } },
+    { body: { frame: { width, utcOffsetMinutes: utcOffsetMinutes() }, changes } },
     {
       enabled: width > 0,
       placeholderData: (before) => before,

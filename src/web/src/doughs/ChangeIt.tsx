@@ -6,6 +6,7 @@ import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { capital, percent, useUnits, type Quantity } from '../parts/units';
 import { stateOf, type DoughState } from './draft';
+import css from './doughs.module.css';
 
 type Kind = Schemas['Change']['type'] | 'to-tin' | 'to-machine';
 const kinds: [Kind, string][] = [
@@ -122,7 +123,7 @@ export function ChangeIt({
   return (
     <section className="card" style={{ display: 'grid', gap: 14 }} aria-label="Change it">
       <h2>Change it</h2>
-      <div className="change-fields">
+      <div className={css.changeFields}>
         {list(
           'change',
           'How',

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { api, type Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
+import css from './doughs.module.css';
 
 export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'][] }) {
   const kitchen = api.useQuery('get', '/api/kitchen');
@@ -17,7 +18,7 @@ export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'
   return (
     <section className="card" style={{ display: 'grid', gap: 12 }} aria-label="What it costs">
       <h2>What it costs</h2>
-      <div className="change-fields">
+      <div className={css.changeFields}>
         <Field id="cost-family" label="As">
           <Select id="cost-family" value={familyId} onChange={setFamily} options={families} />
         </Field>

@@ -17,6 +17,7 @@ import { GoodFor } from './GoodFor';
 import { PartsEditor } from './PartsEditor';
 import { RowsEditor } from './RowsEditor';
 import { Versions } from './Versions';
+import css from './doughs.module.css';
 
 export default function DoughPage() {
   const { id = 'new' } = useParams();
@@ -84,7 +85,7 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
   }
 
   return (
-    <div className="layout dough-page">
+    <div className={`layout ${css.doughPage}`}>
       <div className="page" style={{ minWidth: 0 }}>
         <h1 className="sr">{dough.name || 'Your own dough'}</h1>
         <section className="card" style={{ display: 'grid', gap: 14 }} aria-label="The dough">
@@ -141,13 +142,13 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
           {touched || !id ? 'Keep and lay out' : 'Lay out a bake'}
         </button>
         {(touched || !id) && (
-          <button className="button on-side" disabled={!formula} onClick={() => void keep('/doughs')}>
+          <button className={`button ${css.onSide}`} disabled={!formula} onClick={() => void keep('/doughs')}>
             Keep
           </button>
         )}
         {touched && wasHere && (
           <button
-            className="button on-side"
+            className={`button ${css.onSide}`}
             onClick={() => {
               setDough(first);
               forget();
@@ -159,7 +160,7 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
         )}
         {before && (
           <button
-            className="button on-side"
+            className={`button ${css.onSide}`}
             onClick={() => {
               change(before);
               setBefore(null);
@@ -170,7 +171,7 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
         )}
         {id && !touched && (
           <>
-            <Link className="button on-side" to={`/doughs/${id}/load`}>
+            <Link className={`button ${css.onSide}`} to={`/doughs/${id}/load`}>
               Load it
             </Link>
             <p style={{ margin: 0 }}>

@@ -10,6 +10,7 @@ import { percent, useUnits } from '../parts/units';
 import { useLater } from '../parts/useLater';
 import { DoughBar } from './DoughBar';
 import { Starters } from './Starters';
+import css from './doughs.module.css';
 
 const atOnce = 50;
 
@@ -73,7 +74,7 @@ export default function Doughs() {
       </div>
       {data.total === 0 && query.search === '' && <Starters />}
       {data.total === 0 && query.search !== '' && <p className="card">Nothing in the book has “{query.search}” in it.</p>}
-      <div className="book">
+      <div className={css.book}>
         {data.doughs.map((d) => (
           <DoughCard key={d.id} dough={d} putAway={() => void putAway(d)} />
         ))}

@@ -6,6 +6,7 @@ import { Field } from '../parts/Field';
 import { useUnits } from '../parts/units';
 import { blank, filled, partKinds, partMoments, type PartState } from './draft';
 import { RowsEditor } from './RowsEditor';
+import css from './doughs.module.css';
 
 const works: [keyof Schemas['PartWork'], string][] = [
   ['hands', 'Hands'],
@@ -34,7 +35,7 @@ export function PartsEditor({
         const made = at < 0 ? undefined : reckoned?.[at];
         return (
           <section key={part.key} className="card" style={{ display: 'grid', gap: 12 }} aria-label={part.name || 'A part'}>
-            <div className="part-head">
+            <div className={css.partHead}>
               <Field id={`kind-${part.key}`} label="Part">
                 <Select
                   id={`kind-${part.key}`}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useUnits } from '../parts/units';
 import { Correct } from './ReadLine';
 import type { Reading, Whereto } from './useReading';
+import css from './doughs.module.css';
 
 const places: [Whereto, string][] = [
   ['dough', 'the dough'],
@@ -24,7 +25,7 @@ export function Questions({ reading }: { reading: Reading }) {
   const unknown = reading.places.filter((p) => asked.includes(p.key) && !found(p).out);
   if (openHeadings.length + two.length + unknown.length === 0) return null;
   return (
-    <ul className="lines questions" aria-label="To be told">
+    <ul className={`lines ${css.questions}`} aria-label="To be told">
       {openHeadings.map(({ section, name }) => (
         <li key={section}>
           <span>What is “{name}” for?</span>
@@ -55,7 +56,7 @@ export function Questions({ reading }: { reading: Reading }) {
         </li>
       ))}
       {unknown.map((p) => (
-        <li key={p.key} className="unknown">
+        <li key={p.key} className={css.unknown}>
           <span>
             “{p.text}” {reading.isOpen(p) ? '' : '✓'}
           </span>

@@ -6,6 +6,7 @@ import { NumberInput } from '../parts/NumberInput';
 import { useUnits } from '../parts/units';
 import { IngredientField, RoleField } from './RowsEditor';
 import type { Place, Reading, Whereto } from './useReading';
+import css from './doughs.module.css';
 
 const wheretos: [Whereto, string][] = [
   ['dough', 'in the dough'],
@@ -21,7 +22,7 @@ const wheretos: [Whereto, string][] = [
 export function ReadLine({ line, reading }: { line: Place[]; reading: Reading }) {
   const [correcting, setCorrecting] = useState(false);
   return (
-    <div className="read-line">
+    <div className={css.readLine}>
       <span className="muted">{line[0]?.text}</span>
       <div>
         {line.map((p) => (
@@ -40,7 +41,7 @@ function ReadRow({ place: p, reading, correcting, correct }: Props) {
   const { fix } = reading;
   if (f.out)
     return (
-      <div className="understood">
+      <div className={css.understood}>
         <span>
           {p.row.isOptional ? 'optional, ' : ''}left out, kept as a note: {f.ingredient}
         </span>
@@ -58,7 +59,7 @@ function ReadRow({ place: p, reading, correcting, correct }: Props) {
       {correcting ? (
         <Correct place={p} reading={reading} />
       ) : (
-        <button className="understood" onClick={correct} aria-label={`Correct ${p.row.words}`}>
+        <button className={css.understood} onClick={correct} aria-label={`Correct ${p.row.words}`}>
           <b className="num">{amount}</b> {f.ingredient}
           {f.like && <small className="muted"> {f.like}</small>}
           {p.row.atBeep ? ', at the beep' : ''}
@@ -80,7 +81,7 @@ function TellOfIt({ place: p, reading }: { place: Place; reading: Reading }) {
   const tell = (to: Partial<Schemas['Told']>) =>
     reading.fix(p.key, { told: { spoils: told?.spoils ?? false, contains: told?.contains ?? [], ...to } });
   return (
-    <div className="tell">
+    <div className={css.tell}>
       <span className="choices" role="group" aria-label={`Does ${ingredient} spoil`}>
         {([false, true] as const).map((spoils) => (
           <button
@@ -113,7 +114,7 @@ export function Correct({ place: p, reading }: { place: Place; reading: Reading 
   const { words } = p.row;
   const { shown } = useUnits();
   return (
-    <div className="correct">
+    <div className={css.correct}>
       <NumberInput
         of="mass"
         aria-label={`Grams of ${words}`}
@@ -126,13 +127,13 @@ export function Correct({ place: p, reading }: { place: Place; reading: Reading 
         <IngredientField label={`What ${words} is`} value={f.ingredient} change={(ingredient) => fix(p.key, { ingredient })} />
       </div>
       {!f.known && (
-        <div className="role">
+        <div className={css.role}>
           <RoleField of={f.ingredient} value={f.role} change={(role) => fix(p.key, { role })} />
         </div>
       )}
       {f.told !== undefined && <TellOfIt place={p} reading={reading} />}
       <Select
-        className="whereto"
+        className={css.whereto}
         aria-label={`Where ${words} goes`}
         value={f.whereto}
         onChange={(whereto) => fix(p.key, { whereto })}

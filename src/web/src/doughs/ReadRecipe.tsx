@@ -7,6 +7,7 @@ import { Questions } from './Questions';
 import { ReadLine } from './ReadLine';
 import { RecipeSays } from './RecipeSays';
 import { useReading, type Place, type Reading } from './useReading';
+import css from './doughs.module.css';
 
 const languages: [string, string][] = [
   ['en', 'English'],
@@ -20,7 +21,7 @@ export default function ReadRecipe() {
   const reading = useReading();
   const { recipe, trouble } = reading;
   return (
-    <div className="layout read">
+    <div className={`layout ${css.read}`}>
       <h1 className="sr">Read a recipe</h1>
       <Paste reading={reading} />
       <div className="page" style={{ minWidth: 0 }}>
@@ -104,7 +105,7 @@ function Understood({ reading }: { reading: Reading }) {
   };
   return (
     <section className="card" style={{ display: 'grid', gap: 12 }} aria-label="What was understood">
-      <div className="read-head">
+      <div className={css.readHead}>
         <Field id="title" label="Name" problem={refused.find((p) => p.field === 'name')?.reason}>
           <Input id="title" size="large" value={reading.name} onChange={(e) => reading.setName(e.target.value)} />
         </Field>
@@ -140,7 +141,7 @@ function Understood({ reading }: { reading: Reading }) {
       {recipe.sections.map((s, i) => (
         <div key={i}>
           {(s.kind || s.isAsked || recipe.sections.length > 1) && (
-            <h2 className="small-head section-head">{s.name || 'Dough'}</h2>
+            <h2 className={`small-head ${css.sectionHead}`}>{s.name || 'Dough'}</h2>
           )}
           {linesOf(reading.places, i).map((line) => (
             <ReadLine key={line[0]?.key} line={line} reading={reading} />

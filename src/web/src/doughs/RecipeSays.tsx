@@ -4,6 +4,7 @@ import type { Schemas } from '../api/http';
 import { api } from '../api/http';
 import { useUnits } from '../parts/units';
 import type { Reading } from './useReading';
+import css from './doughs.module.css';
 
 type Plan = Schemas['RecipePlan'];
 type Lasts = Schemas['Lasts'];
@@ -62,7 +63,7 @@ export function RecipeSays({ reading }: { reading: Reading }) {
   ];
   return (
     <section aria-label="The recipe says">
-      <h2 className="small-head section-head">The recipe says</h2>
+      <h2 className={`small-head ${css.sectionHead}`}>The recipe says</h2>
       <div className="choices">
         {said.map(
           ([key, label, value]) =>

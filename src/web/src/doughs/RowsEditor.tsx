@@ -7,6 +7,7 @@ import { NumberInput } from '../parts/NumberInput';
 import { capital, useUnits } from '../parts/units';
 import { percent } from '../parts/units';
 import { blank, filled, roles, type Row } from './draft';
+import css from './doughs.module.css';
 
 export function RowsEditor({
   what,
@@ -58,7 +59,7 @@ export function RowsEditor({
   };
   return (
     <div>
-      <table className="plain dough-rows">
+      <table className={`plain ${css.doughRows}`}>
         <thead>
           <tr>
             <th>Ingredient</th>
@@ -119,7 +120,7 @@ export function RowsEditor({
                     />
                   </td>
                 )}
-                <td className="row-buttons">
+                <td className={css.rowButtons}>
                   {inOrder && i > 0 && (
                     <button className="button small" aria-label={`Row ${i + 1} sooner`} onClick={() => moveUp(i)}>
                       ↑

@@ -4,6 +4,7 @@ import { useTakeStarter } from '../api/changes';
 import { dayAndTime } from '../api/clock';
 import { api, newId } from '../api/http';
 import { BreadPicture } from '../shaping/BreadPicture';
+import css from './doughs.module.css';
 
 export function Starters() {
   const { data } = api.useQuery('get', '/api/starters', undefined, { staleTime: 60_000 });
@@ -17,7 +18,7 @@ export function Starters() {
   return (
     <section aria-label="Doughs to begin with">
       <h2>Doughs to begin with</h2>
-      <div className="shelf starters">
+      <div className={`shelf ${css.starters}`}>
         {data?.map((s) => (
           <button key={s.name} className="card" disabled={shelf.busy} onClick={() => void take(s.name)}>
             <BreadPicture look={s.look} />

@@ -1,11 +1,13 @@
 // The first opening: five questions, each a touch or two, each answer seen at once in the kitchen drawn beside them.
 import { useRef, useState } from 'react';
+import { ownZone } from '../api/clock';
 import { useAnswerFirst } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { typedOr } from '../parts/typed';
 import { useKept } from '../parts/useKept';
 import { useUnits } from '../parts/units';
 import { KitchenDrawn } from './KitchenDrawn';
+import css from './first.module.css';
 
 type Questions = Schemas['FirstQuestionsView'];
 type Answers = Schemas['FirstAnswers'];
@@ -35,10 +37,10 @@ export function FirstQuestions() {
   if (!data || !Form) return null;
   const next = () => go(at + 1);
   const answer = (to: Answers) => {
-    line.current = line.current.then(() => make(to));
+    line.current = line.current.then(() => make({ ...to, zone: ownZone() }));
   };
   return (
-    <section className="card first-questions" aria-label="Your kitchen">
+    <section className={`card ${css.firstQuestions}`} aria-label="Your kitchen">
       <div aria-busy={busy}>
         <p className="muted num">
           {at + 1} of {asked.length}

@@ -2,6 +2,7 @@
 import type { Schemas } from '../api/http';
 import { useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
+import css from './first.module.css';
 
 const hues: Record<Schemas['PhaseKind'], string> = {
   warm: 'var(--lane-oven)',
@@ -29,7 +30,7 @@ export function KitchenDrawn({ q }: { q: Schemas['FirstQuestionsView'] }) {
       viewBox={`0 0 ${wide || 1} 330`}
       role="img"
       aria-label="Your kitchen as known so far"
-      className="kitchen-drawn"
+      className={css.kitchenDrawn}
     >
       {machine && <Cycle machine={machine} wide={wide} />}
       {oven && (

@@ -1,12 +1,16 @@
 // The household: its rooms through the year, its hours, and what it reads.
+import { Select } from 'antd';
 import { Choice } from '../parts/Choice';
+import { Field } from '../parts/Field';
 import type { Schemas } from '../api/http';
 import { Name, Num, Section, Tick } from './form';
 import { capital } from '../parts/units';
 import type { Part } from './KitchenPage';
+import css from './kitchen.module.css';
 
 const hour = 3600;
 const metre = 1000;
+const zones = Intl.supportedValuesOf('timeZone').map((z) => ({ value: z, label: z.replaceAll('_', ' ') }));
 const seasons = ['winter', 'spring', 'summer', 'autumn'] as const;
 
 export function Household(part: Part) {
@@ -14,7 +18,7 @@ export function Household(part: Part) {
   const rooms = k.seasons ?? usual.seasons;
   return (
     <Section title="The household">
-      <div className="kit">
+      <div className={css.kit}>
         <Name at="name" value={k.name} set={(name) => change({ name })} />
         {seasons.map((s) => (
           <Num
@@ -78,7 +82,7 @@ function Hours({
   children: string;
 }) {
   return (
-    <div className="kit">
+    <div className={css.kit}>
       <Tick on={hours != null} set={(on) => set(on ? usual : null)}>
         {children}
       </Tick>
@@ -96,7 +100,7 @@ function WhatIsRead({ k, usual, change }: Part) {
   const units = { ...usual.units, ...k.units } as Required<Schemas['HouseholdUnits']>;
   const set = (to: Partial<typeof units>) => change({ units: { ...units, ...to } });
   return (
-    <div className="kit">
+    <div className={css.kit}>
       <Choice
         label="Mass"
         value={units.mass}
@@ -133,6 +137,15 @@ function WhatIsRead({ k, usual, change }: Part) {
         ]}
         set={(clock) => set({ clock })}
       />
+      <Field id="zone" label="Time zone">
+        <Select
+          id="zone"
+          showSearch
+          value={k.zone ?? ''}
+          onChange={(zone) => change({ zone: zone || null })}
+          options={[{ value: '', label: 'As each screen says' }, ...zones]}
+        />
+      </Field>
     </div>
   );
 }

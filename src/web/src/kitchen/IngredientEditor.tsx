@@ -7,6 +7,7 @@ import type { Schemas } from '../api/http';
 import { roles } from '../doughs/draft';
 import { Field } from '../parts/Field';
 import { Name, Num, NumOrNone, OneOf, Problems, Tick, Wrong } from './form';
+import css from './kitchen.module.css';
 
 type Item = Schemas['PantryItem'];
 const percent = 0.01;
@@ -60,8 +61,8 @@ export function IngredientEditor({ item, allergens, close }: { item: Item | null
   }
   return (
     <Problems value={problems}>
-      <div className="ingredient" role="group" aria-label={i.name || 'Your own ingredient'}>
-        <div className="kit">
+      <div className={css.ingredient} role="group" aria-label={i.name || 'Your own ingredient'}>
+        <div className={css.kit}>
           {item ? (
             <h3 style={{ alignSelf: 'center' }}>{i.name}</h3>
           ) : (

@@ -4,6 +4,7 @@ import type { Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Choice } from '../parts/Choice';
 import { Drop, Name, Num, NumOrNone, Section, useProblem, Wrong } from './form';
+import css from './kitchen.module.css';
 
 type Machine = Schemas['Machine'];
 type Program = Schemas['DoughProgram'];
@@ -31,7 +32,7 @@ export function MachineCard({
   const others = m.otherPrograms ?? [];
   return (
     <Section title={m.name}>
-      <div className="kit">
+      <div className={css.kit}>
         <Name at={`${at}.name`} value={m.name} set={(name) => put({ name })} />
         <Num
           label="Flour up to"
@@ -144,16 +145,16 @@ function ProgramRow({
   const phase = (i: number, to: Partial<Schemas['Phase']>) =>
     put({ ...p, phases: p.phases.map((f, j) => (j === i ? { ...f, ...to } : f)) });
   return (
-    <div className="program">
+    <div className={css.program}>
       <label htmlFor={`${at}.program`}>
         <span className="muted">Program</span>
         <Input id={`${at}.program`} aria-label="Program" value={p.name} onChange={(e) => put({ ...p, name: e.target.value })} />
       </label>
-      <div className="phases">
+      <div className={css.phases}>
         {p.phases.map((f, i) => (
           <div
             key={i}
-            className={`phase ${f.kind}`}
+            className={`${css.phase} ${f.kind}`}
             style={{ flexGrow: Math.max(1, f.length / minute), background: kinds.find((k) => k[0] === f.kind)?.[2] }}
           >
             <Select
@@ -164,7 +165,7 @@ function ProgramRow({
               options={kinds.map(([value, label]) => ({ value, label }))}
               popupMatchSelectWidth={130}
             />
-            <span className="phase-minutes">
+            <span className={css.phaseMinutes}>
               <NumberInput
                 aria-label={`Minutes of phase ${i + 1}`}
                 variant="borderless"

@@ -2,6 +2,7 @@
 import { newId, type Schemas } from '../api/http';
 import { Drop, listOf, Name, Num, OneOf, Section } from './form';
 import type { Part } from './KitchenPage';
+import css from './kitchen.module.css';
 
 const percent = 0.01;
 const noScale = 0;
@@ -11,7 +12,7 @@ export function Scale({ k, usual, change, steps }: Part & { steps: Schemas['Scal
   const onScale: [number, string][] = [...steps.map((s): [number, string] => [s.step, s.name]), [noScale, 'no scale']];
   return (
     <Section title="Scale">
-      <div className="kit">
+      <div className={css.kit}>
         <OneOf
           label="Scale shows steps of"
           at="scaleStep"
@@ -43,7 +44,7 @@ export function Scale({ k, usual, change, steps }: Part & { steps: Schemas['Scal
 export function PotAndHob({ k, usual, change }: Part) {
   return (
     <Section title="Pot, hob and microwave">
-      <div className="kit">
+      <div className={css.kit}>
         <Name label="Pot" at="pot.name" value={k.pot.name} set={(name) => change({ pot: { ...k.pot, name } })} />
         <Num
           label="Pot across"
@@ -74,7 +75,7 @@ export function PotAndHob({ k, usual, change }: Part) {
 export function Ring({ k, change }: Part) {
   return (
     <Section title="Ring for rounds">
-      <div className="kit">
+      <div className={css.kit}>
         <Num label="Ring for rounds" of="length" at="ring" value={k.ring} set={(ring) => change({ ring })} />
       </div>
     </Section>
@@ -86,7 +87,7 @@ export function Bowls({ k, usual, change }: Part) {
   return (
     <Section title="Bowls, weighed empty">
       {vessels.all.map((v, i) => (
-        <div className="kit" key={v.id}>
+        <div className={css.kit} key={v.id}>
           <Name at={`vessels[${i}].name`} value={v.name} set={(name) => vessels.put(i, { name })} />
           <Num label="Empty" of="mass" at={`vessels[${i}].empty`} value={v.empty} set={(empty) => vessels.put(i, { empty })} />
           <Drop what={v.name} drop={() => vessels.drop(i)} />

@@ -6,6 +6,7 @@ import { dayAndTime } from '../api/clock';
 import { api, type Schemas } from '../api/http';
 import { useMayCall } from '../parts/mayCall';
 import { Section } from './form';
+import css from './kitchen.module.css';
 
 export function OthersOfTheHouse() {
   const { data } = api.useQuery('get', '/api/house');
@@ -32,7 +33,7 @@ function ComeIn({ address }: { address: string }) {
     void drawn(address, { type: 'svg', margin: 2 }).then((svg) => setCode(`data:image/svg+xml,${encodeURIComponent(svg)}`));
   }, [address]);
   return (
-    <div className="come-in">
+    <div className={css.comeIn}>
       {code && <img src={code} alt={`The address as a picture: ${address}`} />}
       <div>
         <p>
@@ -48,7 +49,7 @@ function Devices({ devices }: { devices: Schemas['DeviceView'][] }) {
   const sendAway = useSendAway();
   const logOut = useLogOut();
   return (
-    <ul className="copies" aria-label="Devices">
+    <ul className={css.copies} aria-label="Devices">
       {devices.map((d) => (
         <li key={d.id}>
           <span>

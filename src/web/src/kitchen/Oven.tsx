@@ -2,6 +2,7 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../api/http';
 import { Drop, Name, Num, NumOrNone, OneOf, Section, Tick } from './form';
+import css from './kitchen.module.css';
 
 type Oven = Schemas['Oven'];
 
@@ -29,7 +30,7 @@ export function OvenFields({
 }) {
   return (
     <Section title={o.name}>
-      <div className="kit">
+      <div className={css.kit}>
         <Name at={`${at}.name`} value={o.name} set={(name) => put({ name })} />
         <Num
           label="Dial from"

@@ -7,6 +7,7 @@ import { Choice } from '../parts/Choice';
 import { Loading } from '../parts/Loading';
 import { OneOf } from './form';
 import { IngredientEditor } from './IngredientEditor';
+import css from './kitchen.module.css';
 
 type Item = Schemas['PantryItem'];
 
@@ -29,7 +30,7 @@ export default function PantryPage() {
           Your own ingredient
         </button>
       </div>
-      <section className="card kit cups" aria-label="Cups and spoons">
+      <section className={`card ${css.kit} ${css.cups}`} aria-label="Cups and spoons">
         <Choice
           label="A cup of flour is"
           value={data.habit}
@@ -54,7 +55,7 @@ export default function PantryPage() {
       </section>
       {open === '' && <IngredientEditor item={null} allergens={data.allergens} close={() => setOpen(null)} />}
       <section className="card" aria-label="Ingredients">
-        <table className="plain pantry">
+        <table className={`plain ${css.pantry}`}>
           <thead>
             <tr>
               <th>Ingredient</th>

@@ -2,6 +2,7 @@
 import type { Schemas } from '../api/http';
 import { Drop, Name, Num, NumOrNone, Section, Tick } from './form';
 import type { Part } from './KitchenPage';
+import css from './kitchen.module.css';
 
 type Props = {
   place: Schemas['Place'];
@@ -14,7 +15,7 @@ type Props = {
 export function PlaceFields({ place: p, usual, at, put, drop }: Props) {
   return (
     <Section title={`Where it rises: ${p.name}`}>
-      <div className="kit">
+      <div className={css.kit}>
         <Name label="The dough is …" at={`${at}.name`} value={p.name} set={(name) => put({ name })} />
         <Num
           label="Steady at"
@@ -35,7 +36,7 @@ export function Griddle({ k, usual, change }: Part) {
   const { griddle } = k;
   return (
     <Section title="Griddle">
-      <div className="kit">
+      <div className={css.kit}>
         <Tick on={griddle != null} set={(on) => change({ griddle: on ? usual.griddle : null })}>
           a griddle
         </Tick>

@@ -2,6 +2,7 @@
 import type { Schemas } from '../api/http';
 import { Num, NumOrNone, Section, Wrong } from './form';
 import type { Part } from './KitchenPage';
+import css from './kitchen.module.css';
 
 export function Prices({ k, usual, change, families }: Part & { families: Schemas['FamilyView'][] }) {
   const prices = k.prices ?? usual.prices;
@@ -11,7 +12,7 @@ export function Prices({ k, usual, change, families }: Part & { families: Schema
   };
   return (
     <Section title="Prices">
-      <div className="kit">
+      <div className={css.kit}>
         <Num
           label="Electricity, a kWh"
           at="prices.perKilowattHour"

@@ -39,7 +39,7 @@ export function Things({ k, usual, change, choices, touched, touch }: Props) {
       <div className={css.machines}>
         {machines.map((m, i) => (
           <Thing key={m.id} {...thing(`machine:${m.id}`, `machines[${i}]`)} name={m.name} className={css.wide}>
-            <span className={css.name}>
+            <span>
               <b>{m.name}</b>{' '}
               <span className="muted">
                 up to {mass(m.flourLimit)} flour · {m.program}

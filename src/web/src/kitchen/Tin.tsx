@@ -1,6 +1,7 @@
 // A tray or tin.
 import type { Schemas } from '../api/http';
 import { Drop, Name, Num, NumOrNone, OneOf, Section } from './form';
+import css from './kitchen.module.css';
 
 type Tin = Schemas['Tin'];
 
@@ -19,7 +20,7 @@ type Props = { tin: Tin; at: string; put: (to: Partial<Tin>) => void; drop: () =
 export function TinFields({ tin, at, put, drop }: Props) {
   return (
     <Section title={tin.name}>
-      <div className="kit">
+      <div className={css.kit}>
         <Name at={`${at}.name`} value={tin.name} set={(name) => put({ name })} />
         <OneOf label="Shape" at={`${at}.shape`} value={tin.shape} options={shapes} set={(shape) => put({ shape })} />
         {tin.shape === 'round' ? (

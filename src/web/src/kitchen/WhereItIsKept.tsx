@@ -4,6 +4,7 @@ import { useBringArchive, useMakeCopy, usePutBack } from '../api/changes';
 import { dayAndTime } from '../api/clock';
 import { api, type Schemas } from '../api/http';
 import { Section } from './form';
+import css from './kitchen.module.css';
 
 const mega = 1e6;
 const giga = 1e9;
@@ -69,7 +70,7 @@ function Copies({ kept }: { kept: Schemas['WhereKeptView'] }) {
   }
   return (
     <>
-      <ul className="copies" aria-label="Copies">
+      <ul className={css.copies} aria-label="Copies">
         {all.map(({ copy, called }) => (
           <li key={copy.name}>
             <span>
@@ -117,7 +118,7 @@ function Everything() {
         <a className="button" href="/api/archive" download>
           Take everything along
         </a>
-        <label className="button file">
+        <label className={`button ${css.file}`}>
           Bring a file
           <input
             type="file"

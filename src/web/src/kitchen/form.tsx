@@ -5,6 +5,7 @@ import type { Schemas } from '../api/http';
 import { Field } from '../parts/Field';
 import { NumberInput } from '../parts/NumberInput';
 import { useUnits, type Quantity } from '../parts/units';
+import css from './kitchen.module.css';
 
 /** What the server refused; every field shows its own. */
 export const Problems = createContext<Schemas['ProblemView'][]>([]);
@@ -93,7 +94,7 @@ export function Tick({ children, on, set }: { children: ReactNode; on: boolean |
 /** What was touched, and its few fields. */
 export function Section({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <section className="kitchen-section" aria-label={title}>
+    <section className={css.kitchenSection} aria-label={title}>
       <h2 tabIndex={-1}>{title}</h2>
       {children}
     </section>

@@ -1,10 +1,11 @@
 // In the way of what is planned already: said, and the whole day laid out around it in one touch.
 import type { Schemas } from '../api/http';
 import { clockTime } from '../api/clock';
+import css from './layout.module.css';
 
 export function Beside({ beside, keep }: { beside: Schemas['BesideView']; keep: () => void }) {
   return (
-    <section aria-label="Beside the rest of the day" className="beside">
+    <section aria-label="Beside the rest of the day" className={css.beside}>
       <ul className="lines">
         {beside.clashes.map((c) => (
           <li key={c.at + c.text} className={c.impossible ? 'late' : ''}>

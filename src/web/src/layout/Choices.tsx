@@ -1,6 +1,6 @@
 // Every choice of a bake, in the order in which they are made.
 import { Checkbox, Input, Segmented, Select } from 'antd';
-import { freshChoices } from '../api/clock';
+import { asTyped, freshChoices, typedMoment } from '../api/clock';
 import type { Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
@@ -99,9 +99,6 @@ function LacksSomething({ chosen: { choice, set }, laidOut: { problem } }: Props
   );
 }
 
-// "2026-11-28T12:30" in this household's time, for a field of date and time.
-const local = (ms: number) => new Date(ms - new Date(ms).getTimezoneOffset() * 60000).toISOString().slice(0, 16);
-
 function When({ kitchen, chosen: { choice, set }, laidOut: { layout, problem } }: Props) {
   const { readyBy } = choice;
   return (
@@ -121,8 +118,8 @@ function When({ kitchen, chosen: { choice, set }, laidOut: { layout, problem } }
             id="when"
             type="datetime-local"
             aria-label="Ready by"
-            value={local(Date.parse(readyBy))}
-            onChange={(e) => e.target.value && set({ readyBy: new Date(e.target.value).toISOString() })}
+            value={asTyped(readyBy)}
+            onChange={(e) => e.target.value && set({ readyBy: typedMoment(e.target.value) })}
           />
           <Select
             aria-label="How fresh"

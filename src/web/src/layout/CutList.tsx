@@ -5,6 +5,7 @@ import type { Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { capital, shown, useUnits } from '../parts/units';
+import css from './layout.module.css';
 
 export type CutChoice = Schemas['CutChoice'];
 type CutView = Schemas['CutView'];
@@ -36,15 +37,15 @@ export function CutList({
   const { shown: unit } = useUnits();
   const mark = (i: number) => (i === 0 ? '' : ` ${i + 1}`);
   return (
-    <div className="wide cuts">
+    <div className={`wide ${css.cuts}`}>
       {cuts.map((cut, i) => {
         const found = laid?.[i];
         const kept = !cut.familyId;
         const oven = kitchen.ovens.find((o) => o.id === (cut.ovenId ?? ovenId)) ?? kitchen.ovens[0];
         const heat = cut.heat ?? found?.heat;
         return (
-          <fieldset key={i} className="cut" style={{ borderColor: cutHue(i) }} aria-label={`Cut ${i + 1}`}>
-            <div className="cut-what">
+          <fieldset key={i} className={css.cut} style={{ borderColor: cutHue(i) }} aria-label={`Cut ${i + 1}`}>
+            <div className={css.cutWhat}>
               <Field
                 id={`family${i}`}
                 label={`Becomes${mark(i)}`}
@@ -66,7 +67,7 @@ export function CutList({
                 </Button>
               )}
             </div>
-            <div className="cut-much">
+            <div className={css.cutMuch}>
               {!kept && (
                 <Field id={`pieces${i}`} label={`Pieces${mark(i)}`} problem={problem(`cuts[${i}].pieces`)}>
                   <NumberInput
@@ -124,7 +125,7 @@ export function CutList({
                     : 'Oven, wash, pan'}
                 </button>
                 {open === i && (
-                  <div className="cut-more">
+                  <div className={css.cutMore}>
                     {kitchen.ovens.length > 1 && (
                       <Field id={`oven${i}`} label={`Baked in${mark(i)}`} problem={problem(`cuts[${i}].ovenId`)}>
                         <Select
@@ -147,7 +148,7 @@ export function CutList({
                       </Field>
                     )}
                     {(found?.schools ?? []).length > 0 && (
-                      <div className="cut-schools">
+                      <div className={css.cutSchools}>
                         {found?.schools.map((s) => (
                           <button
                             key={s.heat}
@@ -331,7 +332,7 @@ function HowMade({
         />
       </Field>
       {put.length > 0 && (
-        <fieldset className="wide gets">
+        <fieldset className={`wide ${css.gets}`}>
           <legend>It gets{mark}</legend>
           {put.map(({ p, number }) => (
             <Checkbox
@@ -356,7 +357,7 @@ export function CutBar({ cuts }: { cuts: CutView[] }) {
   const starts = cuts.map((_, i) => (width * cuts.slice(0, i).reduce((sum, c) => sum + c.pieces * c.each, 0)) / whole);
   const said = cuts.map((c) => `${c.pieces} × ${mass(c.each)} ${c.name}`).join(', ');
   return (
-    <div className="cut-bar">
+    <div className={css.cutBar}>
       <svg
         viewBox={`0 0 ${width} 56`}
         preserveAspectRatio="none"
@@ -385,7 +386,7 @@ export function CutBar({ cuts }: { cuts: CutView[] }) {
           })}
         </g>
       </svg>
-      <div className="cut-names">
+      <div className={css.cutNames}>
         {cuts.map((c, i) => (
           <span key={i} style={{ flexGrow: c.pieces * c.each }}>
             <b className="num">

@@ -9,6 +9,7 @@ import { PanPicture } from '../shaping/PanPicture';
 import { Beside } from './Beside';
 import { CutBar } from './CutList';
 import { laters } from './WaysList';
+import css from './layout.module.css';
 
 type Layout = Schemas['LayoutView'];
 type Cut = Schemas['CutView'];
@@ -59,7 +60,7 @@ export function Result(props: Props) {
 function Wakes({ wakes, setReadyBy }: { wakes: Schemas['WakesView']; setReadyBy: (at: string) => void }) {
   const { readyBy } = wakes;
   return (
-    <p className="late wakes" role="status">
+    <p className={`late ${css.wakes}`} role="status">
       Somebody would be up at {clockTime(wakes.at)}: {wakes.what}.{' '}
       {readyBy && (
         <button type="button" className="button small" onClick={() => setReadyBy(readyBy)}>
@@ -96,7 +97,10 @@ function InShort({
       <Ready layout={layout} />
       {first && <ProofAndBake cut={first} recipe={recipe} times={times} take={take} />}
       {/* What is found out later stands below it: it moves nothing that a finger is about to touch. */}
-      <button className={clashes.some((c) => c.impossible) ? 'button go' : 'button do go'} onClick={() => keep(false)}>
+      <button
+        className={clashes.some((c) => c.impossible) ? `button ${css.go}` : `button do ${css.go}`}
+        onClick={() => keep(false)}
+      >
         {go}
       </button>
       {mayCall === 'default' && (
@@ -255,7 +259,7 @@ function WeighIn({ layout, writeHint }: { layout: Layout; writeHint: () => void 
       )}
       {layout.addIns.length > 0 && <p>At the beep: {layout.addIns.join(', ')}.</p>}
       {layout.sideJobs.map((p, i) => (
-        <p key={i} className="named">
+        <p key={i} className={css.named}>
           {p.name}: {mass(p.total)}
           {p.kind === 'wash' || p.each === p.total ? '' : `, ${mass(p.each)} for each`}.
         </p>

@@ -2,6 +2,7 @@
 import { Checkbox, Select } from 'antd';
 import type { Schemas } from '../api/http';
 import { Field } from '../parts/Field';
+import css from './layout.module.css';
 
 type Ways = Schemas['Ways'];
 
@@ -51,9 +52,9 @@ export function WaysList({
     </Checkbox>
   );
   return (
-    <details className="wide ways">
+    <details className={`wide ${css.ways}`}>
       <summary>How you do it: cover, surface, steam, cooling</summary>
-      <div className="ways-list">
+      <div className={css.waysList}>
         <Field id="cover" label="Covered with">
           <Select
             id="cover"

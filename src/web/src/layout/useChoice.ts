@@ -55,7 +55,7 @@ export function useLaidOut({ request }: Chosen, width: number) {
   const laid = api.useQuery(
     'post',
     '/api/layouts',
-    { body: { ...request, frame: { width, slim: width < 640, utcOffsetMinutes: utcOffsetMinutes() } } },
+    { body: { ...request, frame: { width, utcOffsetMinutes: utcOffsetMinutes() } } },
     { enabled: width > 0, retry: false, placeholderData: (before) => before, staleTime: 5000, refetchInterval: 30000 },
   );
   // How it goes with the rest of the day takes longer to say.

@@ -9,6 +9,7 @@ import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';
 import { useUnits } from '../parts/units';
 import { Pan } from './Pan';
+import css from './load.module.css';
 
 export default function LoadPage() {
   const { id = '' } = useParams();
@@ -149,9 +150,9 @@ function Loaded({ load }: { load: Schemas['LoadView'] }) {
           </span>
         )}
       </section>
-      <div className="load">
+      <div className={css.load}>
         <section className="card" aria-label="Load list">
-          <table className="plain load-list">
+          <table className={`plain ${css.loadList}`}>
             <thead>
               <tr>
                 <th>In this order</th>
@@ -169,7 +170,7 @@ function Loaded({ load }: { load: Schemas['LoadView'] }) {
                   </td>
                   <td className="num">
                     <b>{mass(s.mass)}</b>
-                    {s.spoons && <small className="muted spoons">{s.spoons}</small>}
+                    {s.spoons && <small className={`muted ${css.spoons}`}>{s.spoons}</small>}
                   </td>
                   <td className="num">{mass(s.running)}</td>
                   {s.onScale !== null && <td className="num muted">{mass(s.onScale)}</td>}

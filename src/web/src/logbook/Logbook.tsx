@@ -9,6 +9,7 @@ import { Loading } from '../parts/Loading';
 import { Search } from '../parts/Search';
 import { useLater } from '../parts/useLater';
 import { usePhoto } from './Photo';
+import css from './logbook.module.css';
 
 const atOnce = 50;
 type Wanted = 'all' | 'good';
@@ -97,7 +98,7 @@ function Seen({ bake, day }: { bake: string; day: string }) {
 }
 
 export const Stars = ({ n }: { n: number }) => (
-  <span className="stars" role="img" aria-label={`${n} of 5`}>
+  <span className={css.stars} role="img" aria-label={`${n} of 5`}>
     {'★'.repeat(n)}
     {'☆'.repeat(5 - n)}
   </span>

@@ -14,6 +14,7 @@ import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
 import { Stars } from './Logbook';
 import { Photo } from './Photo';
+import css from './logbook.module.css';
 
 export default function LogbookPage() {
   const { id = '' } = useParams();
@@ -22,7 +23,7 @@ export default function LogbookPage() {
   const picture = api.useQuery(
     'post',
     '/api/bakes/{id}/picture',
-    { params: { path: { id } }, body: { width, slim: width < 640, utcOffsetMinutes: utcOffsetMinutes() } },
+    { params: { path: { id } }, body: { width, utcOffsetMinutes: utcOffsetMinutes() } },
     { enabled: width > 0 },
   );
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
@@ -209,7 +210,7 @@ function JudgeAnew({ page, bake, done }: { page: Schemas['LogbookPage']; bake: B
   const [note, setNote] = useState(page.note ?? '');
   const step = page.steps.at(-1)?.step ?? '';
   return (
-    <section className="card judge" aria-label="How it was">
+    <section className={`card ${css.judge}`} aria-label="How it was">
       <StarButtons stars={stars} set={setStars} />
       <label htmlFor="note">For next time</label>
       <Input.TextArea id="note" rows={2} value={note} onChange={(e) => setNote(e.target.value)} maxLength={2000} />

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { useDropPhoto, useKeepPhoto } from '../api/changes';
 import { api } from '../api/http';
+import css from './logbook.module.css';
 
 // As large as a screen shows it, and as fine as the eye sees. Ours.
 const widest = 1280;
@@ -29,7 +30,7 @@ export function Photo({ id, of }: { id: string; of: string }) {
     setVersion(version + 1);
   };
   return (
-    <section className="photo" aria-label="Picture of the bread">
+    <section className={css.photo} aria-label="Picture of the bread">
       {there && <img src={`${there}?${version}`} alt={of} />}
       <div className="choices">
         <label className="button small">
@@ -37,7 +38,7 @@ export function Photo({ id, of }: { id: string; of: string }) {
           <input
             type="file"
             accept="image/*"
-            className="unseen"
+            className={css.unseen}
             onChange={(e) => {
               void take(e.target.files?.[0]);
               e.target.value = '';

@@ -7,11 +7,12 @@ import { calendarDay, clockTime } from '../api/clock';
 import { NumberInput } from '../parts/NumberInput';
 import { useUnits } from '../parts/units';
 import { BreadPicture } from '../shaping/BreadPicture';
+import css from './oven.module.css';
 
 export function Finish({ bake }: { bake: BenchView }) {
   if (bake.finish.length === 0) return null;
   return (
-    <section aria-label="Out of the oven" className="finish">
+    <section aria-label="Out of the oven" className={css.finish}>
       {bake.finish.map((f, i) => (
         <Bread key={i} bake={bake.id} f={f} />
       ))}
@@ -25,7 +26,7 @@ export function Finish({ bake }: { bake: BenchView }) {
 function Bread({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
   const { mass } = useUnits();
   return (
-    <div className="finished">
+    <div className={css.finished}>
       <BreadPicture look={f.look} width={84} />
       <p>
         <b>
@@ -56,7 +57,7 @@ function Slices({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
   const id = `slices-${f.cut}`;
   const whole = data ? data.each * (data.marks.length + 1) : 1;
   return (
-    <div className="slices">
+    <div className={css.slices}>
       <label htmlFor={id}>Slices</label>
       <NumberInput id={id} value={count} onChange={type} digits={0} className="typed" />
       {data && (

@@ -7,6 +7,7 @@ import { useUnits } from '../parts/units';
 import { BreadPicture } from '../shaping/BreadPicture';
 import { useTyped } from '../parts/useTyped';
 import { useWidth } from '../parts/useWidth';
+import css from './oven.module.css';
 
 export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEvent) => void }) {
   const oven = bake.inOven;
@@ -38,7 +39,7 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
   if (!oven) return null;
   if (!oven.probeHelps)
     return (
-      <section aria-label="In the oven" className="in-oven">
+      <section aria-label="In the oven" className={css.inOven}>
         <p className="detail">
           Likely done at {clockTime(oven.likely)}, out by {clockTime(oven.latest)}. They are done by their look: a probe is no use
           in bread so thin.
@@ -47,7 +48,7 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
       </section>
     );
   return (
-    <section aria-label="In the oven" className="in-oven">
+    <section aria-label="In the oven" className={css.inOven}>
       <CoreCurve oven={oven} />
       <div className="station-line">
         <label>
@@ -189,7 +190,7 @@ const colours: [string, string, string][] = [
 // What it should look like.
 function ColourCard({ bread }: { bread: Schemas['BreadLook'] }) {
   return (
-    <ul className="colours" aria-label="Colour card">
+    <ul className={css.colours} aria-label="Colour card">
       {colours.map(([fill, name, means]) => (
         <li key={name}>
           <BreadPicture look={bread} crust={fill} width={84} />

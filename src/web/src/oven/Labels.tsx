@@ -4,6 +4,7 @@ import { api } from '../api/http';
 import { calendarDay } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { BreadPicture } from '../shaping/BreadPicture';
+import css from './oven.module.css';
 
 export default function Labels() {
   const { id = '' } = useParams();
@@ -17,10 +18,10 @@ export default function Labels() {
           Print
         </button>
       </header>
-      <div className="labels">
+      <div className={css.labels}>
         {data.flatMap((l, k) =>
           Array.from({ length: Math.min(l.pieces, 24) }, (_, i) => (
-            <article key={`${k}-${i}`} className="bag-label">
+            <article key={`${k}-${i}`} className={css.bagLabel}>
               <BreadPicture look={l.look} width={64} />
               <h2>{l.name}</h2>
               <p>

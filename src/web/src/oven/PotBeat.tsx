@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/http';
 import { houseNow, houseSpeed, useNow } from '../api/clock';
 import { hush, ring, speak } from '../bench/sound';
+import css from './oven.module.css';
 
 export function PotBeat({ bath, id }: { bath: Schemas['BathView']; id: string }) {
   const key = `pot/${id}`;
@@ -35,7 +36,7 @@ export function PotBeat({ bath, id }: { bath: Schemas['BathView']; id: string })
     setFrom(to);
   };
   return (
-    <section aria-label="The pot" className="pot-beat">
+    <section aria-label="The pot" className={css.potBeat}>
       <svg className="picture" viewBox="0 0 600 60" style={{ maxWidth: 640 }} aria-hidden="true">
         {beats.map((b, i) => {
           const [x, w] = [(600 * ((ends[i] ?? 0) - b.length)) / whole, (600 * b.length) / whole];

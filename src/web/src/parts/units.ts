@@ -22,7 +22,7 @@ const plain: Schemas['UnitsView'] = {
 export function useUnits() {
   const { data } = api.useQuery('get', '/api/kitchen');
   const units = data?.units ?? plain;
-  readTimesAs(units.clock);
+  readTimesAs(units.clock, data?.zone);
   return {
     mass: (grams: number) => shown(units.mass, grams),
     heat: (celsius: number) => shown(units.temperature, celsius),

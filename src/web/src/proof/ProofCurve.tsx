@@ -3,6 +3,7 @@ import type { Schemas } from '../api/http';
 import { clockTime, useNow } from '../api/clock';
 import { useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
+import css from './proof.module.css';
 
 type Proof = Schemas['ProofView'];
 
@@ -26,9 +27,9 @@ export function ProofCurve({ proof }: { proof: Proof }) {
     (t) => t < to,
   );
   return (
-    <section aria-label="Proof" className="proof-curve">
+    <section aria-label="Proof" className={css.proofCurve}>
       {proof.ready && (
-        <p className="ready" role="status">
+        <p className={css.ready} role="status">
           <b>{proof.ready}</b>
           {proof.inAt && proof.holdsUntil && (
             <>
@@ -103,8 +104,8 @@ export function ProofCurve({ proof }: { proof: Proof }) {
           </svg>
         )}
       </div>
-      <p className="muted proof-legend">Line: as reckoned from your looks. Band: four doughs in five. Green: ready.</p>
-      <div className="proof-facts">
+      <p className={`muted ${css.proofLegend}`}>Line: as reckoned from your looks. Band: four doughs in five. Green: ready.</p>
+      <div className={css.proofFacts}>
         <Sizes width={proof.width} />
         <p>
           {proof.early && proof.late ? (

@@ -1,6 +1,7 @@
 // A bread as it comes out of the oven: its shape, its crust, its slashes, and a light from the upper left.
 import type { CSSProperties, ReactNode } from 'react';
 import type { Schemas } from '../api/http';
+import css from './shaping.module.css';
 
 type Form = NonNullable<Schemas['Form']>;
 type Slashes = NonNullable<Schemas['Slashes']>;
@@ -26,8 +27,11 @@ export function Bread({ look, raw = false, crust }: Baked) {
   const form = look.form ?? 'ball';
   const slash = look.slashes && slashes[form]?.[look.slashes];
   return (
-    <g className={raw ? 'bread raw' : look.dark ? 'bread dark' : 'bread'} style={crust ? coloured(crust) : undefined}>
-      <ellipse cx={60} cy={71} rx={48} ry={5} className="shade" />
+    <g
+      className={raw ? `bread ${css.raw}` : look.dark ? `bread ${css.dark}` : 'bread'}
+      style={crust ? coloured(crust) : undefined}
+    >
+      <ellipse cx={60} cy={71} rx={48} ry={5} className={css.shade} />
       {drawn[form]}
       {slash && <path {...cut} d={slash} />}
     </g>
@@ -56,7 +60,7 @@ const slashes: Partial<Record<Form, Partial<Record<Slashes, string>>>> = {
   },
 };
 
-const light = (d: string) => <path d={d} className="light" fill="none" strokeWidth={5} strokeLinecap="round" />;
+const light = (d: string) => <path d={d} className={css.light} fill="none" strokeWidth={5} strokeLinecap="round" />;
 
 const roll = (
   <>
@@ -71,7 +75,7 @@ function Rope({ d, thick = 15 }: { d: string; thick?: number }) {
     <>
       <path {...rope} d={d} stroke="var(--crust-line)" strokeWidth={thick} />
       <path {...rope} d={d} stroke="var(--crust)" strokeWidth={thick - 5} />
-      <path {...rope} d={d} className="light" strokeWidth={2} transform="translate(-1 -2.5)" />
+      <path {...rope} d={d} className={css.light} strokeWidth={2} transform="translate(-1 -2.5)" />
     </>
   );
 }
@@ -81,7 +85,7 @@ const plait = (
     {[0, 1, 2, 3, 4].map((i) => (
       <g key={i} transform={`translate(${16 + i * 18} ${i % 2 === 0 ? 34 : 46})`}>
         <ellipse {...crust} cx={6} cy={8} rx={16} ry={11} transform={`rotate(${i % 2 === 0 ? 32 : -32} 6 8)`} />
-        <path d="M0 3 Q5 -1 11 2" className="light" fill="none" strokeWidth={3.5} strokeLinecap="round" />
+        <path d="M0 3 Q5 -1 11 2" className={css.light} fill="none" strokeWidth={3.5} strokeLinecap="round" />
       </g>
     ))}
   </>

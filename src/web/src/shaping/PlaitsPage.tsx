@@ -3,6 +3,7 @@ import { Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { Field } from '../parts/Field';
 import { PlaitTrainer, type Plaited } from './PlaitTrainer';
+import css from './shaping.module.css';
 
 const kinds: [string, string, Plaited][] = [
   ['3', 'Three strands', { tie: null, strands: 3 }],
@@ -36,7 +37,7 @@ export default function PlaitsPage() {
         ))}
       </div>
       {kind === 'own' && (
-        <div className="card own-plait">
+        <div className={`card ${css.ownPlait}`}>
           <Field id="strands" label="Strands">
             <Segmented value={strands} onChange={setStrands} options={[2, 3, 4, 5, 6, 7, 8]} aria-label="Strands" />
           </Field>

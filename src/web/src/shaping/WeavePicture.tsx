@@ -1,6 +1,7 @@
 // Strands over and under one another: ribbons drawn lowest first, each with its edge and its light, so that what lies on top
 // covers what lies below.
 import type { Schemas } from '../api/http';
+import css from './shaping.module.css';
 
 type Weave = Schemas['Weave'];
 type Piece = Schemas['WeavePiece'];
@@ -47,7 +48,7 @@ export function WeavePicture({
   const order = (last.tails ?? []).map((p) => p.points.at(-2) ?? 0);
   return (
     <svg
-      className="weave"
+      className={css.weave}
       viewBox={`-0.4 ${from} ${weave.width + 0.8} ${tall}`}
       height={room}
       style={{ maxWidth: '100%', ...(flipped ? { transform: 'scaleY(-1)' } : {}) }}
@@ -68,7 +69,7 @@ export function WeavePicture({
           />
         )),
       )}
-      <rect x={weave.width * 0.2} y={-0.42} width={weave.width * 0.6} height={0.62} rx={0.31} className="tucked" />
+      <rect x={weave.width * 0.2} y={-0.42} width={weave.width * 0.6} height={0.62} rx={0.31} className={css.tucked} />
       {order.map((x, place) => (
         <text
           key={place}
@@ -93,7 +94,7 @@ function Rope({ step, width, label, room }: { step: Schemas['WeaveStep']; width:
   const scale = 30;
   return (
     <svg
-      className="weave"
+      className={css.weave}
       viewBox={`-0.3 ${step.top} ${width + 0.6} ${step.bottom - step.top}`}
       width={(width + 0.6) * scale}
       style={{ maxWidth: '100%', maxHeight: room }}
@@ -127,8 +128,8 @@ function Ribbon({ d, strand, cap, moves = false }: RibbonOf) {
         strokeDasharray={cap === 'butt' ? '0 0.4 99.2 0.4' : undefined}
       />
       <path d={d} style={{ stroke: fill }} strokeWidth={0.9} />
-      <path d={d} className="light" style={{ color: fill }} strokeWidth={0.2} transform="translate(-0.17 0)" />
-      {moves && <path d={d} className="moving" pathLength={100} strokeWidth={0.14} />}
+      <path d={d} className={css.light} style={{ color: fill }} strokeWidth={0.2} transform="translate(-0.17 0)" />
+      {moves && <path d={d} className={css.moving} pathLength={100} strokeWidth={0.14} />}
     </g>
   );
 }

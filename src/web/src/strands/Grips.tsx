@@ -4,6 +4,7 @@ import type { Schemas } from '../api/http';
 import { clockTime, houseNow } from '../api/clock';
 import { useGrain } from '../parts/useGrain';
 import { timeAt } from './axis';
+import css from './strands.module.css';
 
 const minute = 60000;
 
@@ -25,7 +26,7 @@ export function Grips({
     return (
       <button
         key={`${grip.bake} ${grip.step}`}
-        className={mine ? 'grip held' : 'grip'}
+        className={mine ? `${css.grip} ${css.held}` : css.grip}
         role="slider"
         aria-label={name(grip)}
         aria-valuenow={Math.round(at / 60000)}
@@ -51,7 +52,7 @@ export function Grips({
           move(grip, new Date(later(Date.parse(grip.at) + by * grain)).toISOString());
         }}
       >
-        {mine && <span className="grip-time">{clockTime(at)}</span>}
+        {mine && <span className={css.gripTime}>{clockTime(at)}</span>}
       </button>
     );
   });

@@ -4,6 +4,7 @@ import { useUnits } from '../parts/units';
 import { clockTime, useNow } from '../api/clock';
 import { Bread } from '../shaping/BreadPicture';
 import { xAt } from './axis';
+import css from './strands.module.css';
 
 type Picture = Schemas['Picture'];
 type Point = Schemas['Point'];
@@ -73,7 +74,13 @@ export function StrandPicture({
       ))}
       {picture.away.map((a) => (
         <g key={a.from}>
-          <rect x={a.from} y={lanes[0]?.top} width={a.to - a.from} height={bottom - (lanes[0]?.top ?? 0)} className="nobody-up" />
+          <rect
+            x={a.from}
+            y={lanes[0]?.top}
+            width={a.to - a.from}
+            height={bottom - (lanes[0]?.top ?? 0)}
+            className={css.nobodyUp}
+          />
           {!slim && hands && a.to - a.from > 90 && (
             <text x={(a.from + a.to) / 2} y={hands.top + 18} fontSize={14} textAnchor="middle">
               nobody up

@@ -11,6 +11,7 @@ import { StrandPicture } from '../strands/StrandPicture';
 import { Troubles } from '../day/Troubles';
 import { Starters } from '../doughs/Starters';
 import { FirstQuestions } from '../first/FirstQuestions';
+import css from './today.module.css';
 
 export function Today() {
   const { data, error, refetch } = api.useQuery('get', '/api/today', undefined, {
@@ -81,7 +82,7 @@ function InTheCold() {
   return (
     <section className="card" aria-label="In the cold">
       <h2>In the cold</h2>
-      <ul className="lines in-the-cold">
+      <ul className={`lines ${css.inTheCold}`}>
         {data.map((t) => {
           const to = (to: Schemas['KeptIn']) => void move.make({ bake: t.bake, cut: t.cut, kind: t.kind, to });
           const frozen = t.in === 'freezer';
@@ -152,7 +153,7 @@ function DayPicture({ bakes }: { bakes: BenchView[] }) {
   const { data } = api.useQuery(
     'post',
     '/api/today/picture',
-    { body: { width, slim: width < 640, utcOffsetMinutes: utcOffsetMinutes() } },
+    { body: { width, utcOffsetMinutes: utcOffsetMinutes() } },
     { enabled: width > 0, placeholderData: (before) => before, refetchInterval: houseSpeed() > 1 ? 3000 : 30000 },
   );
   return (
@@ -166,7 +167,7 @@ function DayBar({ bake, next }: { bake: BenchView; next: Schemas['NextLine'][] }
   const now = useNow(500);
   const { beat } = bake;
   return (
-    <section className="bar today-bar" aria-label="Now">
+    <section className={`bar ${css.todayBar}`} aria-label="Now">
       <div>
         <h1 aria-live="polite">{beat?.say}</h1>
         <p>
@@ -176,7 +177,7 @@ function DayBar({ bake, next }: { bake: BenchView; next: Schemas['NextLine'][] }
             : beat?.phrase.detail || `ready ${clockTime(bake.ready)}`}
         </p>
       </div>
-      <dl className="beats">
+      <dl className={css.beats}>
         {next.map((n) => (
           <div key={n.bake + n.step} style={{ display: 'contents' }}>
             <dt>{clockTime(n.at)}</dt>

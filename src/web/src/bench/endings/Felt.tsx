@@ -8,6 +8,7 @@ import type { AtBeat } from '../AtTheBeat';
 import { DoughState } from '../DoughState';
 import { Frame } from '../Frame';
 import { Figure } from './Shown';
+import css from '../bench.module.css';
 
 type Answer = Schemas['Answer'];
 type Check = NonNullable<BenchView['check']>;
@@ -19,7 +20,7 @@ export function Felt(at: AtBeat) {
     <Frame {...at} say={beat.phrase.say} primary={null}>
       <Figure {...at} />
       {bake.check && <SoFar check={bake.check} />}
-      <div className="answers feels" role="group" aria-label="How it feels">
+      <div className={`answers ${css.feels}`} role="group" aria-label="How it feels">
         {beat.answers.map((a) => (
           <button
             key={a.value}
@@ -44,7 +45,7 @@ function SoFar({ check }: { check: Check }) {
     return (
       <div className="caution" role="status">
         <b>No more doses: {check.added} is a lot. Likelier a slip:</b>
-        <ul className="slips">
+        <ul className={css.slips}>
           {check.slips.map((s) => (
             <li key={s}>{s}</li>
           ))}
@@ -71,7 +72,7 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
   const isAny = dose.water !== 0 || dose.flour !== 0;
   const feel = answer.value as Schemas['DoughFeel'];
   return (
-    <div className="answers dose">
+    <div className={`answers ${css.dose}`}>
       <Grams
         label={`${check?.held ? `${check.liquid ?? 'Liquid'} poured in` : 'Water added'}, ${shown.mass.name}`}
         value={water}
@@ -121,7 +122,7 @@ function Grams({ label, of, value, change, spoon, wait }: GramsField) {
     change((value ?? 0) + by);
   };
   return (
-    <span className="by-spoon">
+    <span className={css.bySpoon}>
       <label>
         {label} <NumberInput className="typed" of="mass" value={value} onChange={change} placeholder="0" />
       </label>
