@@ -137,6 +137,22 @@ public sealed class FirstAnswersRules
         new FirstAnswers(NoScale: true).In(Kitchen).NoScale.ShouldBeTrue();
     }
 
+    [Fact]
+    public void Where_a_kitchen_is_decides_when_its_people_sleep()
+    {
+        var noon = new DateTimeOffset(2026, 7, 4, 12, 0, 0, TimeSpan.Zero);
+        var awake = Kitchen with { Awake = new(TimeSpan.FromHours(7), TimeSpan.FromHours(22)) };
+        DateTimeOffset Night(Kitchen kitchen) =>
+            kitchen.Closed(noon, kitchen.ZoneOr(TimeZoneInfo.Utc)).Hands.First(h => h.To > noon).From;
+        Night(awake).ShouldBe(noon.AddHours(10));
+        // Told once; who answers at a screen elsewhere moves no kitchen.
+        var tokyo = new FirstAnswers(Zone: "Asia/Tokyo").In(awake);
+        Night(tokyo).ShouldBe(noon.AddHours(1));
+        new FirstAnswers(Zone: "Europe/Berlin").In(tokyo).Zone.ShouldBe("Asia/Tokyo");
+        KitchenCheck.Of(tokyo, noon).ShouldBeEmpty();
+        KitchenCheck.Of(tokyo with { Zone = "Oven/Top" }, noon).Single().Field.ShouldBe("zone");
+    }
+
     [Theory]
     [InlineData(LengthUnit.Metric), InlineData(LengthUnit.Inches)]
     public void Trays_taken_are_those_sold_there_and_can_be_given_back(LengthUnit length)
