@@ -20,226 +20,234 @@ internal sealed class DayBuilder
     private const int Nowhere = int.MinValue;
 
     private readonly DayBlocks day;
-    private readonly int bakes;
+    private readonly Job[] jobs;
     private readonly int[] starts;
-
-    // For each minute, by how many things hands are wanted then; nobody being there is one.
-    private readonly byte[] busy;
-
-    // The blocks of each bake that have not begun: those done as soon as can be in their order, then those done in time.
-    private readonly int[][] own,
-        inTime;
-    private readonly int[] goesIn,
-        comesOut;
-
-    // The stays a block begins or ends; stays of one oven; minutes between two stays.
-    private readonly int[][] staysFrom,
-        staysOf,
-        inOven;
-    private readonly int[,] between;
+    private readonly HandsTime hands;
+    private readonly OvenTimes ovens;
 
     /// <param name="day">The day.</param>
     public DayBuilder(DayBlocks day)
     {
-        (this.day, bakes) = (day, day.Ready.Length);
-        var blocks = Enumerable.Range(0, day.Blocks.Length).ToList();
+        this.day = day;
+        jobs = [.. Enumerable.Range(0, day.Ready.Length).Select(b => new Job(b, day))];
         starts = [.. day.Blocks.Select(b => b.Fixed ?? Nowhere)];
-        busy = new byte[
-            day.Wanted.Select(w => w ?? 0)
-                .Concat(day.Blocks.Select(b => (b.Fixed ?? b.From) + b.Minutes))
-                .Concat(day.Away.Where(a => a.From < Beyond).Select(a => a.To))
-                .Append(0)
-                .Max()
-                + Beyond
-                + Later
-        ];
+        hands = new(LastMinute() + Beyond + Later);
+        ovens = new(day);
         foreach (var (from, to) in day.Away)
-            Mark(from, to, 1);
-        own =
-        [
-            .. Enumerable
-                .Range(0, bakes)
-                .Select(i =>
-                    Ordered([
-                        .. blocks.Where(b => day.Blocks[b].Bake == i && day.Blocks[b].Fixed is null && !day.Blocks[b].InTime),
-                    ])
-                ),
-        ];
-        inTime =
-        [
-            .. Enumerable
-                .Range(0, bakes)
-                .Select(i =>
-                    blocks.Where(b => day.Blocks[b].Bake == i && day.Blocks[b].Fixed is null && day.Blocks[b].InTime).ToArray()
-                ),
-        ];
-        var stays = Enumerable.Range(0, day.Stays.Length).ToList();
-        staysFrom = [.. blocks.Select(b => stays.Where(s => day.Stays[s].From == b).ToArray())];
-        staysOf = [.. Enumerable.Range(0, bakes).Select(i => stays.Where(s => day.Stays[s].Bake == i).ToArray())];
-        inOven = [.. stays.Select(s => stays.Where(o => o != s && day.Stays[o].Oven.Id == day.Stays[s].Oven.Id).ToArray())];
-        between = new int[stays.Count, stays.Count];
-        foreach (var s in stays)
-            foreach (var o in inOven[s])
-                between[s, o] = Between(day.Stays[s], day.Stays[o]);
-        (goesIn, comesOut) = (new int[stays.Count], new int[stays.Count]);
-        Array.Fill(goesIn, Nowhere);
-        foreach (var b in blocks.Where(b => day.Blocks[b].Fixed is not null))
-            Take(b);
-        foreach (var s in stays.Where(s => starts[day.Stays[s].From] != Nowhere && starts[day.Stays[s].Out] != Nowhere))
-            Occupy(s);
+            hands.Take(from, to);
+        for (var b = 0; b < starts.Length; b++)
+            if (IsThere(b))
+                TakeHands(b);
+        foreach (var stay in Enumerable.Range(0, day.Stays.Length))
+            TakeOven(stay);
     }
+
+    // What of a bake is still to be put somewhere.
+    private sealed class Job
+    {
+        public Job(int bake, DayBlocks day)
+        {
+            Bake = bake;
+            var all = Enumerable.Range(0, day.Blocks.Length).Where(b => day.Blocks[b].Bake == bake).ToList();
+            var open = all.Where(b => day.Blocks[b].Fixed is null).ToList();
+            UnderWay = open.Count < all.Count;
+            InOrder = Ordered([.. open.Where(b => !day.Blocks[b].InTime)], day);
+            InTime = [.. open.Where(b => day.Blocks[b].InTime)];
+            Stays = [.. Enumerable.Range(0, day.Stays.Length).Where(s => day.Stays[s].Bake == bake)];
+        }
+
+        public int Bake { get; }
+
+        // Some of it has begun.
+        public bool UnderWay { get; }
+
+        // Blocks done as soon as can be, each after those it waits for; and those done in time for others.
+        public int[] InOrder { get; }
+
+        public int[] InTime { get; }
+
+        public IEnumerable<int> Open => InOrder.Concat(InTime);
+
+        public int[] Stays { get; }
+
+        // A block waits only for blocks before it, but for what is made in time.
+        private static int[] Ordered(List<int> left, DayBlocks day)
+        {
+            var order = new List<int>();
+            while (left.Count > 0)
+            {
+                var next = left.FirstOrDefault(b => !day.Blocks[b].Waits.Any(w => left.Contains(w.Block)), left[0]);
+                left.Remove(next);
+                order.Add(next);
+            }
+            return [.. order];
+        }
+    }
+
+    private int LastMinute() =>
+        day.Wanted.Select(w => w ?? 0)
+            .Concat(day.Blocks.Select(b => (b.Fixed ?? b.From) + b.Minutes))
+            .Concat(day.Away.Where(a => a.From < Beyond).Select(a => a.To))
+            .Append(0)
+            .Max();
 
     /// <summary>The start of each block.</summary>
     public int[] Build()
     {
         // Those under way first, then by when they are wanted.
-        var order = Enumerable
-            .Range(0, bakes)
-            .OrderBy(b => !UnderWay(b))
-            .ThenBy(b => day.Wanted[b] ?? 0)
-            .ThenBy(b => b)
-            .ToArray();
-        foreach (var bake in order)
-            Place(bake);
-        var (best, aims, left) = ((int[])starts.Clone(), DayAims.Of(day, starts), MostPutBack);
-        var groups = order
-            .Select(b => new[] { b })
-            .Concat(order.SelectMany((a, i) => order.Skip(i + 1).SelectMany(b => new[] { new[] { b, a }, [a, b] })))
-            .Concat(
-                order.SelectMany(a =>
-                    order.Where(b => b != a).SelectMany(b => order.Where(c => c != a && c != b).Select(c => new[] { a, b, c }))
-                )
-            )
-            .ToList();
-        for (
-            var (g, since) = (0, 0);
-            since < groups.Count && left > 0 && aims is not { Off: 0, Late: 0, Over: 0, Waits: 0 };
-            g = (g + 1) % groups.Count, since++
-        )
+        var order = jobs.OrderBy(j => !j.UnderWay).ThenBy(j => day.Wanted[j.Bake] ?? 0).ThenBy(j => j.Bake).ToArray();
+        foreach (var job in order)
+            Place(job);
+        return Improved([.. Groups(order)]);
+    }
+
+    // Which are taken out together, and in which order they are put back.
+    private static IEnumerable<Job[]> Groups(Job[] order)
+    {
+        foreach (var job in order)
+            yield return [job];
+        for (var i = 0; i < order.Length; i++)
+            foreach (var other in order.Skip(i + 1))
+            {
+                yield return [other, order[i]];
+                yield return [order[i], other];
+            }
+        foreach (var a in order)
+            foreach (var b in order.Where(b => b != a))
+                foreach (var c in order.Where(c => c != a && c != b))
+                    yield return [a, b, c];
+    }
+
+    // Round the groups until none of them made the day better, nothing is wrong with it, or enough was tried.
+    private int[] Improved(Job[][] groups)
+    {
+        var (best, aims) = ((int[])starts.Clone(), DayAims.Of(day, starts));
+        var (left, group, since) = (MostPutBack, 0, 0);
+        while (since < groups.Length && left > 0 && aims is not { Off: 0, Late: 0, Over: 0, Waits: 0 })
         {
-            foreach (var bake in groups[g])
-                Remove(bake);
-            foreach (var bake in groups[g])
-                Place(bake);
-            left -= groups[g].Length;
+            foreach (var job in groups[group])
+                Remove(job);
+            foreach (var job in groups[group])
+                Place(job);
+            left -= groups[group].Length;
+            since++;
             if (DayAims.Of(day, starts) is var now && now < aims)
-                (best, aims, since) = ((int[])starts.Clone(), now, -1);
+                (best, aims, since) = ((int[])starts.Clone(), now, 0);
             else
-                Restore(groups[g], best);
+                Restore(groups[group], best);
+            group = (group + 1) % groups.Length;
         }
         return best;
     }
 
-    private bool UnderWay(int bake) => day.Blocks.Any(k => k.Bake == bake && k.Fixed is not null);
+    private bool IsThere(int block) => starts[block] != Nowhere;
 
-    // A block waits only for blocks before it, but for what is made in time.
-    private int[] Ordered(List<int> left)
-    {
-        var order = new List<int>();
-        while (left.Count > 0)
-        {
-            var next = left.FirstOrDefault(b => !day.Blocks[b].Waits.Any(w => left.Contains(w.Block)), left[0]);
-            left.Remove(next);
-            order.Add(next);
-        }
-        return [.. order];
-    }
-
-    private void Mark(int from, int to, int more)
-    {
-        for (var t = Math.Max(0, from); t < to && t < busy.Length; t++)
-            busy[t] = (byte)(busy[t] + more);
-    }
-
-    private void Take(int b)
+    private void TakeHands(int b)
     {
         if (day.Blocks[b].Hands)
-            Mark(starts[b], starts[b] + day.Blocks[b].Minutes, 1);
+            hands.Take(starts[b], starts[b] + day.Blocks[b].Minutes);
     }
 
-    private void Occupy(int s)
+    // As soon as it is known when it goes in and comes out.
+    private void TakeOven(int s)
     {
         var stay = day.Stays[s];
-        (goesIn[s], comesOut[s]) = (
-            starts[stay.From] + stay.In,
-            stay.From == stay.Out ? starts[stay.From] + day.Blocks[stay.From].Minutes : starts[stay.Out] + 1
-        );
+        if (ovens.Has(s) || !IsThere(stay.From) || !IsThere(stay.Out))
+            return;
+        var end = stay.From == stay.Out ? starts[stay.From] + day.Blocks[stay.From].Minutes : starts[stay.Out] + 1;
+        ovens.Take(s, starts[stay.From] + stay.In, end);
     }
 
-    private void Remove(int bake)
+    private void Remove(Job job)
     {
-        foreach (var b in own[bake].Concat(inTime[bake]))
+        foreach (var b in job.Open)
         {
-            if (day.Blocks[b].Hands && starts[b] != Nowhere)
-                Mark(starts[b], starts[b] + day.Blocks[b].Minutes, -1);
+            if (day.Blocks[b].Hands && IsThere(b))
+                hands.Give(starts[b], starts[b] + day.Blocks[b].Minutes);
             starts[b] = Nowhere;
         }
-        foreach (var s in staysOf[bake])
-            if (starts[day.Stays[s].From] == Nowhere || starts[day.Stays[s].Out] == Nowhere)
-                goesIn[s] = Nowhere;
+        foreach (var s in job.Stays.Where(s => !IsThere(day.Stays[s].From) || !IsThere(day.Stays[s].Out)))
+            ovens.Give(s);
     }
 
-    private void Restore(int[] group, int[] from)
+    private void Restore(Job[] group, int[] from)
     {
-        foreach (var bake in group)
-            Remove(bake);
-        foreach (var bake in group)
-            Put(bake, from);
+        foreach (var job in group)
+            Remove(job);
+        foreach (var job in group)
+            Put(job, from);
     }
 
-    private void Put(int bake, int[] from)
+    private void Put(Job job, int[] from)
     {
-        foreach (var b in own[bake].Concat(inTime[bake]))
+        foreach (var b in job.Open)
         {
             starts[b] = from[b];
-            Take(b);
+            TakeHands(b);
         }
-        foreach (var s in staysOf[bake])
-            Occupy(s);
+        foreach (var s in job.Stays)
+            TakeOven(s);
     }
 
-    private void Place(int bake)
+    // What is against a bake as it was put, the gravest first: minutes from its pins, of patience broken, late, over, early.
+    private readonly record struct Against(int Off, int Broken, int Late, int Over, int Early) : IComparable<Against>
     {
-        if (own[bake].Length + inTime[bake].Length == 0)
+        public int CompareTo(Against other) =>
+            (Off, Broken, Late, Over, Early).CompareTo((other.Off, other.Broken, other.Late, other.Over, other.Early));
+    }
+
+    private void Place(Job job)
+    {
+        if (!job.Open.Any())
             return;
-        (int[] Starts, (int Off, int Broken, int Late, int Over, int Waits) Cost)? best = null;
-        foreach (var begin in UnderWay(bake) ? [0] : Begins(bake))
+        int[]? best = null;
+        var least = default(Against);
+        foreach (var begin in job.UnderWay ? [0] : Begins(job))
         {
-            if (!Try(bake, begin, false))
+            if (!Try(job, begin, false))
                 continue;
-            var ready = day.Ready[bake].Max(r => starts[r.Block] + r.Minutes);
-            var over = day.Proofs.Where(p => p.Bake == bake).Sum(p => Math.Max(0, starts[p.To] - starts[p.From] - p.Late));
-            var cost = (
-                Off(bake),
-                Broken(bake),
-                Math.Max(0, ready - (day.Wanted[bake] ?? 0)),
-                over,
-                day.Wanted[bake] is { } wanted ? Math.Max(0, wanted - ready) : 0
-            );
-            if (best is null || cost.CompareTo(best.Value.Cost) < 0)
-                best = ([.. starts], cost);
-            Remove(bake);
+            var against = AgainstIt(job);
+            if (best is null || against.CompareTo(least) < 0)
+                (best, least) = ([.. starts], against);
+            Remove(job);
             // Candidates come the latest first: nothing better follows the first that is in time.
-            if (best.Value.Cost is (0, 0, 0, 0, _) || (day.Wanted[bake] is null && best.Value.Cost is (0, 0, _, 0, _)))
+            if (least is { Off: 0, Broken: 0, Over: 0 } && (least.Late == 0 || day.Wanted[job.Bake] is null))
                 break;
         }
         // A bake that meets with what cannot be helped is taken as it comes.
         if (best is null)
-            Try(bake, 0, true);
+            Try(job, 0, true);
         else
-            Put(bake, best.Value.Starts);
+            Put(job, best);
     }
 
-    // When to begin: as late as would do if it were alone, then ever earlier, then later than wanted.
-    private IEnumerable<int> Begins(int bake)
+    private Against AgainstIt(Job job)
     {
-        if (day.Wanted[bake] is not { } wanted)
+        var ready = day.Ready[job.Bake].Max(r => starts[r.Block] + r.Minutes);
+        var wanted = day.Wanted[job.Bake];
+        return new(
+            job.Open.Sum(b => day.Blocks[b].Pin is { } pin ? Math.Abs(starts[b] - pin) : 0),
+            job.InOrder.Sum(Impatience),
+            Math.Max(0, ready - (wanted ?? 0)),
+            day.Proofs.Where(p => p.Bake == job.Bake).Sum(p => Math.Max(0, starts[p.To] - starts[p.From] - p.Late)),
+            Math.Max(0, (wanted ?? ready) - ready)
+        );
+    }
+
+    // Minutes of patience that are broken.
+    private int Impatience(int b) =>
+        day.Blocks[b] is { Patience: { } patience, Pin: null } ? Math.Max(0, starts[b] - Soonest(b) - patience) : 0;
+
+    // When to begin: as late as would do if it were alone, then ever earlier, then later than wanted.
+    private IEnumerable<int> Begins(Job job)
+    {
+        if (day.Wanted[job.Bake] is not { } wanted)
         {
             for (var later = 0; later <= Later; later += Math.Max(Fineness, later / Coarser))
                 yield return later;
             yield break;
         }
-        var latest = Math.Max(0, wanted - Alone(bake));
+        var latest = Math.Max(0, wanted - Alone(job));
         for (var earlier = 0; earlier <= Earlier && latest - earlier >= 0; earlier += Fineness)
             yield return latest - earlier;
         if (latest % Fineness != 0)
@@ -249,27 +257,17 @@ internal sealed class DayBuilder
     }
 
     // How long it takes with nothing in its way.
-    private int Alone(int bake)
+    private int Alone(Job job)
     {
         var at = new Dictionary<int, int>();
-        foreach (var b in own[bake])
+        foreach (var b in job.InOrder)
             at[b] = day.Blocks[b]
                 .Waits.Where(w => at.ContainsKey(w.Block))
                 .Select(w => at[w.Block] + w.Least)
                 .Append(day.Blocks[b].From)
                 .Max();
-        return day.Ready[bake].Max(r => (at.TryGetValue(r.Block, out var start) ? start : starts[r.Block]) + r.Minutes);
+        return day.Ready[job.Bake].Max(r => (at.TryGetValue(r.Block, out var start) ? start : starts[r.Block]) + r.Minutes);
     }
-
-    // How many minutes of patience are broken, and how far what is pinned is from its pin.
-    private int Broken(int bake) =>
-        own[bake]
-            .Sum(b =>
-                day.Blocks[b] is { Patience: { } patience, Pin: null } ? Math.Max(0, starts[b] - Soonest(b) - patience) : 0
-            );
-
-    private int Off(int bake) =>
-        own[bake].Concat(inTime[bake]).Sum(b => day.Blocks[b].Pin is { } pin ? Math.Abs(starts[b] - pin) : 0);
 
     private int Earliest(int block) => After(block, day.Blocks[block].Waits);
 
@@ -280,174 +278,119 @@ internal sealed class DayBuilder
     {
         var earliest = day.Blocks[block].From;
         foreach (var wait in waits)
-            if (starts[wait.Block] != Nowhere)
+            if (IsThere(wait.Block))
                 earliest = Math.Max(earliest, starts[wait.Block] + wait.Least);
         return earliest;
     }
 
     // The bake begun then, each block as soon as it can be. False, and nothing of it there, when one cannot within its patience.
-    private bool Try(int bake, int begin, bool force)
+    private bool Try(Job job, int begin, bool force)
     {
-        if (Walk(bake, begin, force))
-            return true;
-        Remove(bake);
+        if (job.InOrder.All(b => PutSoon(b, job, begin, force)) && job.InTime.All(b => PutInTime(b, job, begin, force)))
+            if (force || (Machines(job) && Rooms(job) && job.Stays.All(ovens.Goes)))
+                return true;
+        Remove(job);
         return false;
     }
 
-    private bool Walk(int bake, int begin, bool force)
+    // As soon as hands and ovens allow.
+    private bool PutSoon(int b, Job job, int begin, bool force)
     {
-        foreach (var b in own[bake])
+        var block = day.Blocks[b];
+        var notBefore = block.Waits.Any(w => IsThere(w.Block)) ? 0 : begin;
+        var patient = block.Pin is null && !force ? block.Patience : null;
+        var last = patient is { } patience ? Math.Max(Soonest(b), notBefore) + patience : int.MaxValue;
+        var t = Math.Max(Math.Max(Earliest(b), notBefore), block.Pin ?? int.MinValue);
+        while (t < hands.End)
         {
-            var block = day.Blocks[b];
-            var earliest = Math.Max(Earliest(b), block.Waits.All(w => starts[w.Block] == Nowhere) ? begin : 0);
-            var patient = Math.Max(Soonest(b), block.Waits.All(w => starts[w.Block] == Nowhere) ? begin : 0);
-            var t = Math.Max(earliest, block.Pin ?? int.MinValue);
-            while (t < busy.Length)
-            {
-                if (!force && block.Pin is null && block.Patience is { } patience && t > patient + patience)
-                    return false;
-                var next = Next(b, t);
-                if (next == t)
-                    break;
-                t = next;
-            }
-            starts[b] = t;
-            Take(b);
-            foreach (var s in staysOf[bake])
-                if (goesIn[s] == Nowhere && starts[day.Stays[s].From] != Nowhere && starts[day.Stays[s].Out] != Nowhere)
-                    Occupy(s);
-        }
-        // What is made in time: as late as hands allow before what it is for.
-        foreach (var b in inTime[bake])
-        {
-            var latest =
-                day.Blocks[b].Pin
-                ?? own[bake]
-                    .SelectMany(k => day.Blocks[k].Waits.Where(w => w.Block == b).Select(w => starts[k] - w.Least))
-                    .DefaultIfEmpty(begin)
-                    .Min();
-            var (t, least) = (latest, Math.Max(0, day.Blocks[b].From));
-            while (t >= least && day.Blocks[b].Hands && BusyUntil(t, t + day.Blocks[b].Minutes) is not null)
-                t--;
-            if (t < least && !force)
+            if (t > last)
                 return false;
-            starts[b] = t < least ? Math.Max(0, latest) : t;
-            Take(b);
+            var next = Next(b, t);
+            if (next == t)
+                break;
+            t = next;
         }
-        return force
-            || (
-                Machines(bake)
-                && Rooms(bake)
-                && staysOf[bake].All(s => goesIn[s] == Nowhere || NextOven(s, goesIn[s], comesOut[s]) is null)
-            );
+        starts[b] = t;
+        TakeHands(b);
+        foreach (var s in job.Stays)
+            TakeOven(s);
+        return true;
     }
 
-    // When the hands are free again, if they are not between these.
-    private int? BusyUntil(int from, int to)
+    // As late as hands allow before what it is for.
+    private bool PutInTime(int b, Job job, int begin, bool force)
     {
-        for (var t = Math.Min(to, busy.Length) - 1; t >= Math.Max(0, from); t--)
-            if (busy[t] > 0)
-            {
-                while (t < busy.Length && busy[t] > 0)
-                    t++;
-                return t;
-            }
-        return null;
+        var block = day.Blocks[b];
+        var latest =
+            block.Pin
+            ?? job
+                .InOrder.SelectMany(k => day.Blocks[k].Waits.Where(w => w.Block == b).Select(w => starts[k] - w.Least))
+                .DefaultIfEmpty(begin)
+                .Min();
+        var (t, least) = (latest, Math.Max(0, block.From));
+        while (t >= least && block.Hands && hands.BusyUntil(t, t + block.Minutes) is not null)
+            t--;
+        if (t < least && !force)
+            return false;
+        starts[b] = t < least ? Math.Max(0, latest) : t;
+        TakeHands(b);
+        return true;
     }
 
     // The minute itself when the block can begin then, else the next to try.
     private int Next(int b, int t)
     {
         var block = day.Blocks[b];
-        if (block.Hands && BusyUntil(t, t + block.Minutes) is { } free)
+        if (block.Hands && hands.BusyUntil(t, t + block.Minutes) is { } free)
             return free;
-        foreach (var s in staysFrom[b])
-        {
-            var (stay, out_) = (day.Stays[s], t + block.Minutes);
-            if (stay.Out != b)
-            {
-                // Out again when it can be: hands and oven have to agree to that now.
-                out_ = t;
-                foreach (var wait in day.Blocks[stay.Out].Waits)
-                    if (wait.Block == b)
-                        out_ = Math.Max(out_, t + wait.Least);
-                if (day.Blocks[stay.Out].Patience == 0 && BusyUntil(out_, out_ + day.Blocks[stay.Out].Minutes) is { } then)
-                    return t + Math.Max(1, then - out_);
-                out_++;
-            }
-            if (NextOven(s, t + stay.In, out_) is { } oven)
-                return Math.Max(t + 1, oven - stay.In);
-        }
+        for (var s = 0; s < day.Stays.Length; s++)
+            if (day.Stays[s].From == b && NextForOven(s, b, t) is { } next)
+                return next;
         return t;
     }
 
-    // When the oven takes this stay, if not between these.
-    private int? NextOven(int s, int from, int to)
+    // The next minute to try where what goes in with this block cannot at this one; null when it can.
+    private int? NextForOven(int s, int b, int t)
     {
-        var (stay, racks, next) = (day.Stays[s], day.Stays[s].Racks, (int?)null);
-        foreach (var o in inOven[s])
+        var stay = day.Stays[s];
+        var end = t + day.Blocks[b].Minutes;
+        if (stay.Out != b)
         {
-            if (goesIn[o] == Nowhere)
-                continue;
-            var other = day.Stays[o];
-            if (other.Heat is not null && other.Heat == stay.Heat)
-            {
-                if (from < comesOut[o] && goesIn[o] < to && (racks += other.Racks) > stay.Oven.Racks)
-                    next = Math.Max(next ?? 0, comesOut[o]);
-            }
-            else if (comesOut[o] + between[o, s] > from && to + between[s, o] > goesIn[o])
-                next = Math.Max(next ?? 0, comesOut[o] + between[o, s]);
+            // Out again when it can be: hands and oven have to agree to that now.
+            var (outAt, unload) = (t, day.Blocks[stay.Out]);
+            foreach (var wait in unload.Waits)
+                if (wait.Block == b)
+                    outAt = Math.Max(outAt, t + wait.Least);
+            if (unload.Patience == 0 && hands.BusyUntil(outAt, outAt + unload.Minutes) is { } free)
+                return t + Math.Max(1, free - outAt);
+            end = outAt + 1;
         }
-        return next;
+        return ovens.Next(s, t + stay.In, end) is { } oven ? Math.Max(t + 1, oven - stay.In) : null;
     }
 
-    /// <summary>Minutes between two stays that cannot share an oven: to heat it, to cool it, or until it is safe for
-    /// dough.</summary>
-    public static int Between(OvenStay before, OvenStay after) =>
-        (before.Heat, after.Heat) switch
-        {
-            ({ } from, { }) => after.Turns(from),
-            ({ } from, null) => UntilSafe(from, after),
-            (null, { }) => after.FromCold,
-            _ => 0,
-        };
+    private bool Machines(Job job) => day.Machines.All(m => !IsOf(job, m) || Goes(m));
 
-    // It may fall while it is about to be made warm.
-    private static int UntilSafe(Measures.Temperature from, OvenStay proof) =>
-        Math.Max(0, (int)Math.Ceiling(Proofing.Place.SafeAfter(from, proof.Room).TotalMinutes) - proof.Lead);
+    private bool IsOf(Job job, MachineStay m) => IsThere(m.From) && IsThere(m.To) && day.Blocks[m.From].Bake == job.Bake;
 
-    private bool Machines(int bake) =>
-        day.Machines.All(m =>
-            starts[m.From] == Nowhere
-            || starts[m.To] == Nowhere
-            || day.Blocks[m.From].Bake != bake
-            || (
-                day.Machines.All(o =>
-                    o == m
-                    || o.Machine != m.Machine
-                    || starts[o.From] == Nowhere
-                    || starts[o.To] == Nowhere
-                    || starts[o.To] + o.After <= starts[m.From]
-                    || starts[m.To] + m.After <= starts[o.From]
-                ) && day.Quiet.All(q => starts[m.To] <= q.From || q.To <= starts[m.From] + m.Silent)
-            )
-        );
+    // No other dough is in it, and it is quiet when it has to be.
+    private bool Goes(MachineStay m) =>
+        day.Machines.All(o => o == m || o.Machine != m.Machine || !IsThere(o.From) || !IsThere(o.To) || Apart(m, o))
+        && day.Quiet.All(q => starts[m.To] <= q.From || q.To <= starts[m.From] + m.Silent);
+
+    private bool Apart(MachineStay a, MachineStay b) =>
+        starts[b.To] + b.After <= starts[a.From] || starts[a.To] + a.After <= starts[b.From];
 
     // As many trays as stand anywhere in the time, whether or not all at once.
-    private bool Rooms(int bake) =>
+    private bool Rooms(Job job) =>
         day.Rooms.All(r =>
-            day.Blocks[r.To].Bake != bake
-            || starts[r.To] == Nowhere
-            || r.Trays
-                + day.Rooms.Where(o =>
-                        o != r
-                        && o.Place == r.Place
-                        && starts[o.From] != Nowhere
-                        && starts[o.To] != Nowhere
-                        && starts[o.From] + o.In < starts[r.To]
-                        && starts[r.From] + r.In < starts[o.To]
-                    )
-                    .Sum(o => o.Trays)
-                <= r.Holds
+            day.Blocks[r.To].Bake != job.Bake
+            || !IsThere(r.To)
+            || r.Trays + day.Rooms.Where(o => o != r && o.Place == r.Place && Meets(o, r)).Sum(o => o.Trays) <= r.Holds
         );
+
+    private bool Meets(PlaceStay a, PlaceStay b) =>
+        IsThere(a.From)
+        && IsThere(a.To)
+        && starts[a.From] + a.In < starts[b.To]
+        && starts[b.From] + b.In < starts[a.To];
 }

@@ -217,8 +217,8 @@ internal sealed class DayModel
                     continue;
                 // Times between hold to the triangle rule, so pairs are enough.
                 var order = Flag($"o{i}.{k}");
-                model.Add(Out(a) + DayBuilder.Between(a, b) <= In(b)).OnlyEnforceIf(order);
-                model.Add(Out(b) + DayBuilder.Between(b, a) <= In(a)).OnlyEnforceIf(order.Not());
+                model.Add(Out(a) + OvenTimes.Between(a, b) <= In(b)).OnlyEnforceIf(order);
+                model.Add(Out(b) + OvenTimes.Between(b, a) <= In(a)).OnlyEnforceIf(order.Not());
             }
         foreach (
             var heat in stays
