@@ -321,6 +321,50 @@ public sealed class WayRules
     }
 
     [Fact]
+    public void Pieces_shaped_for_another_day_go_into_the_cold_before_the_others_rise()
+    {
+        var later = new CutChoice("round-bun", 6) { Keep = ShapedIn.Freezer };
+        var laid = Laid(SoftRolls, Of(new CutChoice("round-bun", 4, Grams(90)), later));
+        Beats(laid)
+            .Where(k => k is "divide" or "keep-shaped-#" or "shape" or "load" or "unload")
+            .ShouldBe(["divide", "keep-shaped-#", "shape", "load", "unload"]);
+        laid.Steps.Batches.Select(b => (b.Batch.Cut, b.Batch.Pieces)).ShouldBe([(0, 4)]);
+        // Hands take as long for them as for the others; and something is to be baked.
+        var each = (At(laid, "shape").Step.Length / 4).TotalSeconds;
+        (At(laid, "keep-shaped-2").Step.Length - Minutes(1)).TotalSeconds.ShouldBe(6 * each, .01);
+        BakeDecision.Of(SoftRolls, Of(later), DayRules.Full, Morning).Problems.Single().Field.ShouldBe("cuts");
+    }
+
+    [Theory]
+    [InlineData(ShapedWas.Chilled), InlineData(ShapedWas.Thawed), InlineData(ShapedWas.Frozen)]
+    public void Pieces_shaped_another_day_are_only_set_out_and_rise_as_cold_as_they_are(ShapedWas was)
+    {
+        var laid = Shaped(was, 10);
+        Beats(laid).Take(3).ShouldBe(["shape", "start-proof", "look-#"]);
+        laid.Timetable.Slots.ShouldNotContain(s => s.Step.Rule.MakesDough || s.Step.Kind.Name == "divide");
+        At(laid, "shape").Step.Length.ShouldBe(Minutes(1) + TimeSpan.FromSeconds(6 * 8));
+        // What thaws takes longest. In the fridge it rises on: the longer it stood, the less is left.
+        TimeSpan Best(ShapedWas how, double hours) => Shaped(how, hours).Steps.Batches[0].Proof.Window!.Best;
+        Best(ShapedWas.Frozen, 10).ShouldBeGreaterThan(Best(ShapedWas.Thawed, 10) + Minutes(40));
+        Best(ShapedWas.Thawed, 10).ShouldBeGreaterThan(Best(ShapedWas.Chilled, 10));
+        Best(ShapedWas.Chilled, 2).ShouldBeGreaterThan(Best(ShapedWas.Chilled, 14) + Minutes(2));
+        Best(ShapedWas.Frozen, 2).ShouldBe(Best(ShapedWas.Frozen, 400));
+    }
+
+    // Six round buns of another day.
+    private static Layout Shaped(ShapedWas was, double hours)
+    {
+        var pieces = new ShapedPieces("round-bun", 6, was);
+        var lump = new Lump(Guid.NewGuid(), 1, Grams(540), Morning.AddHours(-hours)) { Shaped = pieces };
+        var cuts = Of(new CutChoice("round-bun", 6)) with { MachineId = "hand" };
+        pieces.Are(cuts.Cuts).ShouldBeTrue();
+        pieces.Are([new("round-bun", 5)]).ShouldBeFalse();
+        pieces.Are([new("long-bun", 6)]).ShouldBeFalse();
+        var spec = BakeDecision.Of(lump.Of(SoftRolls), cuts, DayRules.Full, Morning).Value;
+        return Layout.Of(spec with { Made = spec.Made with { From = lump } }, Morning);
+    }
+
+    [Fact]
     public void Slices_are_cut_by_halves_and_thirds()
     {
         var six = Slicing.Of(Length.FromMillimetres(240), Grams(600), 6);

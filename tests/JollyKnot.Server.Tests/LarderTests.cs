@@ -73,6 +73,42 @@ public sealed class LarderTests : IDisposable
     }
 
     [Fact]
+    public async Task Pieces_shaped_and_frozen_stand_there_and_are_baked_as_they_are()
+    {
+        object[] cuts =
+        [
+            new { familyId = "round-bun", pieces = 4 },
+            new
+            {
+                familyId = "round-bun",
+                pieces = 5,
+                keep = "freezer",
+            },
+        ];
+        var bake = await house.Bake(House.Cuts("blue", "counter", null, cuts));
+        (await house.Tell(bake, new { type = "step-done", step = "keep-shaped-2" })).Status.ShouldBe(200);
+        var thing = (await Larder()).Single()!;
+        ((string)thing["kind"]!, (string)thing["what"]!, (string)thing["in"]!).ShouldBe(
+            ("shaped", "5 round buns, shaped,", "freezer")
+        );
+        ((DateTimeOffset)thing["useBy"]!).ShouldBe(house.Now.AddDays(30));
+        house.Pass(TimeSpan.FromDays(4));
+        var choice = (await house.Get($"/api/larder/{bake}/1/first-choice")).Body["choice"]!;
+        var doughId = Guid.NewGuid();
+        (await house.Post("/api/layouts", new { doughId, choice })).Status.ShouldBe(200);
+        var other = choice.DeepClone();
+        other["cuts"]![0]!["familyId"] = "pan-roll";
+        var refused = await house.Post("/api/layouts", new { doughId, choice = other });
+        (refused.Status, (string)refused.Body["field"]!).ShouldBe((400, "choice.cuts[0].familyId"));
+        // Out of the freezer into the fridge they thaw, and are still theirs.
+        (await Move(bake, "fridge", "shaped")).Status.ShouldBe(204);
+        house.Pass(TimeSpan.FromHours(11));
+        var made = await house.Post("/api/bakes", new { id = Guid.NewGuid(), layout = new { doughId, choice } });
+        ((string)made.Body["beat"]!["say"]!).ShouldBe("Take 5 round buns out of the fridge and set them out, apart.");
+        (await Larder()).ShouldBeEmpty();
+    }
+
+    [Fact]
     public async Task Bread_is_frozen_as_many_as_there_are()
     {
         var bake = await HalfKept();

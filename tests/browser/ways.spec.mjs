@@ -1,5 +1,5 @@
 // Every way of working, from a pasted recipe to the table: what is said is what this kitchen has, and nothing else.
-import { accessible, call, choose, expect, test } from './house.mjs';
+import { accessible, call, choose, expect, rolls, test } from './house.mjs';
 import { change, inOunces, layOut, more, order, result, says, start, toTheTable, words } from './ways.mjs';
 
 test('a plait and a twist, in ounces: each gets its own seeds, and no figure is a gram', async ({ page, server }) => {
@@ -130,6 +130,28 @@ test('half tonight, half tomorrow: the rest stands on the first screen, and beco
   order(tomorrow, 'fetch-lump', 'divide', 'shape', 'start-proof', 'load');
   await page.visit('/');
   await expect(page.getByRole('region', { name: 'In the cold' })).toHaveCount(0);
+});
+
+test('buns shaped today and frozen are baked another day: taken out, set out, and nothing divided', async ({ page, server }) => {
+  await page.visit(`/lay-out?dough=${rolls}`);
+  await choose(page, 'Becomes', 'round buns');
+  await page.getByLabel('Pieces', { exact: true }).fill('4');
+  await page.getByRole('button', { name: 'Another shape' }).click();
+  await choose(page, 'Becomes 2', 'round buns');
+  await page.getByRole('group', { name: 'Cut 2' }).getByRole('button', { name: /^Oven/ }).click();
+  await choose(page, 'Baked 2', 'another day: shaped, into the freezer');
+  const said = await toTheTable(page, server);
+  expect(says(said, 'keep-shaped-2')).toMatch(/Shape \d+ round buns and put them into the freezer\./);
+  order(said, 'divide', 'keep-shaped-2', 'shape', 'load');
+  await server.pass(3 * 24 * 60);
+  await page.visit('/');
+  const cold = page.getByRole('region', { name: 'In the cold' });
+  await expect(cold).toContainText(/\d+ round buns, shaped, in the freezer since/);
+  await cold.getByRole('link', { name: 'Bake them' }).click();
+  const later = await toTheTable(page, server);
+  expect(later[0]).toMatch(/Take \d+ round buns out of the freezer and set them out, apart\./);
+  expect(later.filter((s) => /^(divide|weigh|keep|fetch)/.test(s))).toEqual([]);
+  order(later, 'shape', 'start-proof', 'load', 'unload');
 });
 
 test('rolls from a bowl: no paddle, pan or program is named, and the same again is one touch', async ({ page, server }) => {

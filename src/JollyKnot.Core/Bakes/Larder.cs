@@ -15,6 +15,9 @@ public enum KeptKind
 
     /// <summary>Baked bread.</summary>
     Bread,
+
+    /// <summary>Shaped pieces, to be baked.</summary>
+    Shaped,
 }
 
 /// <summary>Where it is.</summary>
@@ -57,8 +60,19 @@ public sealed record KeptThing(
     /// <summary>It is this one.</summary>
     public bool Is(Guid bake, int cut, KeptKind kind) => Bake == bake && Cut == cut && Kind == kind;
 
-    /// <summary>The lump it is.</summary>
-    public Lump AsLump => new(Bake, Cut, Mass, Since);
+    /// <summary>The dough it is: as a lump, or shaped as its bake cut it.</summary>
+    /// <param name="cuts">What its bake cut its dough into.</param>
+    public Lump AsLump(ImmutableArray<Cut> cuts) =>
+        new(Bake, Cut, Mass, Since)
+        {
+            Shaped = Kind == KeptKind.Shaped ? new(cuts[Cut].Bread!.Family.Id, Pieces, Was(cuts[Cut])) : null,
+        };
+
+    // What was moved to the fridge after it was frozen has thawed there.
+    private ShapedWas Was(Cut cut) =>
+        In == KeptIn.Freezer ? ShapedWas.Frozen
+        : cut.Keep == ShapedIn.Fridge && Moved == Since ? ShapedWas.Chilled
+        : ShapedWas.Thawed;
 }
 
 /// <summary>Everything kept.</summary>
@@ -87,16 +101,33 @@ public sealed record Larder(ImmutableArray<KeptThing> Things)
         foreach (var step in state.Chain.Steps.Where(s => s.Is(Milestone.KeptCold)))
         {
             var cut = step.Id.Number - 1;
-            var known = larder.Find(bake, cut, KeptKind.Dough);
+            var kind = spec.Cuts[cut].Bread is null ? KeptKind.Dough : KeptKind.Shaped;
+            var known = larder.Find(bake, cut, kind);
             if (state.SoFar.When(step.Id) is not { } since || state.Timetable[step.Id]?.State == StepState.Skipped)
                 larder = known is null or { In: KeptIn.Gone } ? larder : new(larder.Things.Remove(known));
             else if (known is null)
                 larder = larder.With(
-                    new(bake, cut, KeptKind.Dough, spec.Dough.Name, 1, step.About!.Mass!.Value, since, KeptIn.Fridge, since)
+                    new(
+                        bake,
+                        cut,
+                        kind,
+                        spec.Dough.Name,
+                        kind == KeptKind.Dough ? 1 : spec.Cuts[cut].Pieces,
+                        step.About!.Mass!.Value,
+                        since,
+                        spec.Cuts[cut].Keep == ShapedIn.Freezer ? KeptIn.Freezer : KeptIn.Fridge,
+                        since
+                    )
                 );
         }
         return larder;
     }
+
+    /// <summary>Dough that is there of a cut, as a lump or shaped; null where none is.</summary>
+    /// <param name="bake">The bake that kept it.</param>
+    /// <param name="cut">Which of its cuts; 0 for the first.</param>
+    public KeptThing? DoughOf(Guid bake, int cut) =>
+        There.FirstOrDefault(t => t.Bake == bake && t.Cut == cut && t.Kind != KeptKind.Bread);
 
     /// <summary>Bread of a bake that goes into the freezer.</summary>
     /// <param name="bread">The bread.</param>
@@ -114,7 +145,8 @@ public sealed record Larder(ImmutableArray<KeptThing> Things)
     public Larder UsedBy(Guid bake, Lump lump, DateTimeOffset now)
     {
         ArgumentNullException.ThrowIfNull(lump);
-        return Find(lump.Bake, lump.Cut, KeptKind.Dough) is { } thing ? Move(thing, KeptIn.Gone, now, bake) : this;
+        var kind = lump.Shaped is null ? KeptKind.Dough : KeptKind.Shaped;
+        return Find(lump.Bake, lump.Cut, kind) is { } thing ? Move(thing, KeptIn.Gone, now, bake) : this;
     }
 
     /// <summary>It goes somewhere else.</summary>

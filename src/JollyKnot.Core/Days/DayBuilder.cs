@@ -85,7 +85,8 @@ internal sealed class DayBuilder
     }
 
     private int LastMinute() =>
-        day.Wanted.Select(w => w ?? 0)
+        day
+            .Wanted.Select(w => w ?? 0)
             .Concat(day.Blocks.Select(b => (b.Fixed ?? b.From) + b.Minutes))
             .Concat(day.Away.Where(a => a.From < Beyond).Select(a => a.To))
             .Append(0)
@@ -323,8 +324,7 @@ internal sealed class DayBuilder
         var block = day.Blocks[b];
         var latest =
             block.Pin
-            ?? job
-                .InOrder.SelectMany(k => day.Blocks[k].Waits.Where(w => w.Block == b).Select(w => starts[k] - w.Least))
+            ?? job.InOrder.SelectMany(k => day.Blocks[k].Waits.Where(w => w.Block == b).Select(w => starts[k] - w.Least))
                 .DefaultIfEmpty(begin)
                 .Min();
         var (t, least) = (latest, Math.Max(0, block.From));
@@ -389,8 +389,5 @@ internal sealed class DayBuilder
         );
 
     private bool Meets(PlaceStay a, PlaceStay b) =>
-        IsThere(a.From)
-        && IsThere(a.To)
-        && starts[a.From] + a.In < starts[b.To]
-        && starts[b.From] + b.In < starts[a.To];
+        IsThere(a.From) && IsThere(a.To) && starts[a.From] + a.In < starts[b.To] && starts[b.From] + b.In < starts[a.To];
 }

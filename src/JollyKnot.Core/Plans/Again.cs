@@ -69,6 +69,7 @@ public static class Again
             Cold: bread.Cold
         )
         {
+            Keep = cut.Keep,
             Gets = bread.Gets,
             Rest = bread.Rest,
             Slashes = family.Slashes == usual?.Slashes ? null : family.Slashes,

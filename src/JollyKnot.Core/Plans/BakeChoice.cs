@@ -103,6 +103,9 @@ public sealed record CutChoice(
     /// <summary>The parts of the dough that it gets, by number from 1; all of them when null.</summary>
     public ImmutableArray<int>? Gets { get; init; }
 
+    /// <summary>Shaped, and kept there for another day; baked with the rest when null.</summary>
+    public ShapedIn? Keep { get; init; }
+
     /// <summary>How long one is made, of what is rolled long.</summary>
     public Length? Long { get; init; }
 

@@ -80,6 +80,9 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     /// <summary>The lump in the cold it is made of; null where the dough is made for it.</summary>
     public Lump? From => Made.From;
 
+    /// <summary>It was shaped another day, and is only baked now.</summary>
+    public bool IsShaped => From?.Shaped is not null;
+
     /// <summary>What it is cut into.</summary>
     public ImmutableArray<Cut> Cuts => Made.Cuts;
 
@@ -212,7 +215,7 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
     public int RacksFor(Bread bread)
     {
         ArgumentNullException.ThrowIfNull(bread);
-        return OvenOf(bread).RacksBeside(Cuts.Any(c => c.Bread?.SameTurn(bread) == true && SteamFor(c.Bread).Stands()));
+        return OvenOf(bread).RacksBeside(Cuts.Any(c => c.IsBaked && c.Bread!.SameTurn(bread) && SteamFor(c.Bread).Stands()));
     }
 
     /// <summary>One side of a piece in the boiling pot: as the recipe says, else as bakers do.</summary>
@@ -279,7 +282,7 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
         ArgumentNullException.ThrowIfNull(batch);
         if (!batch.Bread.IsGiven(part))
             return Mass.Zero;
-        var given = Cuts.Where(c => c.Bread?.IsGiven(part) == true).Sum(c => c.Each.Grams * c.Pieces);
+        var given = Cuts.Where(c => c.IsBaked && c.Bread!.IsGiven(part)).Sum(c => c.Each.Grams * c.Pieces);
         return Dough.Parts[part - 1].Made * (Cuts[batch.Cut].Each.Grams * batch.Pieces / given);
     }
 

@@ -73,7 +73,7 @@ public sealed record Batch(int Index, int Cut, Bread Bread, int Pieces, int Load
         var batches = ImmutableArray.CreateBuilder<Batch>();
         for (var cut = 0; cut < cuts.Length; cut++)
         {
-            if (cuts[cut].Bread is not { } bread)
+            if (cuts[cut] is not { IsBaked: true, Bread: { } bread })
                 continue;
             var left = cuts[cut].Pieces;
             for (var load = 1; left > 0; load++)
@@ -91,7 +91,7 @@ public sealed record Batch(int Index, int Cut, Bread Bread, int Pieces, int Load
     /// <param name="batches">All batches, in order.</param>
     public BatchName NameAmong(ImmutableArray<Cut> cuts, ImmutableArray<Batch> batches)
     {
-        var sameFamily = cuts.Count(c => c.Bread?.Family == Bread.Family);
+        var sameFamily = cuts.Count(c => c.IsBaked && c.Bread!.Family == Bread.Family);
         var loads = batches.Count(b => b.Cut == Cut);
         return new(Bread.Family.Name, sameFamily > 1 ? cuts[Cut].Each : null, loads > 1 ? Load : null, batches.Length == 1);
     }

@@ -83,6 +83,16 @@ public sealed record Bread(
     public bool Brushed => Wash.Brushed && !Family.Bathed;
 }
 
+/// <summary>Where what is shaped waits for another day.</summary>
+public enum ShapedIn
+{
+    /// <summary>In the fridge, for a day or two.</summary>
+    Fridge,
+
+    /// <summary>In the freezer.</summary>
+    Freezer,
+}
+
 /// <summary>A share of the dough.</summary>
 /// <param name="Pieces">How many.</param>
 /// <param name="Each">Planned weight of one.</param>
@@ -90,6 +100,12 @@ public sealed record Bread(
 /// <param name="Bread">How it is baked; null for a lump that goes into the fridge.</param>
 public sealed record Cut(int Pieces, Mass Each, bool Pinned, Bread? Bread = null)
 {
+    /// <summary>Shaped, and put there for another day; null where it is baked with the rest.</summary>
+    public ShapedIn? Keep { get; init; }
+
+    /// <summary>It goes into the oven in this bake.</summary>
+    public bool IsBaked => Bread is not null && Keep is null;
+
     /// <summary>Ropes in one piece.</summary>
     public int Strands => Bread?.Family.Strands ?? 1;
 

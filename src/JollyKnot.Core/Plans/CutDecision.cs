@@ -65,7 +65,7 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
         return new(pieces, choice.Each, line.Family?.Usual, choice.Share);
     }
 
-    private static bool IsKept(CutChoice choice) => choice.FamilyId is null;
+    private static bool IsKept(CutChoice choice) => choice.FamilyId is null || choice.Keep is not null;
 
     private Line LookUp(CutChoice choice, int index)
     {
@@ -86,6 +86,7 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
         found.Add(OutOfRange(choice.Thick, Thicknesses, At("thick")));
         found.Add(OutOfRange(choice.Ring, RingSheet.Rings, At("ring")));
         found.Add(AfterCycle.Problem(choice.Rest, At("rest")));
+        found.If(choice.Keep is { } keep && !Enum.IsDefined(keep), "unknown:answer", At("keep"));
         found.If(choice.Slashes is { } slashes && !Enum.IsDefined(slashes), "unknown:answer", At("slashes"));
         var heat = choice.Heat ?? UsualHeat(family, own ?? oven);
         if (family?.HeatedBy != HeatedBy.Griddle)
@@ -129,7 +130,7 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
         Bread? bread = null;
         if (line.Family is { } usual && Made(usual, line, share) is var family)
             bread = family.HeatedBy == HeatedBy.Griddle ? OnGriddle(family, line, share) : InOven(family, line, share);
-        return new(share.Pieces, share.Each, share.Pinned, bread);
+        return new(share.Pieces, share.Each, share.Pinned, bread) { Keep = bread is null ? null : line.Choice.Keep };
     }
 
     // As this baker makes it: so long, so thick, cut with this ring, slashed so.
@@ -194,15 +195,20 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
         var racks = its?.RacksBeside(steamed(family)) ?? 1;
         PanChoice? For(Family made) =>
             PanChoice.Of(made, share.Each, share.Pieces, tins, racks, line.Choice.Touching).FirstOrDefault();
-        var pan = For(family);
+        var pan = line.Choice.Keep is null ? For(family) : null;
         // Too long for every tray, where nobody says how long: made to fit the longest.
-        if (pan is null && line.Choice.Long is null && Fits.LongestOn(family, tins) is { } longest)
+        if (pan is null && line.Choice is { Keep: null, Long: null } && Fits.LongestOn(family, tins) is { } longest)
         {
             var shorter = family.Lengthened(share.Each, longest);
             pan = For(shorter);
             family = pan is null ? family : shorter;
         }
-        found.If(line.Pan is not null && pan is null, "does-not-fit:pan", line.At("panId"), line.Pan?.Name ?? "");
+        found.If(
+            line.Pan is not null && line.Choice.Keep is null && pan is null,
+            "does-not-fit:pan",
+            line.At("panId"),
+            line.Pan?.Name ?? ""
+        );
         int? perLoad = pan is { Loads: > 1 } ? (share.Pieces + pan.Loads - 1) / pan.Loads : null;
         return new(
             family,

@@ -13,6 +13,9 @@ namespace JollyKnot.Core.Proofing;
 /// <param name="Room">The kitchen's temperature.</param>
 public sealed record RiseConditions(Mass Piece, Share Leaven, Share Sugar, Share Salt, Temperature Dough, Temperature Room)
 {
+    /// <summary>How far it is risen at the start; 0 freshly shaped.</summary>
+    public double Risen { get; init; }
+
     /// <summary>Dough just shaped after a machine's rise phase. Fitted.</summary>
     public static Temperature FromTheMachine { get; } = Temperature.FromCelsius(28);
 
@@ -177,7 +180,7 @@ public static class RiseModel
     {
         ArgumentNullException.ThrowIfNull(conditions);
         ArgumentNullException.ThrowIfNull(stays);
-        var points = new List<RisePoint> { new(0, conditions.Dough.Celsius) };
+        var points = new List<RisePoint> { new(conditions.Risen, conditions.Dough.Celsius) };
         for (var i = 0; i < stays.Count; i++)
         {
             var (place, length) = stays[i];
@@ -194,6 +197,6 @@ public static class RiseModel
     public static RiseCurve Simulate(RiseConditions conditions, Place place, double until)
     {
         ArgumentNullException.ThrowIfNull(conditions);
-        return Simulate(conditions, place, new(0, conditions.Dough.Celsius), until, Horizon);
+        return Simulate(conditions, place, new(conditions.Risen, conditions.Dough.Celsius), until, Horizon);
     }
 }

@@ -177,7 +177,7 @@ internal sealed class FetchLump() : DoughRule("fetch-lump")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
-        if (bake.Spec.From is not { } lump)
+        if (bake.Spec.From is not { Shaped: null } lump)
             yield break;
         yield return new(Minutes(2)) { Calls = true, About = new(bake.Spec.Dough.Name, lump.Mass) };
     }
@@ -345,7 +345,7 @@ internal sealed class WeighDough() : DoughRule("weigh-dough")
     public override StepEvent Usual(Step step) => new DoughWeighed(step.Id, step.About!.Mass!.Value);
 
     /// <summary>There is a scale to weigh it on.</summary>
-    public static bool IsNeeded(BakeSoFar bake) => !bake.Spec.NoScale;
+    public static bool IsNeeded(BakeSoFar bake) => !bake.Spec.NoScale && !bake.Spec.IsShaped;
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
@@ -386,7 +386,10 @@ internal sealed class Divide() : DoughRule("divide")
 
     /// <summary>One piece is not divided, and what is cut from a sheet is rolled whole.</summary>
     public static bool IsNeeded(BakeSoFar bake) =>
-        bake.Rules < RuleBook.Finishing || (bake.Spec.Parts > 1 && bake.Spec.Cuts.Any(c => c.Bread?.Family.Form != Form.Ring));
+        !bake.Spec.IsShaped
+        && (
+            bake.Rules < RuleBook.Finishing || (bake.Spec.Parts > 1 && bake.Spec.Cuts.Any(c => c.Bread?.Family.Form != Form.Ring))
+        );
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
     {
@@ -422,5 +425,31 @@ internal sealed class KeepCold() : DoughRule("keep-#")
         for (var cut = 0; cut < cuts.Length; cut++)
             if (cuts[cut].Bread is null)
                 yield return new(Minutes(1)) { Number = cut + 1, About = new(Mass: bake.Eaches[cut] * cuts[cut].Pieces) };
+    }
+}
+
+/// <summary>Shape pieces and put them into the cold for another day: before the others, so that they do not rise.</summary>
+internal sealed class KeepShaped() : DoughRule("keep-shaped-#")
+{
+    public override int Since => RuleBook.Finishing;
+
+    public override Ending? Ending => Steps.Ending.Done;
+
+    public override ImmutableArray<Milestone> Marks { get; } = [Milestone.KeptCold];
+
+    public override Lane? Holds => Lane.Hands;
+
+    public override RecipeStage? ToldAt => RecipeStage.Shaping;
+
+    public override IEnumerable<Draft> StepsOf(BakeSoFar bake)
+    {
+        var cuts = bake.Spec.Cuts;
+        for (var cut = 0; cut < cuts.Length; cut++)
+            if (cuts[cut] is { Keep: not null, Bread.Family: var family, Pieces: var pieces })
+                yield return new(family.HandsEach * pieces * (1 - Family.DividingPart) + Minutes(1))
+                {
+                    Number = cut + 1,
+                    About = new(family.Name, bake.Eaches[cut] * pieces, Count: pieces),
+                };
     }
 }

@@ -116,8 +116,14 @@ internal sealed class Forecaster(BakeSoFar bake)
     private RiseConditions Conditions(Mass piece)
     {
         var warm = RiseConditions.Of(spec.Formula, piece, spec.Room);
-        return spec.From is null ? warm : warm with { Dough = Places.Fridge.StartsAt ?? Places.Fridge.Steady ?? warm.Dough };
+        if (spec.From is not { } lump)
+            return warm;
+        if (lump.Shaped is { } pieces)
+            return pieces.Out(warm, (soFar.When(Milestone.OutOfMachine) ?? Later(soFar.Now, spec.ReadyBy)) - lump.Since);
+        return warm with { Dough = Places.Fridge.StartsAt ?? Places.Fridge.Steady ?? warm.Dough };
     }
+
+    private static DateTimeOffset Later(DateTimeOffset now, DateTimeOffset? wanted) => wanted > now ? wanted.Value : now;
 
     // At its best so long after it was set to proof; null when it does not get there.
     private static TimeSpan? BestAfter(ColdStay? cold, ProofCase rises) =>

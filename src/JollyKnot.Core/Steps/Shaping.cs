@@ -2,6 +2,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
 
@@ -38,6 +39,11 @@ internal sealed class Shape() : BatchRule("shape")
         var before = batch.Index == 0 ? new Target(Milestone.Divided) : new Target(Milestone.SetToProof, batch.Index - 1);
         var tins = batch.TinsOf(bake.Batches);
         var isFirst = batch.Index == 0 && !Divide.IsNeeded(bake) && !WeighDough.IsNeeded(bake);
+        if (bake.Spec.IsShaped)
+        {
+            yield return SetOut(batch, piece);
+            yield break;
+        }
         yield return new(LengthOf(batch))
         {
             Calls =
@@ -56,6 +62,21 @@ internal sealed class Shape() : BatchRule("shape")
             About = new(family.Name, piece, Count: batch.Pieces, Aim: Sizes.For(family, piece, batch.Bread.Pan)),
         };
     }
+
+    // Shaped another day: it is only taken out, and set where it is to rise.
+    private static Draft SetOut(Batch batch, Mass piece) =>
+        new(SettingEach * batch.Pieces + Minutes(1))
+        {
+            Calls = true,
+            Marks =
+                batch.Index == 0
+                    ? [Milestone.FirstIn, Milestone.OutOfMachine, Milestone.Weighed, Milestone.Divided, Milestone.Shaped]
+                    : null,
+            About = new(batch.Bread.Family.Name, piece, Count: batch.Pieces),
+        };
+
+    // Out of its bag and onto the tray. Ours.
+    private static readonly TimeSpan SettingEach = TimeSpan.FromSeconds(8);
 
     /// <summary>The sheet that rounds are cut from; null for everything else.</summary>
     internal static RingSheet? SheetOf(BakeSoFar bake, Forecast of)
@@ -90,7 +111,7 @@ internal sealed class BallsRest() : BatchRule("balls-rest")
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
         var rest = of.Bread.BallsRest;
-        if (rest <= TimeSpan.Zero)
+        if (rest <= TimeSpan.Zero || bake.Spec.IsShaped)
             yield break;
         yield return new(rest)
         {
@@ -114,7 +135,7 @@ internal sealed class Gather() : BatchRule("gather-#")
 
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
-        if (Shape.SheetOf(bake, of) is not { } sheet)
+        if (Shape.SheetOf(bake, of) is not { } sheet || bake.Spec.IsShaped)
             yield break;
         var number = 0;
         foreach (var rolling in sheet.Rollings.Skip(1))

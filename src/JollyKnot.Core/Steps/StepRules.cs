@@ -35,6 +35,7 @@ public static class StepRules
         new WeighDough(),
         new Divide(),
         new KeepCold(),
+        new KeepShaped(),
     ];
 
     /// <summary>What hands do with one batch after the other.</summary>

@@ -22,6 +22,9 @@ internal sealed class MakePart() : DoughRule("part-#")
     private static bool Stores(Part part) =>
         part.Rows.Any(r => r.Ingredient.Role == Role.Fat) && part.Rows.Any(r => r.Ingredient.GrowsInFat);
 
+    /// <summary>It went in when the pieces were shaped, another day.</summary>
+    public static bool IsInside(Part part, BakeSoFar bake) => bake.Spec.IsShaped && part.Kind == PartKind.Filling;
+
     /// <summary>What a part is wanted for.</summary>
     public static Target WantedFor(Part part, BakeSoFar bake) =>
         part.Told switch
@@ -50,7 +53,7 @@ internal sealed class MakePart() : DoughRule("part-#")
         for (var number = 1; number <= bake.Spec.Dough.Parts.Length; number++)
         {
             var part = bake.Spec.Dough.Parts[number - 1];
-            if (part.Work.Hands + part.Work.Hob <= TimeSpan.Zero)
+            if (part.Work.Hands + part.Work.Hob <= TimeSpan.Zero || IsInside(part, bake))
                 continue;
             yield return new(part.Work.Hands + part.Work.Hob)
             {
@@ -72,7 +75,7 @@ internal sealed class PartCools() : DoughRule("part-#-cools")
         for (var number = 1; number <= bake.Spec.Dough.Parts.Length; number++)
         {
             var part = bake.Spec.Dough.Parts[number - 1];
-            if (part.Work.Cool <= TimeSpan.Zero)
+            if (part.Work.Cool <= TimeSpan.Zero || MakePart.IsInside(part, bake))
                 continue;
             yield return new(part.Work.Cool)
             {

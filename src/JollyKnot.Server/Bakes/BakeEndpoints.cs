@@ -156,7 +156,7 @@ public static class BakeEndpoints
     // What it puts into the cold stands on the first screen from then on.
     private static async Task<BenchView> Told(StoredBake bake, HouseClock clock, Voice words, LarderKeeper larder)
     {
-        if (bake.Plan.Spec.Cuts.Any(c => c.Bread is null))
+        if (bake.Plan.Spec.Cuts.Any(c => !c.IsBaked))
             await larder.Change(l => l.Seen(bake.Id, State(bake, clock)));
         return View(bake, clock, words);
     }

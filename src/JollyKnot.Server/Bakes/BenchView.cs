@@ -119,7 +119,7 @@ public sealed record BenchView(
             showsStation ? StationView.Of(state) : null,
             ProofView.Of(state, words, Line),
             panel == Panel.Doses ? CheckView.Of(state, words, memory) : null,
-            panel == Panel.Shape ? ShapeView.Of(state, now!, words) : null,
+            panel == Panel.Shape && !state.Plan.Spec.IsShaped ? ShapeView.Of(state, now!, words) : null,
             InOvenView.Of(state),
             panel == Panel.Bath ? BathView.Of(state, now!) : null,
             FinishView.Of(state),

@@ -15,7 +15,11 @@ public sealed record FrameRequest(double Width, int UtcOffsetMinutes, bool? Slim
     /// <summary>The same, within bounds.</summary>
     /// <param name="closed">When nobody is up or in.</param>
     internal Frame ToFrame(Closed? closed = null) =>
-        new(Math.Clamp(Width, 200, 4000), Slim ?? Width < SlimUnder, TimeSpan.FromMinutes(Math.Clamp(UtcOffsetMinutes, -14 * 60, 14 * 60)))
+        new(
+            Math.Clamp(Width, 200, 4000),
+            Slim ?? Width < SlimUnder,
+            TimeSpan.FromMinutes(Math.Clamp(UtcOffsetMinutes, -14 * 60, 14 * 60))
+        )
         {
             Away = closed?.Hands ?? [],
         };

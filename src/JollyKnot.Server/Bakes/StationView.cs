@@ -78,7 +78,7 @@ public sealed record StationView(
 
     private static StationCut CutOf(Cut cut, CutEvenness? even) =>
         new(
-            cut.Bread?.Family.Name ?? "for the fridge",
+            cut.Bread is { Family.Name: var name } ? name + Voice.Kept(cut.Keep) : "for the fridge",
             cut.Bread?.Family.Form,
             cut.Pieces,
             cut.Strands,

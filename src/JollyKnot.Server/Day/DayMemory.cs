@@ -30,6 +30,7 @@ public sealed class DayMemory(Settings settings)
         unchanged => unchanged,
         unchanged => unchanged,
         unchanged => unchanged,
+        unchanged => unchanged,
         unchanged => unchanged
     );
     private DayWas? was;

@@ -96,15 +96,18 @@ public static class LarderEndpoints
 
     private static KeptView View(KeptThing thing, BakeSpec spec, Voice words)
     {
-        var lump = thing.AsLump;
+        var lump = thing.AsLump(spec.Cuts);
         var (best, useBy) = thing switch
         {
             { In: KeptIn.Freezer, Kind: KeptKind.Bread } => (thing.Moved + Keeping.Frozen, thing.Moved + Keeping.Frozen),
             { In: KeptIn.Freezer } => (Lump.FrozenUntil(thing.Moved), Lump.FrozenUntil(thing.Moved)),
+            { Kind: KeptKind.Shaped } => (lump.Since + ShapedPieces.Best, lump.Since + ShapedPieces.Keeps),
             _ => (lump.BestUntil, lump.UseBy(spec.Dough)),
         };
         var what =
-            thing.Kind == KeptKind.Bread ? Voice.Bread(thing.Pieces, spec.Cuts[thing.Cut].Bread!) : words.Grams(thing.Mass);
+            thing.Kind == KeptKind.Dough
+                ? words.Grams(thing.Mass)
+                : Voice.Bread(thing.Pieces, spec.Cuts[thing.Cut].Bread!) + (thing.Kind == KeptKind.Shaped ? ", shaped," : "");
         var thawing = Thawing.Of(thing.Mass * (1.0 / thing.Pieces));
         var takes = thing.Kind == KeptKind.Bread ? thawing.OnCounter : Thawing.Lump;
         // What was moved after it was kept comes out of the freezer.
@@ -119,7 +122,9 @@ public static class LarderEndpoints
             thing.In,
             best,
             useBy,
-            thing.In == KeptIn.Freezer || thaws ? words.MadeReady(thing.Kind == KeptKind.Bread ? thawing : null, takes) : "",
+            thing.Kind == KeptKind.Shaped && thing.In == KeptIn.Freezer ? Voice.BakedFromFrozen
+                : thing.In == KeptIn.Freezer || thaws ? words.MadeReady(thing.Kind == KeptKind.Bread ? thawing : null, takes)
+                : "",
             thaws ? thing.Moved + takes : null,
             thing.MadeInto
         );
@@ -133,12 +138,12 @@ public static class LarderEndpoints
         KitchenKeeper kitchens
     )
     {
-        if ((await keeper.Get()).Find(bake, cut, KeptKind.Dough) is not { In: not KeptIn.Gone } thing)
+        if ((await keeper.Get()).DoughOf(bake, cut) is not { } thing)
             return Problems.Missing("dough in the cold");
         if (await book.Find(bake) is not { Plan.Spec: var spec })
             return Problems.Missing("bake");
-        var dough = thing.AsLump.Of(spec.Dough);
-        var first = FirstChoice.Of(dough, await kitchens.Get()) with
+        var (lump, kitchen) = (thing.AsLump(spec.Cuts), await kitchens.Get());
+        var first = FirstChoice.Of(lump.Of(spec.Dough), kitchen) with
         {
             MachineId = Core.Machines.Machine.Hands.Id,
             Program = null,
@@ -148,7 +153,9 @@ public static class LarderEndpoints
         // As many as the whole recipe makes would be too many of it.
         first = first with
         {
-            Cuts = [.. first.Cuts.Select(c => c with { Pieces = null })],
+            Cuts = lump.Shaped is null
+                ? [.. first.Cuts.Select(c => c with { Pieces = null })]
+                : [Again.Of(spec, first, kitchen).Cuts[cut] with { Each = null, Keep = null }],
         };
         return TypedResults.Ok(new KeptOpening(spec.Made.Source?.Id, first, spec.Dough.Name));
     }

@@ -6,7 +6,8 @@ namespace JollyKnot.Server.Larders;
 /// <summary>What is kept in fridge and freezer: kept in the store.</summary>
 public sealed class LarderKeeper(Settings settings) : IDisposable
 {
-    private static readonly DocumentKind<Larder> Kept = new("larder");
+    // 2: shaped pieces.
+    private static readonly DocumentKind<Larder> Kept = new("larder", unchanged => unchanged);
     private readonly SemaphoreSlim writing = new(1);
     private Larder? kept;
 

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
@@ -381,10 +380,10 @@ public static class LayoutEndpoints
     private static CutView View(Layout layout, Kitchen kitchen, Voice words, Cut cut, int index, Mass each)
     {
         var spec = layout.Plan.Spec;
-        if (cut.Bread is not { } bread)
+        if (!cut.IsBaked || cut.Bread is not { } bread)
             return new(
-                null,
-                "for the fridge",
+                cut.Bread?.Family.Id,
+                cut.Bread is { } kept ? kept.Family.Name + Voice.Kept(cut.Keep) : "for the fridge",
                 cut.Pieces,
                 each,
                 each,
@@ -490,11 +489,12 @@ public sealed class Planner(
 
     private async Task<InTheCold?> KeptOf(KeptDough kept)
     {
-        if ((await larder.Get()).Find(kept.Bake, kept.Cut, KeptKind.Dough) is not { In: not KeptIn.Gone } thing)
+        if ((await larder.Get()).DoughOf(kept.Bake, kept.Cut) is not { } thing)
             return null;
         if (await bakes.Find(kept.Bake) is not { Plan.Spec: var spec })
             return null;
-        return new(thing.AsLump, thing.AsLump.Of(spec.Dough), spec.Made.Source);
+        var lump = thing.AsLump(spec.Cuts);
+        return new(lump, lump.Of(spec.Dough), spec.Made.Source);
     }
 
     /// <summary>The layout and the factor the dough was scaled by, or the problem.</summary>
@@ -512,6 +512,8 @@ public sealed class Planner(
         var stored = from is null ? await doughs.Find(request.DoughId) : null;
         if (from is null && stored is null)
             return (null, 1, Problems.Bad(new Problem("unknown:thing", prefix + "doughId", "dough")));
+        if (from?.Lump.Shaped is { } pieces && !pieces.Are(request.Choice.Cuts))
+            return (null, 1, Problems.Bad(new Problem("shaped:already", prefix + "choice.cuts[0].familyId", pieces.Pieces)));
         var (dough, factor) = (from?.Dough ?? stored!.Dough, 1d);
         if (
             request.ScaleToFit

@@ -100,7 +100,10 @@ public static class LogbookEndpoints
     private static async Task<ImmutableArray<LogbookLine>> Lines(
         BakeBook book,
         KitchenKeeper keeper,
-        string? search, bool? good, int? take)
+        string? search,
+        bool? good,
+        int? take
+    )
     {
         var most = Math.Clamp(take ?? Usual, 1, Most);
         await keeper.Get();

@@ -97,10 +97,7 @@ public static class TodayEndpoints
                 ) =>
                     (await book.Open()).Select(b => BakeEndpoints.Draw(b, clock)).ToImmutableArray() is { Length: > 0 } bakes
                         ? TypedResults.Ok(
-                            StrandLayout.Of(
-                                bakes,
-                                frame.ToFrame((await keeper.Get()).Closed(clock.GetUtcNow(), keeper.Zone))
-                            )
+                            StrandLayout.Of(bakes, frame.ToFrame((await keeper.Get()).Closed(clock.GetUtcNow(), keeper.Zone)))
                         )
                         : TypedResults.NoContent()
             )

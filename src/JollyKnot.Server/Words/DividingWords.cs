@@ -1,3 +1,4 @@
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Steps;
 using static JollyKnot.Server.Words.Sentences;
 
@@ -62,6 +63,7 @@ internal static class DividingWords
                     s.Spec.NoScale ? "By ruler or by eye, below." : $"{s.Grams(s.Spec.Around.Tolerance.Least)} off is fine.",
                     "Take it as it is"
                 ),
+            ["keep-shaped-#"] = KeepShaped,
             ["keep-#"] = s =>
                 new(
                     s.Spec.NoScale ? "The rest into the fridge" : $"{s.Grams(s.About.Mass)} into the fridge",
@@ -75,6 +77,22 @@ internal static class DividingWords
     // A loaf of its own, or the share for the fridge; else which of several.
     private static string PieceToWeigh(string piece) =>
         piece.StartsWith("the ", StringComparison.Ordinal) ? $"Weigh off {piece}." : $"{Capital(piece)}.";
+
+    private static Phrase KeepShaped(Said s)
+    {
+        var cut = s.Spec.Cuts[s.Step.Id.Number - 1];
+        var (pieces, freezes) = (Voice.Bread(cut.Pieces, cut.Bread!), cut.Keep == ShapedIn.Freezer);
+        var where = freezes ? "freezer" : "fridge";
+        return new(
+            $"{pieces} shaped, into the {where}",
+            $"Shape {pieces} and put {(cut.Pieces == 1 ? "it" : "them")} into the {where}.",
+            Join(
+                Voice.How(cut.Bread!.Family.Form),
+                freezes ? "On a lined tray, apart; into a bag once hard." : "On a lined tray, apart, under greased film."
+            ),
+            "In the cold"
+        );
+    }
 
     private static string Grown(Said s) => Voice.Grown(BowlRise.Wanted(s.Spec));
 

@@ -169,6 +169,7 @@ public sealed partial class ProblemWords(HouseholdUnits units)
         // What it is cut into, and the shape.
         ["cuts"] = "From 1 to {0} cuts are wanted here, one of them to bake.",
         ["pieces:at-least-one"] = "1 or more is wanted here.",
+        ["shaped:already"] = "These are {0} pieces, shaped already: they become nothing else.",
         ["pieces:of-one"] = "{0} pieces? From 1 to {1} can be divided.",
         ["pieces:altogether"] = "{0} pieces altogether? Up to {1} can be divided.",
         ["pieces:divided"] = "From 1 to {0} can be divided.",

@@ -1,5 +1,6 @@
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 using static JollyKnot.Server.Words.Sentences;
@@ -24,7 +25,10 @@ internal static class ShapingWords
                     "Press them together, do not knead; let them rest if they pull back.",
                     "Cut"
                 ),
-            ["shape"] = s => s.Family.Form == Form.Ring ? RollAndCut(s) : Shape(s),
+            ["shape"] = s =>
+                s.Spec.IsShaped ? SetOut(s)
+                : s.Family.Form == Form.Ring ? RollAndCut(s)
+                : Shape(s),
             ["brush"] = s =>
                 new(
                     s.Marked($"{Brushing(s)} with {s.Thing}"),
@@ -57,6 +61,18 @@ internal static class ShapingWords
             s.IsOne ? "Shaped" : "All shaped",
             SizeFigure(s)
         );
+
+    // Shaped another day.
+    private static Phrase SetOut(Said s)
+    {
+        var frozen = s.Spec.From!.Shaped!.Was == ShapedWas.Frozen;
+        return new(
+            $"{Capital(s.Counted)} out",
+            $"Take {s.Counted} out of the {(frozen ? "freezer" : "fridge")} and set {s.Them} out, apart.",
+            Join(IntoTin(s), frozen ? "They thaw and rise in one." : ""),
+            s.IsOne ? "It is out" : "They are out"
+        );
+    }
 
     private static string IntoTin(Said s) =>
         s.Bread is { OnGriddle: false, Pan.IsFlat: false } ? $"Into the greased {s.Pans}." : "";

@@ -25,6 +25,9 @@ public sealed partial class Voice
             : $"It thaws in its bag in {Measured.Span(thaws)}; then {Measured.Span(bread.InOven)} at "
                 + $"{Degree(Thawing.Heat)} make it crisp.";
 
+    /// <summary>How shaped pieces are made ready.</summary>
+    public static string BakedFromFrozen => "They thaw and rise on their tray, and are baked.";
+
     /// <summary>The bath as a whole, said before the first is in.</summary>
     public static string Of(ImmutableArray<PotBeat> beats, TimeSpan aSide)
     {

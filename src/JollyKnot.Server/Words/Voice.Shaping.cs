@@ -101,5 +101,17 @@ public sealed partial class Voice
 
     /// <summary>What a bake becomes.</summary>
     public static string Bread(BakeSpec spec) =>
-        string.Join(", ", spec.Cuts.Where(c => c.Bread is not null).Select(c => Counted(c.Pieces, c.Bread!.Family)));
+        string.Join(
+            ", ",
+            spec.Cuts.Where(c => c.Bread is not null).Select(c => Counted(c.Pieces, c.Bread!.Family) + Kept(c.Keep))
+        );
+
+    /// <summary>Where what is shaped waits for another day; nothing where it is baked.</summary>
+    public static string Kept(ShapedIn? keep) =>
+        keep switch
+        {
+            ShapedIn.Fridge => " for the fridge",
+            ShapedIn.Freezer => " for the freezer",
+            _ => "",
+        };
 }

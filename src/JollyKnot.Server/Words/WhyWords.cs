@@ -26,6 +26,7 @@ public static class WhyWords
         ["fetch-lump"] = "Cold dough is firm: it is divided and shaped at once, and warms while it rises.",
         ["weigh-dough"] = "What it weighs now is what there is to share out.",
         ["divide"] = "Pieces of one weight are done at the same time.",
+        ["keep-shaped-#"] = "Before the others: what waits for another day is not to rise now.",
         ["keep-#"] = "Cold, it hardly rises, and tastes better for it.",
         ["ready-pan"] = "Once there is dough on the hands it is too late for that.",
         ["shape"] = "A tight skin makes it rise upwards, not sideways.",

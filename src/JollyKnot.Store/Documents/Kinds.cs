@@ -23,13 +23,14 @@ public static class Kinds
     /// A bake's plan. 2: weigh-ins named by the dough's row instead of by their place in the pan; its dough as version 2 has it.
     /// 3: its spec in groups, its families with their bodies, its ingredients saying what to watch. 6: how a place is made warm,
     /// where the bowl stands, how many pans there are. 7: what each bread gets, how it is made, and
-    /// whether anything is weighed.
+    /// whether anything is weighed. 8: what is shaped may be kept, and baked another day.
     /// </summary>
     public static DocumentKind<BakePlan> Plan { get; } =
         new(
             "plan",
             plan => WholeDough.InPlan(WeighInNames.InPlan(plan)),
             SpecInGroups.InPlan,
+            Unchanged,
             Unchanged,
             Unchanged,
             Unchanged,

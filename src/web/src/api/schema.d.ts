@@ -1878,6 +1878,7 @@ export interface components {
              */
             cold?: null | number;
             gets?: null | number[];
+            keep?: null | components["schemas"]["ShapedIn"];
             /**
              * Format: double
              * @description A number of millimetres.
@@ -2551,7 +2552,7 @@ export interface components {
         /** @enum {unknown} */
         KeptIn: "fridge" | "freezer" | "gone";
         /** @enum {unknown} */
-        KeptKind: "dough" | "bread";
+        KeptKind: "dough" | "bread" | "shaped";
         KeptMove: {
             kind: components["schemas"]["KeptKind"];
             to: components["schemas"]["KeptIn"];
@@ -3964,6 +3965,8 @@ export interface components {
             pan: null | components["schemas"]["PanLayout"];
             shares: string[];
         };
+        /** @enum {unknown} */
+        ShapedIn: "fridge" | "freezer" | null;
         ShopPrice: {
             familyId: string;
             /**

@@ -11,6 +11,10 @@ export type CutChoice = Schemas['CutChoice'];
 type CutView = Schemas['CutView'];
 
 const fridge = 'fridge';
+const waits: [Schemas['ShapedIn'], string][] = [
+  ['fridge', 'shaped, into the fridge'],
+  ['freezer', 'shaped, into the freezer'],
+];
 const hues = ['var(--s0)', 'var(--s2)', 'var(--s3)', 'var(--s1)'];
 const cutHue = (index: number) => hues[index % hues.length] ?? 'var(--s0)';
 
@@ -43,6 +47,7 @@ export function CutList({
         const kept = !cut.familyId;
         const oven = kitchen.ovens.find((o) => o.id === (cut.ovenId ?? ovenId)) ?? kitchen.ovens[0];
         const heat = cut.heat ?? found?.heat;
+        const later = waits.find(([keep]) => keep === cut.keep)?.[1];
         return (
           <fieldset key={i} className={css.cut} style={{ borderColor: cutHue(i) }} aria-label={`Cut ${i + 1}`}>
             <div className={css.cutWhat}>
@@ -120,12 +125,26 @@ export function CutList({
                   onClick={() => setOpen(open === i ? null : i)}
                   aria-expanded={open === i}
                 >
-                  {found?.heat && oven
-                    ? `Oven, wash, pan: ${shown(oven.dial, found.heat)}, ${kitchen.washes.find((w) => w.id === found.wash)?.name ?? ''}${found.pans[0] ? `, ${found.pans[0].name.toLowerCase()}` : ''}`
-                    : 'Oven, wash, pan'}
+                  {later
+                    ? capital(later)
+                    : found?.heat && oven
+                      ? `Oven, wash, pan: ${shown(oven.dial, found.heat)}, ${kitchen.washes.find((w) => w.id === found.wash)?.name ?? ''}${found.pans[0] ? `, ${found.pans[0].name.toLowerCase()}` : ''}`
+                      : 'Oven, wash, pan'}
                 </button>
                 {open === i && (
                   <div className={css.cutMore}>
+                    <Field id={`keep${i}`} label={`Baked${mark(i)}`} problem={problem(`cuts[${i}].keep`)}>
+                      <Select
+                        id={`keep${i}`}
+                        popupMatchSelectWidth={false}
+                        value={(cut.keep ?? '') as string}
+                        onChange={(keep) => change(i, { keep: waits.find(([k]) => k === keep)?.[0] ?? null })}
+                        options={[
+                          { value: '', label: 'with the rest' },
+                          ...waits.map(([value, label]) => ({ value: value as string, label: `another day: ${label}` })),
+                        ]}
+                      />
+                    </Field>
                     {kitchen.ovens.length > 1 && (
                       <Field id={`oven${i}`} label={`Baked in${mark(i)}`} problem={problem(`cuts[${i}].ovenId`)}>
                         <Select

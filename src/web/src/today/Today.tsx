@@ -96,9 +96,9 @@ function InTheCold() {
                 </small>
               </span>
               <span className="choices">
-                {t.kind === 'dough' && (
+                {t.kind !== 'bread' && (
                   <Link className="button small" to={`/lay-out?bake=${t.bake}&cut=${t.cut}`}>
-                    Make something of it
+                    {t.kind === 'shaped' ? 'Bake them' : 'Make something of it'}
                   </Link>
                 )}
                 <button className="button small quiet" onClick={() => to(frozen ? 'fridge' : 'freezer')}>
