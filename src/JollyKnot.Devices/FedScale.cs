@@ -26,7 +26,7 @@ public sealed class FedScale(SimulatedScale standIn, TimeProvider time) : IScale
         still,
         tare;
 
-    /// <summary>Takes a line such as <c>57.2 g</c> or <c>2.01 oz</c>. A line that is no weight is dropped.</summary>
+    /// <summary>Takes a line such as <c>57.2 g</c>, <c>ST,GS,+ 57.2 g</c> or <c>2.01 oz</c>. A line that is no weight is dropped.</summary>
     /// <returns>Whether it was a weight.</returns>
     public bool Hear(string line)
     {
@@ -70,7 +70,10 @@ public sealed class FedScale(SimulatedScale standIn, TimeProvider time) : IScale
     {
         if (line is null || line.Length > 64)
             return null;
+        // Scales put before it whether they stand still, and what of it is gross: "ST,GS,+ 57.2 g".
         var text = line.Trim();
+        if (text.Length > 0 && char.IsLetter(text[0]))
+            text = text[(text.LastIndexOf(',') + 1)..].Trim();
         var split = text.Length;
         while (split > 0 && char.IsLetter(text[split - 1]))
             split--;

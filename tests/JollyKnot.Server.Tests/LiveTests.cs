@@ -161,9 +161,11 @@ public sealed class LiveTests : IAsyncLifetime
             new string('9', 5000),
             "99999999 kg",
             "2.01 oz",
+            "US,GS,+  1.957 oz",
+            "OL,57",
             "five g"
         );
-        ((int)heard["heard"]!, (int)heard["dropped"]!).ShouldBe((2, 10));
+        ((int)heard["heard"]!, (int)heard["dropped"]!).ShouldBe((4, 10));
         (await Reading(r => r.Units == 57)).Bake.ShouldBe(bake);
         // A hundred readings a second, for a while.
         for (var i = 0; i < 20; i++)

@@ -248,3 +248,61 @@ test('a figure far from what is believed is asked back: on the scale, in the pla
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect.poll(async () => (await call(server, `/api/bakes/${id}`)).body.proof.placeNow).toBe(20);
 });
+
+test('a real scale is read by its cable or by Bluetooth, and what it shows is what goes in', async ({ page, server }) => {
+  // What stands for scales here: a port that sends lines, and the standard weight scale service.
+  await page.addInitScript(() => {
+    const lines = new ReadableStream({
+      start: (out) => (window.cableSays = (text) => out.enqueue(new TextEncoder().encode(text))),
+    });
+    const serial = { requestPort: async () => ({ open: async () => {}, readable: lines }) };
+    const measured = Object.assign(new EventTarget(), { startNotifications: async () => {} });
+    window.radioSays = (flags, weight) => {
+      measured.value = new DataView(new Uint8Array([flags, weight & 255, weight >> 8]).buffer);
+      measured.dispatchEvent(new Event('characteristicvaluechanged'));
+    };
+    const service = { getCharacteristic: async (id) => id === 'weight_measurement' && measured };
+    const device = Object.assign(new EventTarget(), {
+      gatt: { connect: async () => ({ getPrimaryService: async (id) => id === 'weight_scale' && service }) },
+    });
+    window.radioGoes = () => device.dispatchEvent(new Event('gattserverdisconnected'));
+    const bluetooth = { requestDevice: async () => device };
+    Object.defineProperty(navigator, 'serial', { value: serial });
+    Object.defineProperty(navigator, 'bluetooth', { value: bluetooth });
+  });
+  const id = await bake(server);
+  await tell(server, id, { type: 'step-done', step: 'paddle' });
+  const heard = async (act, ...args) => {
+    const told = page.waitForResponse((r) => r.url().endsWith('/api/scale/lines'));
+    await page.evaluate(([name, a]) => window[name](...a), [act, args]);
+    await told;
+    await server.pass(2 / 60);
+  };
+  await page.visit(`/bench/${id}`);
+  await page.getByRole('navigation').getByRole('link', { name: 'Kitchen' }).click();
+  await page.getByRole('button', { name: /^Scale/ }).click();
+  await page.getByRole('button', { name: 'Read the scale by its cable' }).click();
+  await expect(page.getByText('The scale is read by its cable.')).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Weigh in/);
+  await heard('cableSays', 'ST,GS,+ 257 g\r\nST,G');
+  await heard('cableSays', 'S,+ 257 g\r\n');
+  await expect(page.getByText('as on the scale: 257 g')).toBeVisible();
+  await page.reload();
+  await page.getByRole('navigation').getByRole('link', { name: 'Kitchen' }).click();
+  await page.getByRole('button', { name: /^Scale/ }).click();
+  await page.getByRole('button', { name: 'Read the scale by Bluetooth' }).click();
+  await expect(page.getByText('The scale is read by Bluetooth.')).toBeVisible();
+  await page.goBack();
+  // Steps of 5 g, or of a hundredth of a pound.
+  await heard('radioSays', 0, 53);
+  await heard('radioSays', 0, 53);
+  await expect(page.getByText('as on the scale: 265 g')).toBeVisible();
+  await heard('radioSays', 1, 58);
+  await heard('radioSays', 1, 58);
+  await expect(page.getByText('as on the scale: 263 g')).toBeVisible();
+  await page.evaluate(() => window.radioGoes());
+  await page.getByRole('navigation').getByRole('link', { name: 'Kitchen' }).click();
+  await page.getByRole('button', { name: /^Scale/ }).click();
+  await expect(page.getByText('The scale is switched off, or away.')).toBeVisible();
+});

@@ -17,6 +17,7 @@ import { Measure } from './Measure';
 import { MoveIt } from './MoveIt';
 import { NewSteps } from './NewSteps';
 import { Pieces } from './Pieces';
+import { ScaleHere } from '../parts/ScaleHere';
 import { ScaleHands } from './ScaleHands';
 import { Since } from './Since';
 import { StillToCome } from './StillToCome';
@@ -100,7 +101,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
           </>
         )}
         {begun && backdated && <Since {...at} />}
-        {target !== undefined && standIns && <ScaleHands target={target} />}
+        {target !== undefined && (standIns ? <ScaleHands target={target} /> : <ScaleHere />)}
       </StillToCome>
       <Controls {...at} primary={primary} deaf={deaf} waits={tell.isPending} />
       {free !== 'way' && <Strip bake={bake} />}

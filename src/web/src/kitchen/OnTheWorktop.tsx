@@ -1,5 +1,6 @@
 // What stands on the worktop: scale, pot, hob and microwave, the ring for rounds, bowls weighed empty.
 import { newId, type Schemas } from '../api/http';
+import { ScaleHere } from '../parts/ScaleHere';
 import { Drop, listOf, Name, Num, OneOf, Section } from './form';
 import type { Part } from './KitchenPage';
 import css from './kitchen.module.css';
@@ -37,6 +38,7 @@ export function Scale({ k, usual, change, steps }: Part & { steps: Schemas['Scal
           times={percent}
         />
       </div>
+      {!k.noScale && <ScaleHere />}
     </Section>
   );
 }
