@@ -94,12 +94,19 @@ public sealed class DoughBook : IDisposable
 
     /// <summary>Keeps a dough: new under an id nobody used, else as that dough's next version. Saving what is already there
     /// changes nothing.</summary>
-    public async Task<StoredDough> Save(Guid id, Dough dough, DateTimeOffset now)
+    public async Task<StoredDough> Save(Guid id, Dough dough, DateTimeOffset now) => (await SaveOver(null, id, dough, now))!;
+
+    /// <summary>Keeps a dough as the next of the version it was made from; null, and nothing is kept, where another came after
+    /// that one.</summary>
+    /// <param name="version">The version it was made from; null over whatever is there.</param>
+    public async Task<StoredDough?> SaveOver(int? version, Guid id, Dough dough, DateTimeOffset now)
     {
         ArgumentNullException.ThrowIfNull(dough);
         await writing.WaitAsync();
         try
         {
+            if (version is { } of && await Find(id) is { } there && there.Version != of && there.Dough != dough)
+                return null;
             return await SaveAlone(id, dough, now);
         }
         finally

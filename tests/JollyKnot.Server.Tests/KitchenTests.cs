@@ -1,4 +1,5 @@
 using System.Net;
+using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
 
@@ -25,6 +26,34 @@ public sealed class KitchenTests : IDisposable
             put.Headers.TryAddWithoutValidation("If-Match", mark);
         using var answer = await house.Client.SendAsync(put);
         return answer.StatusCode;
+    }
+
+    [Fact]
+    public async Task A_dough_kept_meanwhile_is_not_overwritten_unasked()
+    {
+        var path = $"/api/doughs/{Guid.NewGuid()}";
+        async Task<HttpStatusCode> Save(string notes, string? of)
+        {
+            object[] rows = [new { ingredient = "plain flour", mass = 500 }, new { ingredient = "water", mass = 320 }];
+            using var put = new HttpRequestMessage(HttpMethod.Put, path)
+            {
+                Content = JsonContent.Create(new { name = "Two cooks", notes, rows, byHand = true }),
+            };
+            if (of is not null)
+                put.Headers.TryAddWithoutValidation("If-Match", of);
+            using var answer = await house.Client.SendAsync(put);
+            return answer.StatusCode;
+        }
+        async Task<(int, string)> There() => (await house.Get(path)).Body is var d ? ((int)d["version"]!, (string)d["notes"]!) : default;
+
+        (await Save("first", null)).ShouldBe(HttpStatusCode.OK);
+        (await Save("theirs", "\"1\"")).ShouldBe(HttpStatusCode.OK);
+        (await Save("mine", "\"1\"")).ShouldBe(HttpStatusCode.PreconditionFailed);
+        (await There()).ShouldBe((2, "theirs"));
+        // The same again is no quarrel; over theirs when it is meant so.
+        (await Save("theirs", "\"1\"")).ShouldBe(HttpStatusCode.OK);
+        (await Save("mine", "\"2\"")).ShouldBe(HttpStatusCode.OK);
+        (await There()).ShouldBe((3, "mine"));
     }
 
     [Fact]

@@ -197,6 +197,29 @@ test('a change shows before and after, is taken, taken back, and every version s
   await expect(facts).toContainText('230 g');
 });
 
+test('a dough that somebody else kept meanwhile is not overwritten unasked', async ({ page, server }) => {
+  const path = `/api/doughs/${rolls}`;
+  const notes = page.getByLabel('Method and notes');
+  const theirs = async (said) => {
+    const { name, byHand, formula } = (await call(server, path)).body;
+    const rows = formula.rows.map((r) => ({ ingredient: r.ingredient, mass: r.mass }));
+    expect((await call(server, path, { name, byHand, rows, notes: said }, 'PUT')).status).toBe(200);
+  };
+  await page.visit(`/doughs/${rolls}`);
+  await notes.fill('Mine');
+  await theirs('Theirs');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Somebody else kept another version of this dough meanwhile.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(notes).toHaveValue('Theirs');
+  await notes.fill('Mine');
+  await theirs('Theirs again');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Keep mine over it' }).click();
+  await expect(page).toHaveURL(/\/doughs$/);
+  expect((await call(server, path)).body.notes).toBe('Mine');
+});
+
 sharing('the load list follows the machine, and a timer over milk is refused', async ({ page }) => {
   await page.visit(`/doughs/${rolls}/load`);
   const list = page.getByRole('region', { name: 'Load list' });

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using System.Text;
 using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Baking;
@@ -15,6 +16,7 @@ using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Pantry;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 
 namespace JollyKnot.Server.Doughs;
 
@@ -77,7 +79,9 @@ public static class DoughEndpoints
         app.MapGet("/api/doughs/{id:guid}/export", Export)
             .WithName("exportDough")
             .WithSummary("The dough as a file: json-ld, text or markdown.");
-        app.MapPut("/api/doughs/{id:guid}", Save).WithName("saveDough");
+        app.MapPut("/api/doughs/{id:guid}", Save)
+            .WithName("saveDough")
+            .WithSummary("Keeps a dough; with If-Match, its version, only where no other came after that.");
         app.MapPost("/api/doughs/{id:guid}/hint", WriteHint)
             .WithName("writeHint")
             .WithSummary("Writes what past checks steadily wanted into the recipe.");
@@ -167,7 +171,8 @@ public static class DoughEndpoints
         DoughDraft draft,
         DoughBook book,
         PantryKeeper pantries,
-        HouseClock clock
+        HouseClock clock,
+        [FromHeader(Name = "If-Match")] string? of = null
     )
     {
         var pantry = await pantries.Get();
@@ -177,7 +182,10 @@ public static class DoughEndpoints
 
         // Reckoned before it is kept: what cannot be shown is not kept.
         var facts = FormulaView.Of(dough, pantry);
-        return TypedResults.Ok(DoughView.Of(await book.Save(id, dough, clock.GetUtcNow()), facts));
+        var version = int.TryParse(of?.Trim('"'), NumberStyles.None, CultureInfo.InvariantCulture, out var v) ? v : default(int?);
+        return await book.SaveOver(version, id, dough, clock.GetUtcNow()) is { } kept
+            ? TypedResults.Ok(DoughView.Of(kept, facts))
+            : Problems.Changed();
     }
 
     private static async Task<Results<Ok<DoughView>, ProblemHttpResult>> WriteHint(

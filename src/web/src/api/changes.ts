@@ -136,8 +136,12 @@ export const useDropPhoto = () =>
 // The doughs.
 export const useKeepDough = () =>
   useChange(
-    ({ id, draft }: { id: string; draft: Schemas['DoughDraft'] }) =>
-      http.PUT('/api/doughs/{id}', { params: { path: { id } }, body: draft }),
+    ({ id, draft, of }: { id: string; draft: Schemas['DoughDraft']; of?: number | null }) =>
+      http.PUT('/api/doughs/{id}', {
+        params: { path: { id } },
+        body: draft,
+        ...(of ? { headers: { 'If-Match': `"${of}"` } } : {}),
+      }),
     { after: doughsChanged, saysItself: true },
   );
 

@@ -378,6 +378,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["dough"];
+        /** Keeps a dough; with If-Match, its version, only where no other came after that. */
         put: operations["saveDough"];
         post?: never;
         delete: operations["putDoughAway"];
@@ -5047,7 +5048,9 @@ export interface operations {
     saveDough: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-Match"?: string;
+            };
             path: {
                 id: string;
             };

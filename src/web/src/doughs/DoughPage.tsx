@@ -33,20 +33,26 @@ export default function DoughPage() {
       id={isNew ? null : id}
       first={d ? stateOf(d.name, d.byHand, d.notes, d.formula, d.plan, d.ownOrder) : (from ?? blankDough())}
       isTouched={from !== null}
+      version={d?.version ?? null}
     />
   );
 }
 
-function Editor({ id, first, isTouched }: { id: string | null; first: DoughState; isTouched: boolean }) {
+type Props = { id: string | null; first: DoughState; isTouched: boolean; version: number | null };
+
+function Editor({ id, first, isTouched, version }: Props) {
   const navigate = useNavigate();
   const [doughId] = useState(() => id ?? newId());
   const typed = `dough/${id ?? 'new'}`;
   const [wasHere] = useState(() => wasTyped(typed));
   const [dough, setDough, forget] = useKept(typed, first);
+  // The version it was typed over.
+  const [of, setOf, forgetOf] = useKept(`${typed}/of`, version);
   const [before, setBefore] = useState<DoughState | null>(null);
   const [refused, setRefused] = useState<Schemas['ProblemView'][]>([]);
   const [touched, setTouched] = useState(isTouched || wasHere);
   const change = (to: Partial<DoughState>) => {
+    if (!touched) setOf(version);
     setTouched(true);
     setRefused([]);
     setDough((d) => ({ ...d, ...to }));
@@ -68,14 +74,19 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
   );
   const formula = reckoned.error ? null : reckoned.data;
   const problems = [...((reckoned.error as Trouble | null)?.problems ?? []), ...refused];
-  const general = problems.filter((p) => ['rows', 'parts', 'notes', ''].includes(p.field));
+  const general = problems.filter((p) => ['rows', 'parts', 'notes', ''].includes(p.field) && p.code !== 'changed');
 
-  async function keep(then: string) {
-    const { trouble } = await keepDough.make({ id: doughId, draft });
+  async function keep(then: string, over = touched ? of : null) {
+    const { trouble } = await keepDough.make({ id: doughId, draft, of: over });
     if (trouble) return setRefused(problemsOf(trouble));
+    letGo();
+    await navigate(then);
+  }
+
+  function letGo() {
     setTouched(false);
     forget();
-    await navigate(then);
+    forgetOf();
   }
 
   async function split(other: string, state: DoughState) {
@@ -138,6 +149,23 @@ function Editor({ id, first, isTouched }: { id: string | null; first: DoughState
       </div>
       <aside className="card side" style={{ display: 'grid', gap: 16 }} aria-label="What this dough is">
         {formula ? <Facts formula={formula} /> : <p className="muted">Percentages, hydration and weight appear as you type.</p>}
+        {refused.some((p) => p.code === 'changed') && (
+          <div role="alert" className="stack">
+            <p style={{ margin: 0 }}>Somebody else kept another version of this dough meanwhile.</p>
+            <button className={`button ${css.onSide}`} onClick={() => void keep('/doughs', null)}>
+              Keep mine over it
+            </button>
+            <button
+              className={`button ${css.onSide}`}
+              onClick={() => {
+                letGo();
+                void navigate(0);
+              }}
+            >
+              Take theirs
+            </button>
+          </div>
+        )}
         <button className="button do" disabled={!formula} onClick={() => void keep(`/lay-out?dough=${doughId}`)}>
           {touched || !id ? 'Keep and lay out' : 'Lay out a bake'}
         </button>

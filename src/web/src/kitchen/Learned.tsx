@@ -24,6 +24,28 @@ export function HeatsAs({ oven, forget }: { oven: string; forget: () => void }) 
   );
 }
 
+/** Past bakes at one of the kitchen's places. */
+export function RisesAs({ place, forget }: { place: string; forget: () => void }) {
+  const { data } = api.useQuery('get', '/api/kitchen/learned');
+  const learned = data?.places.find((p) => p.id === place);
+  return (
+    <div>
+      <h3>Learned here</h3>
+      <p>
+        {learned
+          ? `Dough rises ${than(learned.times, 'faster', 'slower')}. ${evidence(learned)}`
+          : 'Nothing yet: dough rises as fast as it is warm.'}
+      </p>
+      {learned && (
+        <button type="button" className="button small" onClick={forget}>
+          Forget it
+        </button>
+      )}
+      <p className="muted">Used by: when to look, when to heat the oven, the day.</p>
+    </div>
+  );
+}
+
 /** How fast dough rises in a place, in few words; nothing where nothing is known. */
 export const risesAs = (learned: Schemas['LearnedThing'] | undefined) =>
   learned && `rises ${than(learned.times, 'faster', 'slower')}`;

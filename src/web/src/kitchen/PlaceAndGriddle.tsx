@@ -1,4 +1,5 @@
 // A place of the household's own to proof, and its griddle.
+import type { ReactNode } from 'react';
 import type { Schemas } from '../api/http';
 import { Drop, Name, Num, NumOrNone, Section, Tick } from './form';
 import type { Part } from './KitchenPage';
@@ -10,9 +11,10 @@ type Props = {
   at: string;
   put: (to: Partial<Schemas['Place']>) => void;
   drop: () => void;
+  children: ReactNode;
 };
 
-export function PlaceFields({ place: p, usual, at, put, drop }: Props) {
+export function PlaceFields({ place: p, usual, at, put, drop, children }: Props) {
   return (
     <Section title={`Where it rises: ${p.name}`}>
       <div className={css.kit}>
@@ -27,6 +29,7 @@ export function PlaceFields({ place: p, usual, at, put, drop }: Props) {
         />
         <NumOrNone label="Trays at once" at={`${at}.trays`} value={p.trays} set={(trays) => put({ trays })} />
       </div>
+      {children}
       <Drop what={p.name} drop={drop} />
     </Section>
   );

@@ -86,20 +86,13 @@ export function Things({ k, usual, change, choices, touched, touch }: Props) {
         {shelves.map((p) => {
           const own = places.findIndex((q) => q.id === p.id);
           const degrees = p.steady ?? choices.room + p.overRoom;
-          const said = (
-            <span>
-              <b>{p.name}</b> {heat(degrees)}
-              <small>{risesAs(learned.data?.places.find((l) => l.id === p.id))}</small>
-            </span>
-          );
           const warm = { background: warmth(degrees) };
-          return own < 0 ? (
-            <span key={p.id} className={css.place} style={warm}>
-              {said}
-            </span>
-          ) : (
+          return (
             <Thing key={p.id} {...thing(`place:${p.id}`, `places[${own}]`)} name={`Where it rises: ${p.name}`} style={warm}>
-              {said}
+              <span>
+                <b>{p.name}</b> {heat(degrees)}
+                <small>{risesAs(learned.data?.places.find((l) => l.id === p.id))}</small>
+              </span>
             </Thing>
           );
         })}

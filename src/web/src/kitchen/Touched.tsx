@@ -2,10 +2,10 @@
 import type { ReactNode } from 'react';
 import { houseNow } from '../api/clock';
 import type { Schemas } from '../api/http';
-import { listOf } from './form';
+import { listOf, Section } from './form';
 import { Household, Night } from './Household';
 import type { Part } from './KitchenPage';
-import { HeatsAs } from './Learned';
+import { HeatsAs, RisesAs } from './Learned';
 import { MachineCard } from './MachineCard';
 import { Bowls, PotAndHob, Ring, Scale } from './OnTheWorktop';
 import { OthersOfTheHouse } from './OthersOfTheHouse';
@@ -35,10 +35,22 @@ export function Touched({ choices, thing, touch, ...part }: Props) {
     return there && fields({ there, at: `${field}[${i}]`, put: (to) => list.put(i, to), drop });
   };
 
-  // Another oven stands there now, or it was mended.
+  // Another oven stands there now, or it was mended; a shelf was moved.
   const forget = (thing: string) => {
     const others = (k.forgotten ?? []).filter((f) => f.thing !== thing);
     change({ forgotten: [...others, { thing, until: new Date(houseNow()).toISOString() }] });
+  };
+
+  // A place that every kitchen has.
+  const placeOfAll = (id: string | undefined) => {
+    const place = choices.shelves.find((p) => p.id === id);
+    return (
+      place && (
+        <Section title={`Where it rises: ${place.name}`}>
+          <RisesAs place={place.id} forget={() => forget(place.id)} />
+        </Section>
+      )
+    );
   };
 
   const fields: Record<string, () => ReactNode> = {
@@ -51,7 +63,12 @@ export function Touched({ choices, thing, touch, ...part }: Props) {
         </OvenFields>
       )),
     tin: () => one('tins', ({ there, ...of }) => <TinFields tin={there} {...of} />),
-    place: () => one('places', ({ there, ...of }) => <PlaceFields place={there} usual={usual.place} {...of} />),
+    place: () =>
+      one('places', ({ there, ...of }) => (
+        <PlaceFields place={there} usual={usual.place} {...of}>
+          <RisesAs place={there.id} forget={() => forget(there.id)} />
+        </PlaceFields>
+      )) ?? placeOfAll(id),
     scale: () => <Scale {...part} steps={choices.scaleSteps} />,
     pot: () => <PotAndHob {...part} />,
     griddle: () => <Griddle {...part} />,
