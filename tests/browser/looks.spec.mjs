@@ -1,7 +1,7 @@
 // Every view and every beat, measured: nothing cut off, covered, too small to read or to touch.
 import { readFileSync } from 'node:fs';
 import { accessible, bake, call, expect, follow, rolls, sharing, tell, test } from './house.mjs';
-import { measured } from './measure.mjs';
+import { atTwice, measured, moved } from './measure.mjs';
 
 const sizes = { laptop: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } };
 
@@ -53,7 +53,10 @@ for (const [size, viewport] of Object.entries(sizes)) {
         await page.visit(path);
         await expect(page.locator('main')).not.toContainText('One moment');
         await page.waitForLoadState('networkidle');
+        const shift = await moved(page);
         const wrong = await measured(page);
+        if (shift.sum >= 0.05) wrong.push(`moves by ${shift.sum.toFixed(2)}: ${shift.worst}`);
+        if (size === 'phone') wrong.push(...(await atTwice(page)));
         if (wrong.length > 0) found[path] = wrong;
         if (size === 'phone') await accessible(page);
       }

@@ -1,5 +1,42 @@
 // What a look from arm's length would find: measured on the page as it stands.
 
+/** How much of the page moved by itself since it was opened, and what; as browsers reckon layout shift. */
+export const moved = (page) =>
+  page.evaluate(
+    () =>
+      new Promise((told) => {
+        const shifts = [];
+        const own = (e) => !e.hadRecentInput;
+        new PerformanceObserver((list) => shifts.push(...list.getEntries().filter(own))).observe({
+          type: 'layout-shift',
+          buffered: true,
+        });
+        setTimeout(() => {
+          const sum = shifts.reduce((all, s) => all + s.value, 0);
+          const worst = shifts.sort((a, b) => b.value - a.value)[0]?.sources?.[0]?.node;
+          told({ sum, worst: worst ? `${worst.nodeName} ${worst.className}` : '' });
+        }, 60);
+      }),
+  );
+
+/** What is cut off or runs out of the page with letters twice as large. */
+export const atTwice = (page) =>
+  page.evaluate(() => {
+    document.documentElement.style.fontSize = '200%';
+    const found = [];
+    if (document.documentElement.scrollWidth > window.innerWidth) found.push('scrolls sideways at twice');
+    for (const e of document.querySelectorAll('main button, main a, main h1, main h2, main label')) {
+      const [box, style] = [e.getBoundingClientRect(), getComputedStyle(e)];
+      const cut = style.overflowX !== 'visible' && e.scrollWidth > e.clientWidth + 1;
+      // A wide table is pushed along inside its card.
+      if (e.closest('table')) continue;
+      if (e.checkVisibility() && !e.closest('.sr, .skip') && (cut || box.right > window.innerWidth + 1))
+        found.push(`cut at twice: ${e.textContent.trim().slice(0, 40)}`);
+    }
+    document.documentElement.style.fontSize = '';
+    return found;
+  });
+
 /** Findings on the page that is open, each a few words; empty where nothing is wrong. `bench`: all that a beat asks is on screen. */
 export const measured = (page, { bench = false, phone = false } = {}) =>
   page.evaluate(
@@ -43,6 +80,24 @@ export const measured = (page, { bench = false, phone = false } = {}) =>
         const size = parseFloat(getComputedStyle(e).fontSize) * scale;
         if (size < 13.9) say(`letters of ${size.toFixed(1)}`, e);
       }
+
+      // The bench is read from across the room: seven to one.
+      const parts = (colour) => colour.match(/[\d.]+/g).map(Number);
+      const light = ([r, g, b]) => {
+        const linear = [r, g, b].map((c) => (c / 255 <= 0.04045 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4));
+        return 0.2126 * linear[0] + 0.7152 * linear[1] + 0.0722 * linear[2];
+      };
+      const behind = (e) => {
+        const own = parts(getComputedStyle(e).backgroundColor);
+        return own.length < 4 || own[3] > 0.99 || !e.parentElement ? own : behind(e.parentElement);
+      };
+      if (bench)
+        for (const e of document.querySelectorAll('.bench h1, .bench .figure, .bench .now .button, .bench .bar .button')) {
+          if (!seen(e) || e.disabled) continue;
+          const [a, b] = [light(parts(getComputedStyle(e).color)), light(behind(e))];
+          const ratio = (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+          if (ratio < 7) say(`contrast ${ratio.toFixed(1)}`, e);
+        }
 
       if (bench) {
         const bar = document.querySelector('.bench .bar');

@@ -61,7 +61,7 @@ public static class LabelEndpoints
                             .Select(f => new LabelView(
                                 dough.Name,
                                 f.What,
-                                words.Grams(f.Baked),
+                                (state.SoFar.Dough is null ? "about " : "") + words.Grams(f.Baked),
                                 f.Out,
                                 f.KeepBy,
                                 f.KeepCold,

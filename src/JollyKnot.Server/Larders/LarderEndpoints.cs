@@ -106,7 +106,7 @@ public static class LarderEndpoints
         };
         var what =
             thing.Kind == KeptKind.Dough
-                ? words.Grams(thing.Mass)
+                ? (spec.NoScale ? "about " : "") + words.Grams(thing.Mass)
                 : Voice.Bread(thing.Pieces, spec.Cuts[thing.Cut].Bread!) + (thing.Kind == KeptKind.Shaped ? ", shaped," : "");
         var thawing = Thawing.Of(thing.Mass * (1.0 / thing.Pieces));
         var takes = thing.Kind == KeptKind.Bread ? thawing.OnCounter : Thawing.Lump;

@@ -113,7 +113,7 @@ function Shell() {
   useArrival();
   const clock = api.useQuery('get', '/api/clock', undefined, { refetchInterval: 60_000 });
   return (
-    <div className="shell">
+    <div className="shell" data-at={page.split('/')[1]}>
       <a className="skip" href="#page">
         To the page
       </a>

@@ -1,4 +1,5 @@
 // A dough as a bar: what it is made of, by weight.
+import { useUnits } from '../parts/units';
 import type { Schemas } from '../api/http';
 
 const fills: Record<Schemas['Role'], string> = {
@@ -14,6 +15,7 @@ const fills: Record<Schemas['Role'], string> = {
 };
 
 export function DoughBar({ rows }: { rows: Schemas['RowView'][] }) {
+  const { mass } = useUnits();
   const total = rows.reduce((sum, r) => sum + r.mass, 0);
   const said = rows.map((r) => `${r.ingredient} ${Math.round((r.mass / total) * 100)} %`).join(', ');
   const shares = rows.map((r) => r.mass / total);
@@ -27,7 +29,7 @@ export function DoughBar({ rows }: { rows: Schemas['RowView'][] }) {
           height={40}
           fill={fills[r.role]}
         >
-          <title>{`${r.ingredient} ${r.mass} g`}</title>
+          <title>{`${r.ingredient} ${mass(r.mass)}`}</title>
         </rect>
       ))}
     </svg>

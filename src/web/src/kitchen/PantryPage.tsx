@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useForgetWords, useKeepCups } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { Choice } from '../parts/Choice';
+import { useUnits } from '../parts/units';
 import { Loading } from '../parts/Loading';
 import { OneOf } from './form';
 import { IngredientEditor } from './IngredientEditor';
@@ -17,6 +18,7 @@ export default function PantryPage() {
   const forgetWords = useForgetWords();
   const [search, setSearch] = useState('');
   const [open, setOpen] = useState<string | null>(null);
+  const { mass } = useUnits();
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   const cups = (to: Partial<Schemas['CupSettings']>) => keepCups.make({ habit: data.habit, cups: data.cups, ...to });
   const word = search.trim().toLowerCase();
@@ -82,7 +84,7 @@ export default function PantryPage() {
                   </td>
                   <td className="muted">{i.ingredient.role}</td>
                   <td className="num">{cupOf(i, data.habit)}</td>
-                  <td className="num">{i.price ? `${i.price.cost.toFixed(2)} for ${Math.round(i.price.pack)} g` : ''}</td>
+                  <td className="num">{i.price ? `${i.price.cost.toFixed(2)} for ${mass(i.price.pack)}` : ''}</td>
                   <td className="muted">{i.ingredient.allergens?.join(', ')}</td>
                   <td style={{ textAlign: 'right' }}>
                     <button

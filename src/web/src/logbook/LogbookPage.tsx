@@ -12,6 +12,7 @@ import { whereItIs } from '../parts/kept';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
 import { StrandPicture } from '../strands/StrandPicture';
+import { useUnits } from '../parts/units';
 import { Stars } from './Logbook';
 import { Photo } from './Photo';
 import css from './logbook.module.css';
@@ -19,6 +20,7 @@ import css from './logbook.module.css';
 export default function LogbookPage() {
   const { id = '' } = useParams();
   const { data, error, refetch } = api.useQuery('get', '/api/logbook/{id}', { params: { path: { id } } });
+  const { mass } = useUnits();
   const [ref, width] = useWidth<HTMLDivElement>();
   const picture = api.useQuery(
     'post',
@@ -28,7 +30,7 @@ export default function LogbookPage() {
   );
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   return (
-    <>
+    <div className={picture.isPending ? 'page settling' : 'page'}>
       <header style={{ display: 'flex', gap: 20, alignItems: 'baseline', flexWrap: 'wrap' }}>
         <h1>{data.title}</h1>
         <span className="muted">
@@ -87,8 +89,8 @@ export default function LogbookPage() {
         <section className="card">
           <h2>Weights</h2>
           <p>
-            Dough {data.dough === null ? 'not weighed' : `${Math.round(data.dough)} g`}, {Math.round(data.expected)} g expected.
-            Added at the check: {data.added}.
+            Dough {data.dough === null ? 'not weighed' : mass(data.dough)}, about {mass(data.expected)} expected. Added at the
+            check: {data.added}.
           </p>
           {data.parts.some((p) => p.weighed !== null) ? (
             data.cuts.map((cut, c) => <Weights key={c} page={data} cut={cut} parts={data.parts.filter((p) => p.cut === c)} />)
@@ -97,7 +99,7 @@ export default function LogbookPage() {
           )}
         </section>
       </div>
-    </>
+    </div>
   );
 }
 

@@ -19,12 +19,25 @@ export function Today() {
   });
   const doughs = api.useQuery('get', '/api/doughs', { params: { query: { take: 11 } } });
   const { mass } = useUnits();
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const picture = api.useQuery(
+    'post',
+    '/api/today/picture',
+    { body: { width, utcOffsetMinutes: utcOffsetMinutes() } },
+    { enabled: width > 0, placeholderData: (before) => before, refetchInterval: houseSpeed() > 1 ? 3000 : 30000 },
+  );
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   const [first, ...others] = data.bakes;
   return (
-    <>
+    <div className={first && picture.isPending ? 'page settling' : 'page'}>
       {data.setAside.length > 0 && <SetAside things={data.setAside} />}
-      {first ? <DayPicture bakes={data.bakes} /> : null}
+      {first && (
+        <div className="picture-box" ref={ref}>
+          {picture.data && (
+            <StrandPicture picture={picture.data} title={`The day: ${data.bakes.map((b) => b.title).join(', ')}`} />
+          )}
+        </div>
+      )}
       {first ? <DayBar bake={first} next={data.next} /> : <Empty />}
       {data.bakes.length > 1 && <Troubles />}
       {others.length > 0 && (
@@ -70,7 +83,7 @@ export function Today() {
           </Link>
         </div>
       </section>
-    </>
+    </div>
   );
 }
 
@@ -145,21 +158,6 @@ function Empty() {
       <h1>Nothing is under way.</h1>
       <p>Choose a dough, say when you want the bread, and see the day.</p>
     </section>
-  );
-}
-
-function DayPicture({ bakes }: { bakes: BenchView[] }) {
-  const [ref, width] = useWidth<HTMLDivElement>();
-  const { data } = api.useQuery(
-    'post',
-    '/api/today/picture',
-    { body: { width, utcOffsetMinutes: utcOffsetMinutes() } },
-    { enabled: width > 0, placeholderData: (before) => before, refetchInterval: houseSpeed() > 1 ? 3000 : 30000 },
-  );
-  return (
-    <div className="picture-box" ref={ref}>
-      {data && <StrandPicture picture={data} title={`The day: ${bakes.map((b) => b.title).join(', ')}`} />}
-    </div>
   );
 }
 
