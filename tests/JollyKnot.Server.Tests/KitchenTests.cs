@@ -37,14 +37,23 @@ public sealed class KitchenTests : IDisposable
             object[] rows = [new { ingredient = "plain flour", mass = 500 }, new { ingredient = "water", mass = 320 }];
             using var put = new HttpRequestMessage(HttpMethod.Put, path)
             {
-                Content = JsonContent.Create(new { name = "Two cooks", notes, rows, byHand = true }),
+                Content = JsonContent.Create(
+                    new
+                    {
+                        name = "Two cooks",
+                        notes,
+                        rows,
+                        byHand = true,
+                    }
+                ),
             };
             if (of is not null)
                 put.Headers.TryAddWithoutValidation("If-Match", of);
             using var answer = await house.Client.SendAsync(put);
             return answer.StatusCode;
         }
-        async Task<(int, string)> There() => (await house.Get(path)).Body is var d ? ((int)d["version"]!, (string)d["notes"]!) : default;
+        async Task<(int, string)> There() =>
+            (await house.Get(path)).Body is var d ? ((int)d["version"]!, (string)d["notes"]!) : default;
 
         (await Save("first", null)).ShouldBe(HttpStatusCode.OK);
         (await Save("theirs", "\"1\"")).ShouldBe(HttpStatusCode.OK);

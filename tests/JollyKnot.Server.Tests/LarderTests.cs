@@ -121,7 +121,22 @@ public sealed class LarderTests : IDisposable
         frozen["thawed"].ShouldBeNull();
         ((string)(await Larder())[0]!["how"]!).ShouldBeEmpty();
         house.Pass(TimeSpan.FromDays(2));
+        // Wanted at a time: out, oven on, in, each when it is due; in the calendar too.
+        var at = house.Now.AddHours(6);
+        (await house.Post($"/api/larder/{bake}/0/wanted", new { at = house.Now.AddDays(-1) })).Status.ShouldBe(400);
+        (await house.Post($"/api/larder/{bake}/1/wanted", new { at })).Status.ShouldBe(404);
+        (await house.Post($"/api/larder/{bake}/0/wanted", new { at })).Status.ShouldBe(204);
+        var steps = (await Larder()).Single(t => (string)t!["kind"]! == "bread")!["steps"]!.AsArray();
+        steps
+            .Select(s => (string)s!["say"]!)
+            .ShouldBe(["Out of the freezer, in its bag", "Oven on, 180 °C", "Into the oven, 5 min", "On the table"]);
+        double Before(int step) => (at - (DateTimeOffset)steps[step]!["at"]!).TotalMinutes;
+        (Before(0), Before(2), Before(3)).ShouldBe((65, 5, 0));
+        Before(1).ShouldBeInRange(5 + 10, 5 + 40);
+        var calendar = await house.Client.GetStringAsync(new Uri("/api/day.ics", UriKind.Relative));
+        calendar.ShouldContain("Into the oven\\, 5 min");
         (await house.Post($"/api/larder/{bake}/0", new { kind = "bread", to = "fridge" })).Status.ShouldBe(204);
+        (await Larder()).Single(t => (string)t!["kind"]! == "bread")!["steps"]!.AsArray().Count.ShouldBe(3);
         var thawing = (await Larder()).Single(t => (string)t!["kind"]! == "bread")!;
         ((DateTimeOffset)thawing["thawed"]!).ShouldBe(house.Now.AddHours(1), TimeSpan.FromMinutes(1));
         (await Move(bake, "freezer")).Status.ShouldBe(204);

@@ -57,6 +57,9 @@ public sealed record KeptThing(
     Guid? MadeInto = null
 )
 {
+    /// <summary>When it is wanted on the table; null where nobody said.</summary>
+    public DateTimeOffset? Wanted { get; init; }
+
     /// <summary>It is this one.</summary>
     public bool Is(Guid bake, int cut, KeptKind kind) => Bake == bake && Cut == cut && Kind == kind;
 
@@ -148,6 +151,11 @@ public sealed record Larder(ImmutableArray<KeptThing> Things)
         var kind = lump.Shaped is null ? KeptKind.Dough : KeptKind.Shaped;
         return Find(lump.Bake, lump.Cut, kind) is { } thing ? Move(thing, KeptIn.Gone, now, bake) : this;
     }
+
+    /// <summary>It is wanted on the table then, or not any more.</summary>
+    /// <param name="thing">What.</param>
+    /// <param name="at">When; null not any more.</param>
+    public Larder Want(KeptThing thing, DateTimeOffset? at) => new(Things.Replace(thing, thing with { Wanted = at }));
 
     /// <summary>It goes somewhere else.</summary>
     /// <param name="thing">What.</param>

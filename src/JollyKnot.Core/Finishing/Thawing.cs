@@ -18,6 +18,12 @@ public sealed record Thawing(TimeSpan OnCounter, TimeSpan InOven)
     /// <summary>A lump of frozen dough thaws so long in the fridge.</summary>
     public static TimeSpan Lump { get; } = TimeSpan.FromHours(10);
 
+    /// <summary>What is done, and when, to have it ready.</summary>
+    /// <param name="wanted">When it is wanted.</param>
+    /// <param name="preheat">From switching the oven on to its being hot.</param>
+    public Readying For(DateTimeOffset wanted, TimeSpan preheat) =>
+        new(wanted - InOven - OnCounter, wanted - InOven - preheat, wanted - InOven, wanted);
+
     /// <summary>One bread.</summary>
     /// <param name="piece">What one weighs.</param>
     public static Thawing Of(Mass piece) =>
@@ -25,3 +31,10 @@ public sealed record Thawing(TimeSpan OnCounter, TimeSpan InOven)
         : piece <= SmallLoaf ? new(TimeSpan.FromHours(2.5), TimeSpan.FromMinutes(8))
         : new(TimeSpan.FromHours(4), TimeSpan.FromMinutes(12));
 }
+
+/// <summary>What is done to frozen bread, and when.</summary>
+/// <param name="Out">Out of the freezer.</param>
+/// <param name="OvenOn">The oven is switched on.</param>
+/// <param name="In">It goes in.</param>
+/// <param name="Ready">It is ready.</param>
+public sealed record Readying(DateTimeOffset Out, DateTimeOffset OvenOn, DateTimeOffset In, DateTimeOffset Ready);

@@ -168,7 +168,7 @@ public sealed record Wish(DateTimeOffset? ReadyBy = null, TimeSpan? Fresh = null
     /// <param name="at">When.</param>
     /// <param name="now">The time now.</param>
     /// <param name="field">The field to name.</param>
-    internal static Problem? TimeProblem(DateTimeOffset? at, DateTimeOffset now, string field) =>
+    public static Problem? TimeProblem(DateTimeOffset? at, DateTimeOffset now, string field) =>
         at < now ? new("past", field)
         : at > now + Farthest ? new("far-off", field, Farthest.TotalDays)
         : null;

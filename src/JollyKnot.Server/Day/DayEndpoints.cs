@@ -1,6 +1,9 @@
 using System.Collections.Immutable;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Kitchens;
+using JollyKnot.Server.Larders;
+using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace JollyKnot.Server.Day;
@@ -62,8 +65,11 @@ public static class DayEndpoints
             .WithSummary("Back to the day before it was last laid out anew.");
         app.MapGet(
                 "/api/day.ics",
-                async (DayBoard board) =>
-                    Results.Text(DayCalendar.Of((await board.Look(null, [])).Value), "text/calendar; charset=utf-8")
+                async (DayBoard board, LarderKeeper larder, BakeBook book, KitchenKeeper kitchens) =>
+                    Results.Text(
+                        DayCalendar.Of((await board.Look(null, [])).Value, await LarderEndpoints.All(larder, book, kitchens)),
+                        "text/calendar; charset=utf-8"
+                    )
             )
             .WithName("dayCalendar")
             .WithSummary("The day as a calendar with alarms, to be subscribed to.");

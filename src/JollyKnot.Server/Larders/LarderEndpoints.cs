@@ -25,6 +25,8 @@ namespace JollyKnot.Server.Larders;
 /// <param name="How">How it is made ready; empty where there is nothing to do.</param>
 /// <param name="Thawed">When it is thawed; null where it is not thawing.</param>
 /// <param name="MadeInto">The bake that was made of it; null where none was.</param>
+/// <param name="Wanted">When it is wanted on the table; null where nobody said.</param>
+/// <param name="Steps">What is still to be done for that, and when.</param>
 public sealed record KeptView(
     Guid Bake,
     int Cut,
@@ -37,8 +39,19 @@ public sealed record KeptView(
     DateTimeOffset UseBy,
     string How,
     DateTimeOffset? Thawed,
-    Guid? MadeInto
+    Guid? MadeInto,
+    DateTimeOffset? Wanted,
+    ImmutableArray<KeptStep> Steps
 );
+
+/// <summary>Something to do with what is kept.</summary>
+/// <param name="At">When.</param>
+/// <param name="Say">What, in words.</param>
+public sealed record KeptStep(DateTimeOffset At, string Say);
+
+/// <summary>Frozen bread is wanted.</summary>
+/// <param name="At">When; null not any more.</param>
+public sealed record KeptWanted(DateTimeOffset? At);
 
 /// <summary>What a bake of a kept lump opens with.</summary>
 /// <param name="DoughId">The dough in the book it came from; null where it is in none.</param>
@@ -68,16 +81,19 @@ public static class LarderEndpoints
             .WithSummary("What was kept of a bake, whatever became of it.");
         app.MapGet("/api/larder/{bake:guid}/{cut:int}/first-choice", Opening).WithName("keptOpening");
         app.MapPost("/api/larder/{bake:guid}/{cut:int}", Move).WithName("moveKept");
+        app.MapPost("/api/larder/{bake:guid}/{cut:int}/wanted", Want)
+            .WithName("wantKept")
+            .WithSummary("When frozen bread is wanted on the table.");
         app.MapPost("/api/bakes/{bake:guid}/freeze", Freeze).WithName("freezeBread");
     }
 
-    private static async Task<ImmutableArray<KeptView>> All(LarderKeeper keeper, BakeBook book, KitchenKeeper kitchens)
+    internal static async Task<ImmutableArray<KeptView>> All(LarderKeeper keeper, BakeBook book, KitchenKeeper kitchens)
     {
         await kitchens.Get();
         var views = ImmutableArray.CreateBuilder<KeptView>();
         foreach (var thing in (await keeper.Get()).There.OrderBy(t => t.In).ThenBy(t => t.Since))
             if (await book.Find(thing.Bake) is { } bake)
-                views.Add(View(thing, bake.Plan.Spec, kitchens.Voice));
+                views.Add(View(thing, bake.Plan.Spec, kitchens));
         return views.ToImmutable();
     }
 
@@ -90,12 +106,13 @@ public static class LarderEndpoints
     {
         await kitchens.Get();
         return await book.Find(bake) is { } of
-            ? [.. (await keeper.Get()).Things.Where(t => t.Bake == bake).Select(t => View(t, of.Plan.Spec, kitchens.Voice))]
+            ? [.. (await keeper.Get()).Things.Where(t => t.Bake == bake).Select(t => View(t, of.Plan.Spec, kitchens))]
             : [];
     }
 
-    private static KeptView View(KeptThing thing, BakeSpec spec, Voice words)
+    private static KeptView View(KeptThing thing, BakeSpec spec, KitchenKeeper kitchens)
     {
+        var words = kitchens.Voice;
         var lump = thing.AsLump(spec.Cuts);
         var (best, useBy) = thing switch
         {
@@ -126,8 +143,39 @@ public static class LarderEndpoints
                 : thing.In == KeptIn.Freezer || thaws ? words.MadeReady(thing.Kind == KeptKind.Bread ? thawing : null, takes)
                 : "",
             thaws ? thing.Moved + takes : null,
-            thing.MadeInto
+            thing.MadeInto,
+            thing.Wanted,
+            thing is { Kind: KeptKind.Bread, Wanted: { } wanted, In: not KeptIn.Gone }
+                ? Steps(thing, thawing.For(wanted, spec.Oven.Preheat(Thawing.Heat, spec.Room)), thawing, words)
+                : []
         );
+    }
+
+    private static ImmutableArray<KeptStep> Steps(KeptThing thing, Readying when, Thawing how, Voice words)
+    {
+        ImmutableArray<KeptStep> warm =
+        [
+            new(when.OvenOn, words.HeatsFor(Thawing.Heat)),
+            new(when.In, words.Crisps(how)),
+            new(when.Ready, Voice.OnTable),
+        ];
+        return thing.In == KeptIn.Freezer ? warm.Insert(0, new(when.Out, Voice.OutToThaw)) : warm;
+    }
+
+    private static async Task<Results<NoContent, ProblemHttpResult>> Want(
+        Guid bake,
+        int cut,
+        KeptWanted wanted,
+        LarderKeeper keeper,
+        HouseClock clock
+    )
+    {
+        if ((await keeper.Get()).Find(bake, cut, KeptKind.Bread) is not { In: not KeptIn.Gone })
+            return Problems.Missing("bread");
+        if (Wish.TimeProblem(wanted.At, clock.GetUtcNow(), "at") is { } never)
+            return Problems.Bad(never);
+        await keeper.Change(l => l.Find(bake, cut, KeptKind.Bread) is { } thing ? l.Want(thing, wanted.At) : l);
+        return TypedResults.NoContent();
     }
 
     private static async Task<Results<Ok<KeptOpening>, ProblemHttpResult>> Opening(

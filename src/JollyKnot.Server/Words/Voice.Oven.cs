@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Finishing;
+using JollyKnot.Core.Measures;
 
 namespace JollyKnot.Server.Words;
 
@@ -24,6 +25,22 @@ public sealed partial class Voice
             ? $"It thaws in the fridge in {Measured.Span(thaws)}."
             : $"It thaws in its bag in {Measured.Span(thaws)}; then {Measured.Span(bread.InOven)} at "
                 + $"{Degree(Thawing.Heat)} make it crisp.";
+
+    /// <summary>Frozen bread comes out.</summary>
+    public static string OutToThaw => "Out of the freezer, in its bag";
+
+    /// <summary>It is ready.</summary>
+    public static string OnTable => "On the table";
+
+    /// <summary>The oven is switched on for it.</summary>
+    public string HeatsFor(Temperature heat) => $"Oven on, {Degree(heat)}";
+
+    /// <summary>It goes into the oven for a little.</summary>
+    public string Crisps(Thawing bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        return $"Into the oven, {Measured.Span(bread.InOven)}";
+    }
 
     /// <summary>How shaped pieces are made ready.</summary>
     public static string BakedFromFrozen => "They thaw and rise on their tray, and are baked.";

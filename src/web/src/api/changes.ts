@@ -93,6 +93,13 @@ export const useMoveKept = () =>
     { after: larderChanged },
   );
 
+export const useWantKept = () =>
+  useChange(
+    ({ at, ...path }: { bake: string; cut: number } & Schemas['KeptWanted']) =>
+      http.POST('/api/larder/{bake}/{cut}/wanted', { params: { path }, body: { at: at ?? null } }),
+    { after: larderChanged },
+  );
+
 export const useFreezeBread = () =>
   useChange(
     ({ bake, ...body }: { bake: string } & Schemas['FreezeBread']) =>

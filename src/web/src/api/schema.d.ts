@@ -752,6 +752,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/larder/{bake}/{cut}/wanted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** When frozen bread is wanted on the table. */
+        post: operations["wantKept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakes/{bake}/freeze": {
         parameters: {
             query?: never;
@@ -2564,6 +2581,11 @@ export interface components {
             choice: components["schemas"]["BakeChoice"];
             name: string;
         };
+        KeptStep: {
+            /** Format: date-time */
+            at: string;
+            say: string;
+        };
         KeptView: {
             /** Format: uuid */
             bake: string;
@@ -2584,6 +2606,13 @@ export interface components {
             thawed: null | string;
             /** Format: uuid */
             madeInto: null | string;
+            /** Format: date-time */
+            wanted: null | string;
+            steps: components["schemas"]["KeptStep"][];
+        };
+        KeptWanted: {
+            /** Format: date-time */
+            at: null | string;
         };
         /** @enum {unknown} */
         Kind: "knot" | "pretzel" | "coil" | null;
@@ -5594,6 +5623,31 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["KeptMove"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    wantKept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake: string;
+                cut: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptWanted"];
             };
         };
         responses: {

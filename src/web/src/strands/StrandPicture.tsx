@@ -65,7 +65,7 @@ export function StrandPicture({
       {picture.ticks.map((tick) => (
         <g key={tick}>
           <line x1={at(tick)} x2={at(tick)} y1={lanes[0]?.top} y2={bottom} stroke="var(--ink)" opacity={0.14} />
-          {at(tick) > (slim ? 18 : 0) && (slim || nowX === null || Math.abs(nowX - at(tick)) > 54) && (
+          {at(tick) > (slim ? 18 : 0) && at(tick) < width - 18 && (slim || nowX === null || Math.abs(nowX - at(tick)) > 54) && (
             <text x={at(tick)} y={slim ? 10 : 20} fontSize={14} textAnchor="middle" style={{ fill: 'var(--soft-ink)' }}>
               {clockTime(tick)}
             </text>

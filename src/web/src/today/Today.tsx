@@ -1,8 +1,18 @@
 // The day: what is under way, what is next and when; start something.
 import { Link } from 'react-router';
-import { useMoveKept } from '../api/changes';
+import { useMoveKept, useWantKept } from '../api/changes';
 import { api, type BenchView, type Schemas } from '../api/http';
-import { calendarDay, clockTime, dayAndTime, houseSpeed, span, useNow, utcOffsetMinutes } from '../api/clock';
+import {
+  asTyped,
+  calendarDay,
+  clockTime,
+  dayAndTime,
+  houseSpeed,
+  span,
+  typedMoment,
+  useNow,
+  utcOffsetMinutes,
+} from '../api/clock';
 import { whereItIs } from '../parts/kept';
 import { Loading } from '../parts/Loading';
 import { percent, useUnits } from '../parts/units';
@@ -108,6 +118,7 @@ function InTheCold() {
                   {t.how && `. ${t.how}`}
                 </small>
               </span>
+              <ReadyBy kept={t} />
               <span className="choices">
                 {t.kind !== 'bread' && (
                   <Link className="button small" to={`/lay-out?bake=${t.bake}&cut=${t.cut}`}>
@@ -126,6 +137,36 @@ function InTheCold() {
         })}
       </ul>
     </section>
+  );
+}
+
+// When frozen bread is wanted, and what is done until then.
+function ReadyBy({ kept: t }: { kept: Schemas['KeptView'] }) {
+  const want = useWantKept();
+  const now = useNow(10_000);
+  if (t.kind !== 'bread') return null;
+  const set = (at: string | null) => void want.make({ bake: t.bake, cut: t.cut, at });
+  return (
+    <span className={css.readyBy}>
+      <label>
+        On the table{' '}
+        <input
+          type="datetime-local"
+          className="typed"
+          value={t.wanted ? asTyped(t.wanted) : ''}
+          onChange={(e) => set(e.target.value ? typedMoment(e.target.value) : null)}
+        />
+      </label>
+      {t.steps.length > 0 && (
+        <ol className={`lines ${css.steps}`}>
+          {t.steps.map((s) => (
+            <li key={s.say} className={Date.parse(s.at) <= now ? 'late' : ''}>
+              <b className="num">{dayAndTime(s.at)}</b> {s.say}
+            </li>
+          ))}
+        </ol>
+      )}
+    </span>
   );
 }
 
