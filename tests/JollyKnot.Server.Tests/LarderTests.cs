@@ -117,7 +117,7 @@ public sealed class LarderTests : IDisposable
         (await Larder()).Select(t => (string)t!["what"]!).ShouldBe(["450 g", "3 pan rolls"]);
         // How it is made ready, and when it is thawed once it is out.
         var frozen = (await Larder())[1]!;
-        ((string)frozen["how"]!).ShouldBe("It thaws in its bag in 1 h 00 min; then 5 min at 180 °C make it crisp.");
+        ((string)frozen["how"]!).ShouldBe("It thaws in its bag in 1 h; then 5 min at 180 °C make it crisp.");
         frozen["thawed"].ShouldBeNull();
         ((string)(await Larder())[0]!["how"]!).ShouldBeEmpty();
         house.Pass(TimeSpan.FromDays(2));
@@ -143,7 +143,7 @@ public sealed class LarderTests : IDisposable
         house.Pass(TimeSpan.FromDays(1));
         (await Move(bake, "fridge")).Status.ShouldBe(204);
         var lump = (await Larder()).Single(t => (string)t!["kind"]! == "dough")!;
-        ((string)lump["how"]!).ShouldBe("It thaws in the fridge in 10 h 00 min.");
+        ((string)lump["how"]!).ShouldBe("It thaws in the fridge in 10 h.");
         ((DateTimeOffset)lump["thawed"]!).ShouldBe(house.Now.AddHours(10), TimeSpan.FromMinutes(1));
         // What is gone belongs to its bake's story all the same.
         (await house.Post($"/api/larder/{bake}/0", new { kind = "bread", to = "gone" })).Status.ShouldBe(204);

@@ -160,7 +160,10 @@ public sealed class Measured(HouseholdUnits units)
     {
         if (span is not { } s)
             return "";
-        return s.TotalMinutes < 60 ? $"{Whole(s.TotalMinutes)} min" : $"{(int)s.TotalHours} h {s.Minutes:00} min";
+        var minutes = (long)Math.Round(s.TotalMinutes);
+        return minutes < 60 ? $"{minutes} min"
+            : minutes % 60 == 0 ? $"{minutes / 60} h"
+            : $"{minutes / 60} h {minutes % 60:00} min";
     }
 
     /// <summary>Minutes, to the tenth.</summary>
