@@ -105,9 +105,7 @@ public sealed class DoughBook : IDisposable
         await writing.WaitAsync();
         try
         {
-            if (version is { } of && await Find(id) is { } there && there.Version != of && there.Dough != dough)
-                return null;
-            return await SaveAlone(id, dough, now);
+            return await SaveAlone(version, id, dough, now);
         }
         finally
         {
@@ -115,7 +113,7 @@ public sealed class DoughBook : IDisposable
         }
     }
 
-    private async Task<StoredDough> SaveAlone(Guid id, Dough dough, DateTimeOffset now)
+    private async Task<StoredDough?> SaveAlone(int? version, Guid id, Dough dough, DateTimeOffset now)
     {
         await using var db = await dbs.CreateDbContextAsync();
         var text = Kinds.Dough.Write(dough);
@@ -131,6 +129,8 @@ public sealed class DoughBook : IDisposable
             await db.SaveChangesAsync();
             return Read(row)!;
         }
+        if (row is not null && version is { } of && row.Version != of)
+            return null;
         if (row is null)
             db.Doughs.Add(
                 row = new()
