@@ -252,6 +252,7 @@ public static class Ingredients
         {
             IsHoney = true,
         },
+        Of("malt powder", Role.Sugar, Sugar: .5, Allergens: Gluten, Packing: Cup(130, 2.9)),
         Of("barley malt syrup", Role.Sugar, Water: .22, Sugar: .7, Allergens: Gluten, Packing: Cup(330, 6.9), SpecificHeat: 2.5),
         Of("black treacle", Role.Sugar, Water: .22, Sugar: .7, Packing: Cup(330, 6.9), SpecificHeat: 2.5),
         Of("sugar beet syrup", Role.Sugar, Water: .22, Sugar: .67, Packing: Cup(330, 6.9), SpecificHeat: 2.5),
@@ -346,7 +347,8 @@ public static class Ingredients
             MilkSolids: .28,
             Packing: Cup(306)
         ),
-        Of("orange juice", Role.Liquid, Water: .88, Sugar: .09, Packing: Cup(248)),
+        Of("orange juice", Role.Liquid, Water: .88, Sugar: .09, Packing: new(G(248), Each: G(80))),
+        Of("banana", Role.Other, Water: .75, Sugar: .12, Packing: new(G(225), Each: G(118)), SpecificHeat: 3.4),
         Of("lemon zest", Role.Other, Packing: new(PerTeaspoon: G(2), Each: G(3))),
         Of("garlic", Role.Other, Water: .6, WaterGiven: .5, Packing: new(PerTeaspoon: G(2.8), Each: G(4))) with
         {
@@ -415,6 +417,7 @@ public static class Ingredients
         ("almond milk", "almond drink"),
         ("ale|lager|stout", "beer"),
         ("juice lemon", "lemon juice"),
+        ("juice orange", "orange juice"),
         ("cider vinegar|apple cider vinegar|white vinegar|wine vinegar", "vinegar"),
         ("juice", "apple juice"),
         ("cottage cheese|quark|fresh cheese", "curd cheese"),
@@ -448,6 +451,7 @@ public static class Ingredients
             "brown sugar"
         ),
         ("runny honey|clear honey", "honey"),
+        ("diastatic malt powder|diastatic malt|malt flour|barley malt powder|dry malt|dried malt extract", "malt powder"),
         ("malt syrup|malt extract|barley malt|barley malt extract|malt", "barley malt syrup"),
         ("treacle|molasses|dark treacle", "black treacle"),
         ("syrup|corn syrup|light corn syrup|agave syrup|glucose syrup", "golden syrup"),

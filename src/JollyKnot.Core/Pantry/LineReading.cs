@@ -166,12 +166,15 @@ public static partial class LineReading
             pantry = pantry with { Cups = CupSize.Metric };
         var (quoted, rest) = Quoted(Composed.Of(line));
         var put = language.Put(Tidied(rest));
-        var text = RecipeLanguage.English.Put(put.Text).Text;
+        var text = InTwo(RecipeLanguage.English.Put(put.Text).Text);
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
         foreach (var item in LineGrammar.Read(text).SelectMany(i => Items(i, pantry)))
             Add(item, rows);
         if (rows.Count > 0 && LabelOf(text) is { } label)
             ForAll(rows, label);
+        if (IsBath(rows))
+            for (var i = 0; i < rows.Count; i++)
+                rows[i] = rows[i] with { Use = Use.Bath };
         return rows.ToImmutable();
 
         void Add(LineItem item, ImmutableArray<ReadRow>.Builder before)
@@ -203,6 +206,15 @@ public static partial class LineReading
                 before.Add(row with { Mass = null, Other = null, Instead = null, Notes = [], Use = forMore, IsToTaste = true });
         }
     }
+
+    // "3 tbsp baking soda per 1 l water" boils, and rises nothing.
+    private static bool IsBath(ImmutableArray<ReadRow>.Builder rows) =>
+        rows.All(r => r.Use == Use.Dough)
+        && rows.Any(r => Ingredients.Find(r.Ingredient)?.LiftsInHeat == true)
+        && rows.Any(r => r.Ingredient == "water" && r.Mass >= LeastBath);
+
+    // No dough has soda with so much water. Ours.
+    private static readonly Mass LeastBath = Measures.Mass.FromGrams(400);
 
     // Nobody says how much a brush or a tray takes: an egg, or a spoon of anything else. Bakers' usage.
     private static Mass? AsMuchAsItTakes(ReadRow row)
@@ -394,6 +406,34 @@ public static partial class LineReading
         line = BrushWith().Replace(line, "$1");
         return SemicolonInBrackets().Replace(line, m => m.Value.Replace(';', '/'));
     }
+
+    // What is told as one, and is two: "yeast dissolved in ¼ cup water", "zest and juice of half an orange".
+    private static string InTwo(string text)
+    {
+        text = DissolvedIn().Replace(text, "and ");
+        return ZestAndJuice().Replace(text, m => $"{Many(m)} {m.Groups["fruit"]} zest plus {Many(m)} {m.Groups["fruit"]} juice");
+
+        static string Many(Match m) =>
+            m.Groups["n"].Value.ToLowerInvariant() switch
+            {
+                "half a" or "half an" or "half" => "1/2",
+                "" or "a" or "an" or "the" => "1",
+                var n => n,
+            };
+    }
+
+    [GeneratedRegex(
+        @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|stirred|softened|sprinkled|whisked|mixed)\s+(?:in|into|over|on|with)|per)\s+(?=[\d½¼¾⅓⅔⅛])",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex DissolvedIn();
+
+    [GeneratedRegex(
+        @"^\s*(?:the\s+|finely\s+|grated\s+)*(?:zest and juice|juice and zest)\s+of\s+(?<n>\d[\d./]*|[½¼¾]|half an?|half|an?|the|one|two|three)?\s*"
+            + @"(?:large\s+|small\s+|medium\s+|unwaxed\s+|organic\s+)*(?<fruit>orange|lemon)s?\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex ZestAndJuice();
 
     [GeneratedRegex(@"(?<![\p{L}\p{N}])[lI]/(?=\d)")]
     private static partial Regex LetterForOne();
