@@ -26,7 +26,8 @@ public sealed class FedScale(SimulatedScale standIn, TimeProvider time) : IScale
         still,
         tare;
 
-    /// <summary>Takes a line such as <c>57.2 g</c>, <c>ST,GS,+ 57.2 g</c> or <c>2.01 oz</c>. A line that is no weight is dropped.</summary>
+    /// <summary>Takes a line such as <c>57.2 g</c>, <c>ST,GS,+ 57.2 g</c> or <c>2.01 oz</c>. A line that is no weight is
+    /// dropped.</summary>
     /// <returns>Whether it was a weight.</returns>
     public bool Hear(string line)
     {

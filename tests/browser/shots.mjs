@@ -156,14 +156,6 @@ try {
     }).then(() => bake);
   };
   const ago = (minutes) => server.ago(minutes);
-  const plaited = await make('plait-3', 2, '00000003-4a4b-4442-8000-000000000003');
-  await tell(plaited, { type: 'dough-weighed', step: 'weigh-dough', mass: 833, at: ago(90) });
-  await tell(plaited, { type: 'step-done', step: 'load', at: ago(17) });
-  await tell(plaited, { type: 'step-done', step: 'turn', at: ago(3) });
-  await tell(plaited, { type: 'probe-read', load: 'load', core: 76.5, at: ago(4.5) });
-  await tell(plaited, { type: 'probe-read', load: 'load', core: 85, at: ago(1) });
-  await shot('oven', `/bench/${plaited}`);
-  await tell(plaited, { type: 'stopped' });
   const boiled = await make('pretzel', 10, '00000002-4a4b-4442-8000-000000000002');
   await tell(boiled, { type: 'dough-weighed', step: 'weigh-dough', mass: 825, at: ago(50) });
   await tell(boiled, { type: 'step-done', step: 'start-proof', at: ago(40) });
@@ -177,12 +169,6 @@ try {
     },
   });
   await tell(boiled, { type: 'stopped' });
-  const cooled = await make('pan-roll', 16, rolls);
-  await tell(cooled, { type: 'step-done', step: 'load', at: ago(35) });
-  await tell(cooled, { type: 'step-done', step: 'unload', at: ago(16) });
-  await tell(cooled, { type: 'alarms-hushed' });
-  await shot('finish', `/bench/${cooled}`);
-  await tell(cooled, { type: 'stopped' });
   const id = await dividing(
     [{ familyId: 'pan-roll', pieces: 8 }, { familyId: 'plait-3', pieces: 1, each: 300 }, { each: 150 }],
     [57, 56, 58, 57],
@@ -196,6 +182,27 @@ try {
   const lunch = bakes.find((b) => b.title === 'Workbench soft rolls').wanted;
   await make('round-bun', 9, '00000005-4a4b-4442-8000-000000000005', { readyBy: lunch });
   await shot('day-impossible', '/day', { dark: true });
+  // Nothing else is under way, and what is baked was begun in its time.
+  for (const { id } of (await api('/api/day', {})).bakes) await tell(id, { type: 'stopped' });
+  const begun = async (minutes, ...which) => {
+    const bake = await make(...which);
+    await server.pass(minutes);
+    return bake;
+  };
+  const plaited = await begun(222, 'plait-3', 2, '00000003-4a4b-4442-8000-000000000003');
+  await tell(plaited, { type: 'dough-weighed', step: 'weigh-dough', mass: 833, at: ago(90) });
+  await tell(plaited, { type: 'step-done', step: 'load', at: ago(17) });
+  await tell(plaited, { type: 'step-done', step: 'turn', at: ago(3) });
+  await tell(plaited, { type: 'probe-read', load: 'load', core: 76.5, at: ago(4.5) });
+  await tell(plaited, { type: 'probe-read', load: 'load', core: 85, at: ago(1) });
+  await tell(plaited, { type: 'alarms-hushed' });
+  await shot('oven', `/bench/${plaited}`);
+  await tell(plaited, { type: 'stopped' });
+  const cooled = await begun(236, 'pan-roll', 16, rolls);
+  await tell(cooled, { type: 'step-done', step: 'load', at: ago(35) });
+  await tell(cooled, { type: 'step-done', step: 'unload', at: ago(16) });
+  await tell(cooled, { type: 'alarms-hushed' });
+  await shot('finish', `/bench/${cooled}`);
   // A house that has nothing yet, at its third question.
   const empty = await new Server(5392, { alone: false, demo: false }).start();
   if (only.length === 0 || only.includes('first-opening')) {

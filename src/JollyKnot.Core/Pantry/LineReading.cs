@@ -423,13 +423,15 @@ public static partial class LineReading
     }
 
     [GeneratedRegex(
-        @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|stirred|softened|sprinkled|whisked|mixed)\s+(?:in|into|over|on|with)|per)\s+(?=[\d½¼¾⅓⅔⅛])",
+        @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|stirred|softened|sprinkled|whisked|mixed)\s+"
+            + @"(?:in|into|over|on|with)|per)\s+(?=[\d½¼¾⅓⅔⅛])",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex DissolvedIn();
 
     [GeneratedRegex(
-        @"^\s*(?:the\s+|finely\s+|grated\s+)*(?:zest and juice|juice and zest)\s+of\s+(?<n>\d[\d./]*|[½¼¾]|half an?|half|an?|the|one|two|three)?\s*"
+        @"^\s*(?:the\s+|finely\s+|grated\s+)*(?:zest and juice|juice and zest)\s+of\s+"
+            + @"(?<n>\d[\d./]*|[½¼¾]|half an?|half|an?|the|one|two|three)?\s*"
             + @"(?:large\s+|small\s+|medium\s+|unwaxed\s+|organic\s+)*(?<fruit>orange|lemon)s?\b",
         RegexOptions.IgnoreCase
     )]
