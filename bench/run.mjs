@@ -69,6 +69,7 @@ async function start(name) {
     await new Promise((r) => setTimeout(r, 5));
   }
   return {
+    pid: child.pid,
     took: performance.now() - from,
     stop: () =>
       new Promise((r) => {
@@ -130,6 +131,9 @@ for (let i = 0; i < 1200; i++) {
 
 await running.pop().stop();
 
+say('The day of eight open bakes, asked for again while nothing changed');
+const day = await dayOfEight(running[0].pid);
+
 say('From a scale reading to the number on the screen, with two browsers connected');
 const scale = await scaleToScreen();
 
@@ -178,6 +182,31 @@ for (let i = 0; i < 200; i++) {
 }
 for (const app of running) await app.stop();
 rmSync(data, { recursive: true, force: true });
+
+// Milliseconds of the server's CPU for each time it is asked.
+async function dayOfEight(pid) {
+  const url = 'http://127.0.0.1:5481';
+  const cpu = () => {
+    const stat = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1].split(' ');
+    return (Number(stat[11]) + Number(stat[12])) * 10;
+  };
+  const open = (await (await fetch(`${url}/api/today`)).json()).bakes.length;
+  for (let i = open; i < 8; i++)
+    await post(`${url}/api/bakes`, { id: crypto.randomUUID(), layout: { ...layout(i), frame: undefined } });
+  const look = async () => {
+    const answer = await fetch(`${url}/api/day`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{}' });
+    return (await answer.json()).looking;
+  };
+  const spent = [];
+  for (let i = 0; i < 400 && spent.length < 40; i++) {
+    const before = cpu();
+    const isLooking = await look();
+    // A better day is looked for once a minute, and after each change.
+    if (!isLooking) spent.push(cpu() - before);
+    await new Promise((r) => setTimeout(r, 100));
+  }
+  return spent;
+}
 
 async function scaleToScreen() {
   const { chromium } = await import(join(root, 'tests/browser/node_modules/@playwright/test/index.mjs'));
@@ -257,6 +286,7 @@ ${row(`scripts of the first page, gzip (${all} files in all)`, scripts.ours, scr
 |---|---|---|---|
 ${line('a recipe of 40 lines read over HTTP', reads.recipe, `${(quantile(reads.recipe, 0.5) / quantile(reads.cheapest, 0.5)).toFixed(2)} times the cheapest call of the same server (${quantile(reads.cheapest, 0.5).toFixed(2)} ms)`)}
 ${line('from a scale reading to the number on the screen, two browsers connected, in the browser', scale, `${scale.length} readings`)}
+${line('the day of eight open bakes asked for again, CPU', day, 'nothing changed; within the minute')}
 ${line('the first 50 of 2,000 doughs', book.list, '')}
 ${line('a search through 2,000 doughs', book.search, '')}
 

@@ -137,6 +137,7 @@ test('held-back milk is poured in at the check, counts once, and a second sticky
   await page.getByLabel('Flour added, g', { exact: true }).fill('0');
   await page.getByRole('button', { name: 'A spoon of flour more' }).click();
   await page.getByRole('button', { name: 'A spoon of flour more' }).click();
+  await page.reload();
   await expect(page.getByLabel('Flour added, g', { exact: true })).toHaveValue('16');
   await page.getByRole('button', { name: 'Added', exact: true }).click();
   await expect.poll(async () => (await call(server, `/api/bakes/${id}`)).body.steps.some((s) => s.step === 'check-3')).toBe(true);

@@ -24,7 +24,7 @@ test('a plait and a twist, in ounces: each gets its own seeds, and no figure is 
   await page.getByLabel('Pieces 2').fill('1');
   await page.getByLabel('ounces each 2').fill('8 3/4');
   await more(page, 1).click();
-  const gets = page.locator('fieldset.gets');
+  const gets = page.getByRole('group', { name: 'It gets' });
   await expect(gets.getByRole('checkbox')).toHaveCount(2);
   await gets.getByRole('checkbox').nth(1).uncheck();
   await more(page, 2).click();

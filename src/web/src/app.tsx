@@ -10,6 +10,7 @@ import { useOutdated } from './api/version';
 import { Alarms } from './bench/Alarms';
 import { Guarded } from './parts/Broken';
 import { Unheard } from './parts/Unheard';
+import { useSettled } from './parts/useSettled';
 import { Keys } from './parts/Keys';
 import { useUnits } from './parts/units';
 import { useArrival } from './parts/useArrival';
@@ -111,6 +112,7 @@ function Shell() {
   const { heat } = useUnits();
   const { pathname: page } = useLocation();
   useArrival();
+  const settled = useSettled();
   const clock = api.useQuery('get', '/api/clock', undefined, { refetchInterval: 60_000 });
   return (
     <div className="shell" data-at={page.split('/')[1]}>
@@ -149,7 +151,7 @@ function Shell() {
           </span>
         )}
       </header>
-      <main className="page" id="page" tabIndex={-1}>
+      <main className={settled ? 'page' : 'page settling'} id="page" tabIndex={-1}>
         <Guarded what="This page" anew={[page]}>
           <Suspense fallback={<p className="muted">One moment.</p>}>
             <Outlet />

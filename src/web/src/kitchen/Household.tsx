@@ -17,7 +17,7 @@ export function Household(part: Part) {
   const { k, usual, change } = part;
   const rooms = k.seasons ?? usual.seasons;
   return (
-    <Section title="The household">
+    <Section title="The household" usedBy="how fast dough rises, at what heat water boils, every figure and time">
       <div className={css.kit}>
         <Name at="name" value={k.name} set={(name) => change({ name })} />
         {seasons.map((s) => (
@@ -46,7 +46,7 @@ export function Household(part: Part) {
 
 export function Night({ k, usual, change }: Part) {
   return (
-    <Section title="Night and quiet hours">
+    <Section title="Night and quiet hours" usedBy="the day, which wakes nobody unasked">
       <Hours at="awake" hours={k.awake} usual={usual.awake} from="Up from, h" set={(awake) => change({ awake })}>
         Nothing to do at night
       </Hours>

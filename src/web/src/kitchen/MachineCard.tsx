@@ -31,7 +31,7 @@ export function MachineCard({
 }) {
   const others = m.otherPrograms ?? [];
   return (
-    <Section title={m.name}>
+    <Section title={m.name} usedBy="how much fits in, when it beeps and is checked, when the dough comes out">
       <div className={css.kit}>
         <Name at={`${at}.name`} value={m.name} set={(name) => put({ name })} />
         <Num

@@ -12,7 +12,7 @@ export function Scale({ k, usual, change, steps }: Part & { steps: Schemas['Scal
   const tolerance = k.tolerance ?? usual.tolerance;
   const onScale: [number, string][] = [...steps.map((s): [number, string] => [s.step, s.name]), [noScale, 'no scale']];
   return (
-    <Section title="Scale">
+    <Section title="Scale" usedBy="whole figures to weigh to, and when a piece is good">
       <div className={css.kit}>
         <OneOf
           label="Scale shows steps of"
@@ -45,7 +45,7 @@ export function Scale({ k, usual, change, steps }: Part & { steps: Schemas['Scal
 
 export function PotAndHob({ k, usual, change }: Part) {
   return (
-    <Section title="Pot, hob and microwave">
+    <Section title="Pot, hob and microwave" usedBy="how many boil at once, when the pot goes on, warming milk">
       <div className={css.kit}>
         <Name label="Pot" at="pot.name" value={k.pot.name} set={(name) => change({ pot: { ...k.pot, name } })} />
         <Num
@@ -76,7 +76,7 @@ export function PotAndHob({ k, usual, change }: Part) {
 
 export function Ring({ k, change }: Part) {
   return (
-    <Section title="Ring for rounds">
+    <Section title="Ring for rounds" usedBy="how many a sheet gives">
       <div className={css.kit}>
         <Num label="Ring for rounds" of="length" at="ring" value={k.ring} set={(ring) => change({ ring })} />
       </div>
@@ -87,7 +87,7 @@ export function Ring({ k, change }: Part) {
 export function Bowls({ k, usual, change }: Part) {
   const vessels = listOf(k.vessels, (v) => change({ vessels: v }));
   return (
-    <Section title="Bowls, weighed empty">
+    <Section title="Bowls, weighed empty" usedBy="the scale, where one was not set to zero">
       {vessels.all.map((v, i) => (
         <div className={css.kit} key={v.id}>
           <Name at={`vessels[${i}].name`} value={v.name} set={(name) => vessels.put(i, { name })} />

@@ -38,7 +38,7 @@ export function PlaceFields({ place: p, usual, at, put, drop, children }: Props)
 export function Griddle({ k, usual, change }: Part) {
   const { griddle } = k;
   return (
-    <Section title="Griddle">
+    <Section title="Griddle" usedBy="how many lie on it at once">
       <div className={css.kit}>
         <Tick on={griddle != null} set={(on) => change({ griddle: on ? usual.griddle : null })}>
           a griddle

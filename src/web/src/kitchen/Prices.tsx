@@ -11,7 +11,7 @@ export function Prices({ k, usual, change, families }: Part & { families: Schema
     change({ prices: { ...prices, shop: each === null ? others : [...others, { familyId, each }] } });
   };
   return (
-    <Section title="Prices">
+    <Section title="Prices" usedBy="what a bake costs, beside the shop">
       <div className={css.kit}>
         <Num
           label="Electricity, a kWh"

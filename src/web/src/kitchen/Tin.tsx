@@ -19,7 +19,7 @@ type Props = { tin: Tin; at: string; put: (to: Partial<Tin>) => void; drop: () =
 
 export function TinFields({ tin, at, put, drop }: Props) {
   return (
-    <Section title={tin.name}>
+    <Section title={tin.name} usedBy="how many lie in it, what dough it wants, how far that rises">
       <div className={css.kit}>
         <Name at={`${at}.name`} value={tin.name} set={(name) => put({ name })} />
         <OneOf label="Shape" at={`${at}.shape`} value={tin.shape} options={shapes} set={(shape) => put({ shape })} />

@@ -92,11 +92,13 @@ export function Tick({ children, on, set }: { children: ReactNode; on: boolean |
 }
 
 /** What was touched, and its few fields. */
-export function Section({ title, children }: { title: string; children: ReactNode }) {
+/** The fields of one thing, and what they are good for. */
+export function Section({ title, usedBy, children }: { title: string; usedBy?: string; children: ReactNode }) {
   return (
     <section className={css.kitchenSection} aria-label={title}>
       <h2 tabIndex={-1}>{title}</h2>
       {children}
+      {usedBy && <p className="muted">Used by: {usedBy}.</p>}
     </section>
   );
 }

@@ -2,7 +2,7 @@
 import { useEffect, useRef } from 'react';
 
 const keys = [
-  ['Space, Enter', 'Does what the big control says'],
+  ['Space, Enter', 'Does what the big control says; so does a foot switch or a remote'],
   ['Z', 'Takes the last step back'],
   ['0 to 9', 'Begins to type a weight'],
   ['Tab', 'Goes from one control to the next'],

@@ -4,6 +4,7 @@ import { clockTime } from '../../api/clock';
 import type { BenchView, Schemas } from '../../api/http';
 import { NumberInput } from '../../parts/NumberInput';
 import { percent, useUnits } from '../../parts/units';
+import { useKept } from '../../parts/useKept';
 import type { AtBeat } from '../AtTheBeat';
 import { DoughState } from '../DoughState';
 import { Frame } from '../Frame';
@@ -15,7 +16,8 @@ type Check = NonNullable<BenchView['check']>;
 
 export function Felt(at: AtBeat) {
   const { bake, beat } = at;
-  const [chosen, setChosen] = useState<Answer | null>(null);
+  const [value, choose] = useKept<string | null>(`felt/${bake.id}/${beat.step}/${bake.position}`, null);
+  const chosen = beat.answers.find((a) => a.value === value);
   return (
     <Frame {...at} say={beat.phrase.say} primary={null}>
       <Figure {...at} />
@@ -26,7 +28,7 @@ export function Felt(at: AtBeat) {
             key={a.value}
             className={chosen === a ? 'button chosen' : 'button'}
             aria-pressed={chosen === a}
-            onClick={() => setChosen(a)}
+            onClick={() => choose(a.value)}
           >
             <DoughState feel={a.value as Schemas['DoughFeel']} />
             {a.label}
@@ -64,8 +66,9 @@ function SoFar({ check }: { check: Check }) {
 
 // What the answer asks for stands in the fields; what was really added is told.
 function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
-  const [water, setWater] = useState(answer.water);
-  const [flour, setFlour] = useState(answer.flour);
+  const typed = `dose/${bake.id}/${beat.step}/${bake.position}/${answer.value}`;
+  const [water, setWater] = useKept(`${typed}/water`, answer.water);
+  const [flour, setFlour] = useKept(`${typed}/flour`, answer.flour);
   const { shown } = useUnits();
   const { check } = bake;
   const dose = { water: water ?? 0, flour: flour ?? 0 };
