@@ -30,7 +30,7 @@ public sealed record ShapedPieces(string FamilyId, int Pieces, ShapedWas Was)
     private const double Survives = .75;
     private static readonly Temperature Hard = Temperature.FromCelsius(-45);
 
-    /// <summary>In the fridge they are best within a day, and are over after two. Bakers' usage.</summary>
+    /// <summary>In the fridge they are best for so long. Bakers' usage.</summary>
     public static TimeSpan Best { get; } = TimeSpan.FromHours(18);
 
     /// <summary>So long they keep in the fridge.</summary>
