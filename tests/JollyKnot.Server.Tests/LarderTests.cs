@@ -102,6 +102,7 @@ public sealed class LarderTests : IDisposable
         (refused.Status, (string)refused.Body["field"]!).ShouldBe((400, "choice.cuts[0].familyId"));
         // Out of the freezer into the fridge they thaw, and are still theirs.
         (await Move(bake, "fridge", "shaped")).Status.ShouldBe(204);
+        ((DateTimeOffset)(await Larder()).Single()!["useBy"]!).ShouldBe(house.Now.AddHours(36));
         house.Pass(TimeSpan.FromHours(11));
         var made = await house.Post("/api/bakes", new { id = Guid.NewGuid(), layout = new { doughId, choice } });
         ((string)made.Body["beat"]!["say"]!).ShouldBe("Take 5 round buns out of the fridge and set them out, apart.");

@@ -113,7 +113,11 @@ public static class LarderEndpoints
     private static KeptView View(KeptThing thing, BakeSpec spec, KitchenKeeper kitchens)
     {
         var words = kitchens.Voice;
-        var lump = thing.AsLump(spec.Cuts);
+        // In the fridge it keeps from when it came there; what thaws there too.
+        var lump = thing.AsLump(spec.Cuts) with
+        {
+            Since = thing.Moved,
+        };
         var (best, useBy) = thing switch
         {
             { In: KeptIn.Freezer, Kind: KeptKind.Bread } => (thing.Moved + Keeping.Frozen, thing.Moved + Keeping.Frozen),
@@ -121,10 +125,6 @@ public static class LarderEndpoints
             { Kind: KeptKind.Shaped } => (lump.Since + ShapedPieces.Best, lump.Since + ShapedPieces.Keeps),
             _ => (lump.BestUntil, lump.UseBy(spec.Dough)),
         };
-        var what =
-            thing.Kind == KeptKind.Dough
-                ? (spec.NoScale ? "about " : "") + words.Grams(thing.Mass)
-                : Voice.Bread(thing.Pieces, spec.Cuts[thing.Cut].Bread!) + (thing.Kind == KeptKind.Shaped ? ", shaped," : "");
         var thawing = Thawing.Of(thing.Mass * (1.0 / thing.Pieces));
         var takes = thing.Kind == KeptKind.Bread ? thawing.OnCounter : Thawing.Lump;
         // What was moved after it was kept comes out of the freezer.
@@ -134,14 +134,12 @@ public static class LarderEndpoints
             thing.Cut,
             thing.Kind,
             thing.Name,
-            what,
+            words.Kept(thing, spec),
             thing.Since,
             thing.In,
             best,
             useBy,
-            thing.Kind == KeptKind.Shaped && thing.In == KeptIn.Freezer ? Voice.BakedFromFrozen
-                : thing.In == KeptIn.Freezer || thaws ? words.MadeReady(thing.Kind == KeptKind.Bread ? thawing : null, takes)
-                : "",
+            HowToUse(),
             thaws ? thing.Moved + takes : null,
             thing.MadeInto,
             thing.Wanted,
@@ -149,6 +147,15 @@ public static class LarderEndpoints
                 ? Steps(thing, thawing.For(wanted, spec.Oven.Preheat(Thawing.Heat, spec.Room)), thawing, words)
                 : []
         );
+
+        string HowToUse()
+        {
+            if (thing.In != KeptIn.Freezer && !thaws)
+                return "";
+            if (thing is { Kind: KeptKind.Shaped, In: KeptIn.Freezer })
+                return Voice.BakedFromFrozen;
+            return words.MadeReady(thing.Kind == KeptKind.Bread ? thawing : null, takes);
+        }
     }
 
     private static ImmutableArray<KeptStep> Steps(KeptThing thing, Readying when, Thawing how, Voice words)

@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
+using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Baking;
 using JollyKnot.Core.Finishing;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Plans;
 
 namespace JollyKnot.Server.Words;
 
@@ -25,6 +27,19 @@ public sealed partial class Voice
             ? $"It thaws in the fridge in {Measured.Span(thaws)}."
             : $"It thaws in its bag in {Measured.Span(thaws)}; then {Measured.Span(bread.InOven)} at "
                 + $"{Degree(Thawing.Heat)} make it crisp.";
+
+    /// <summary>What is kept, and how much; what nobody weighed is about so much.</summary>
+    /// <param name="thing">It.</param>
+    /// <param name="of">The bake it was kept by.</param>
+    public string Kept(KeptThing thing, BakeSpec of)
+    {
+        ArgumentNullException.ThrowIfNull(thing);
+        ArgumentNullException.ThrowIfNull(of);
+        if (thing.Kind == KeptKind.Dough)
+            return of.NoScale ? $"about {Grams(thing.Mass)}" : Grams(thing.Mass);
+        var bread = Bread(thing.Pieces, of.Cuts[thing.Cut].Bread!);
+        return thing.Kind == KeptKind.Shaped ? $"{bread}, shaped," : bread;
+    }
 
     /// <summary>Frozen bread comes out.</summary>
     public static string OutToThaw => "Out of the freezer, in its bag";

@@ -1,8 +1,8 @@
 // The one way to change anything: sent again while nobody answers; what fails is said, and can be tried again.
 import { MutationCache, QueryClient, useMutation } from '@tanstack/react-query';
-import { useSyncExternalStore } from 'react';
 import { houseNow } from './clock';
 import { newId, type BenchView, type Schemas, type Trouble } from './http';
+import { shared } from './shared';
 import { Refused, startOutbox, tell, type Told } from './outbox';
 
 /** How often a change is sent again, a second apart, before its failure is said. */
@@ -12,26 +12,10 @@ const troubleOf = (error: unknown): Trouble =>
   error instanceof Refused ? error.trouble : { title: 'The kitchen server does not answer. Nothing is lost: try again.' };
 
 type Unkept = { said: string; again: () => void };
-let unkept: Unkept | null = null;
-const listeners = new Set<() => void>();
-
-function setUnkept(to: Unkept | null) {
-  unkept = to;
-  listeners.forEach((l) => l());
-}
+const unkept = shared<Unkept | null>(null);
 
 /** The change that failed last and was not said where it was made; and leaving it at that. */
-export const useUnkept = () =>
-  [
-    useSyncExternalStore(
-      (l) => {
-        listeners.add(l);
-        return () => listeners.delete(l);
-      },
-      () => unkept,
-    ),
-    () => setUnkept(null),
-  ] as const;
+export const useUnkept = () => [unkept.useShared(), () => unkept.set(null)] as const;
 
 export const queries = new QueryClient({
   defaultOptions: { queries: { staleTime: 2000, retry: 2, refetchOnWindowFocus: true, networkMode: 'always' } },
@@ -39,10 +23,10 @@ export const queries = new QueryClient({
     onError: (error, input, _, mutation) => {
       if (mutation.meta?.saysItself) return;
       const again = () => {
-        setUnkept(null);
+        unkept.set(null);
         void mutation.execute(input).catch(() => undefined);
       };
-      setUnkept({ said: troubleOf(error).title, again });
+      unkept.set({ said: troubleOf(error).title, again });
     },
   }),
 });

@@ -1,6 +1,6 @@
 // A real scale at this device: read by its cable or by Bluetooth, and passed on to the house line by line.
-import { useSyncExternalStore } from 'react';
 import { http } from './http';
+import { shared } from './shared';
 
 type Reader = AsyncIterable<string>;
 type State = { from: string | null; trouble: string | null };
@@ -23,21 +23,10 @@ const baudRate = 9600;
 // The house takes a scale that says nothing for three seconds to be off.
 const everyMs = 1000;
 
-let state: State = { from: null, trouble: null };
-const listeners = new Set<() => void>();
-const set = (to: State) => {
-  state = to;
-  listeners.forEach((l) => l());
-};
+const state = shared<State>({ from: null, trouble: null });
+const { set } = state;
 
-export const useScaleLine = () =>
-  useSyncExternalStore(
-    (l) => {
-      listeners.add(l);
-      return () => listeners.delete(l);
-    },
-    () => state,
-  );
+export const useScaleLine = state.useShared;
 
 /** The ways this browser has to read a scale. */
 export const scaleWays = [

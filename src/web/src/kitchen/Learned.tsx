@@ -2,49 +2,55 @@
 import { calendarDay } from '../api/clock';
 import { api, type Schemas } from '../api/http';
 
-/** Past bakes on one of the kitchen's ovens. */
-export function HeatsAs({ oven, forget }: { oven: string; forget: () => void }) {
+type Props = {
+  what: 'ovens' | 'places';
+  id: string;
+  said: (learned: Schemas['LearnedThing']) => string;
+  nothing: string;
+  usedBy: string;
+  forget: () => void;
+};
+
+function Learned({ what, id, said, nothing, usedBy, forget }: Props) {
   const { data } = api.useQuery('get', '/api/kitchen/learned');
-  const learned = data?.ovens.find((o) => o.id === oven);
+  const learned = data?.[what].find((t) => t.id === id);
   return (
     <div>
       <h3>Learned here</h3>
-      <p>
-        {learned
-          ? `Bread takes ${than(learned.times, 'longer', 'less long')}. ${evidence(learned)}`
-          : 'Nothing yet: bread takes as long as usual.'}
-      </p>
+      <p>{learned ? `${said(learned)}. ${evidence(learned)}` : `Nothing yet: ${nothing}.`}</p>
       {learned && (
         <button type="button" className="button small" onClick={forget}>
           Forget it
         </button>
       )}
-      <p className="muted">Used by: preheat, bake times, what the day can do at once.</p>
+      <p className="muted">Used by: {usedBy}.</p>
     </div>
   );
 }
 
+/** Past bakes on one of the kitchen's ovens. */
+export const HeatsAs = ({ oven, forget }: { oven: string; forget: () => void }) => (
+  <Learned
+    what="ovens"
+    id={oven}
+    said={(l) => `Bread takes ${than(l.times, 'longer', 'less long')}`}
+    nothing="bread takes as long as usual"
+    usedBy="preheat, bake times, what the day can do at once"
+    forget={forget}
+  />
+);
+
 /** Past bakes at one of the kitchen's places. */
-export function RisesAs({ place, forget }: { place: string; forget: () => void }) {
-  const { data } = api.useQuery('get', '/api/kitchen/learned');
-  const learned = data?.places.find((p) => p.id === place);
-  return (
-    <div>
-      <h3>Learned here</h3>
-      <p>
-        {learned
-          ? `Dough rises ${than(learned.times, 'faster', 'slower')}. ${evidence(learned)}`
-          : 'Nothing yet: dough rises as fast as it is warm.'}
-      </p>
-      {learned && (
-        <button type="button" className="button small" onClick={forget}>
-          Forget it
-        </button>
-      )}
-      <p className="muted">Used by: when to look, when to heat the oven, the day.</p>
-    </div>
-  );
-}
+export const RisesAs = ({ place, forget }: { place: string; forget: () => void }) => (
+  <Learned
+    what="places"
+    id={place}
+    said={(l) => `Dough rises ${than(l.times, 'faster', 'slower')}`}
+    nothing="dough rises as fast as it is warm"
+    usedBy="when to look, when to heat the oven, the day"
+    forget={forget}
+  />
+);
 
 /** How fast dough rises in a place, in few words; nothing where nothing is known. */
 export const risesAs = (learned: Schemas['LearnedThing'] | undefined) =>

@@ -145,7 +145,7 @@ export function CutList({
                         ]}
                       />
                     </Field>
-                    {kitchen.ovens.length > 1 && (
+                    {!later && kitchen.ovens.length > 1 && (
                       <Field id={`oven${i}`} label={`Baked in${mark(i)}`} problem={problem(`cuts[${i}].ovenId`)}>
                         <Select
                           id={`oven${i}`}
@@ -155,7 +155,7 @@ export function CutList({
                         />
                       </Field>
                     )}
-                    {oven && (
+                    {!later && oven && (
                       <Field id={`heat${i}`} label={`Oven ${oven.dial.name}${mark(i)}`} problem={problem(`cuts[${i}].heat`)}>
                         <NumberInput
                           id={`heat${i}`}
