@@ -152,11 +152,11 @@ export async function follow(page, server, { done, watch = () => undefined, see 
       continue;
     }
     const said = bake.beat.ending === 'parts' ? /^(Divide into|Weigh off|\S+.* 1 of ) ?/ : bake.beat.say;
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText(said);
+    await page.getByRole('heading', { level: 1, name: said, exact: true }).waitFor({ timeout: 30_000 });
     await see?.(bake);
     await (doing[bake.beat.ending] ?? (() => control.click()))();
     await expect
-      .poll(async () => (await call(server, `/api/bakes/${bake.id}`)).body.position, { message: bake.beat.say })
+      .poll(async () => (await call(server, `/api/bakes/${bake.id}`)).body.position, { message: bake.beat.say, intervals: [50] })
       .toBeGreaterThan(bake.position);
   }
 }

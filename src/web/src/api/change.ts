@@ -110,8 +110,14 @@ const aboutBakes = new Set([
   '/api/logbook/{id}',
 ]);
 
-/** Makes every screen ask again about bakes. */
-export const bakesChanged = () => void askAgain((path) => aboutBakes.has(path));
+let asking: ReturnType<typeof setTimeout> | undefined;
+/** Makes every screen ask again about bakes; once, where the answer and the live line tell of the same change. */
+export function bakesChanged() {
+  asking ??= setTimeout(() => {
+    asking = undefined;
+    void askAgain((path) => aboutBakes.has(path));
+  }, 40);
+}
 /** Who is up, or away; not told with every change, so that a kitchen somebody is typing in stays as it is. */
 export const kitchenChanged = () => askAgain((path) => path === '/api/kitchen/setup' || path === '/api/kitchen/learned');
 export const pantryChanged = () => askAgain((path) => path === '/api/pantry');

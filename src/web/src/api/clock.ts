@@ -1,7 +1,4 @@
 // The house clock: the server's time and speed, kept up between answers.
-import dayjs from 'dayjs';
-import timezone from 'dayjs/plugin/timezone';
-import utc from 'dayjs/plugin/utc';
 import { useEffect, useState } from 'react';
 import { http } from './http';
 
@@ -36,31 +33,50 @@ export function useNow(every = 250) {
   return now;
 }
 
-dayjs.extend(utc);
-dayjs.extend(timezone);
-
-const faces = { 'twenty-four': 'HH:mm', twelve: 'h:mm\u00a0a' };
-let face = faces['twenty-four'];
-let zone: string | undefined;
+const [minute, day] = [60_000, 86_400_000];
+const offsetsOf = (zone?: string) => new Intl.DateTimeFormat('en', { timeZone: zone, timeZoneName: 'longOffset' });
+let face: 'twenty-four' | 'twelve' = 'twenty-four';
+let offsets = offsetsOf();
 
 /** The time zone of this screen. */
-export const ownZone = () => dayjs.tz.guess();
+export const ownZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** Shows times as this household reads them, and where its kitchen is; this screen's own zone where nobody said. */
-export function readTimesAs(as: keyof typeof faces | null | undefined, kitchen: string | null | undefined) {
-  face = faces[as ?? 'twenty-four'];
-  zone = kitchen ?? undefined;
+export function readTimesAs(as: typeof face | null | undefined, kitchen: string | null | undefined) {
+  face = as ?? 'twenty-four';
+  offsets = offsetsOf(kitchen ?? undefined);
 }
 
-/** A moment on the kitchen's clock. */
-export const inKitchen = (at: string | number) => dayjs(at).tz(zone ?? ownZone());
+// By how much the kitchen's clock is ahead of UTC then, in milliseconds, from "GMT+05:30".
+function ahead(at: number) {
+  const said = offsets.formatToParts(at).find((p) => p.type === 'timeZoneName')?.value ?? '';
+  const [, sign, hours, minutes] = /([+-])(\d\d):(\d\d)/.exec(said) ?? [];
+  return sign ? (Number(hours) * 60 + Number(minutes)) * (sign === '-' ? -minute : minute) : 0;
+}
+
+// What the kitchen's clock shows at a moment, as milliseconds of a clock that knows no zones; and the moment it shows so.
+const shownAt = (at: string | number) => new Date(at).getTime() + ahead(new Date(at).getTime());
+const momentOf = (shown: number) => shown - ahead(shown - ahead(shown));
+
+/** The moment the kitchen's clock shows this time of day, so many days after the day of a moment. */
+export function timeOfDay(of: string | number, days: number, hour: number, minutes: number) {
+  const shown = shownAt(of);
+  return momentOf(shown - (shown % day) + days * day + (hour * 60 + minutes) * minute);
+}
 
 /** What a field of date and time holds, "2026-11-28T12:30", as a moment; and a moment as such a field holds it. */
-export const typedMoment = (text: string) => dayjs.tz(text, zone ?? ownZone()).toISOString();
-export const asTyped = (at: string) => inKitchen(at).format('YYYY-MM-DDTHH:mm');
+export const typedMoment = (text: string) => new Date(momentOf(Date.parse(`${text}Z`))).toISOString();
+export const asTyped = (at: string) => new Date(shownAt(at)).toISOString().slice(0, 16);
 
-export const clockTime = (at: string | number) => inKitchen(at).format(face);
-export const calendarDay = (at: string | number) => inKitchen(at).format('ddd, D MMM');
+export function clockTime(at: string | number) {
+  const shown = new Date(shownAt(at)).toISOString().slice(11, 16);
+  if (face === 'twenty-four') return shown;
+  const hour = Number(shown.slice(0, 2));
+  return `${hour % 12 || 12}${shown.slice(2)}\u00a0${hour < 12 ? 'am' : 'pm'}`;
+}
+
+/** "Sat, 28 Nov". */
+export const calendarDay = (at: string | number) => new Date(shownAt(at)).toUTCString().slice(0, 11).replace(', 0', ', ');
 
 /** The time of day, with its day where that is not today. */
 export const dayAndTime = (at: string) =>
@@ -83,4 +99,4 @@ export function countdown(ms: number) {
   return h > 0 ? `${h}:${String(m).padStart(2, '0')}:${String(s).padStart(2, '0')}` : `${m}:${String(s).padStart(2, '0')}`;
 }
 
-export const utcOffsetMinutes = () => inKitchen(houseNow()).utcOffset();
+export const utcOffsetMinutes = () => ahead(houseNow()) / minute;

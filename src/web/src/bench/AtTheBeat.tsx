@@ -1,7 +1,7 @@
 // One beat: the ending it has decides what is asked, and stands in a component of its own.
 import { useCallback, useState, type ReactNode } from 'react';
 import type { BakeEvent, BenchView, Schemas } from '../api/http';
-import { houseNow, inKitchen, useNow } from '../api/clock';
+import { houseNow, timeOfDay, useNow } from '../api/clock';
 import { Answered } from './endings/Answered';
 import { Divided } from './endings/Divided';
 import { Done } from './endings/Done';
@@ -78,9 +78,6 @@ export function AtTheBeat({
 // A time of day typed here is the latest such time that has passed.
 function lastTimeItWas(typed: string) {
   const [h, m] = typed.split(':').map(Number);
-  const today = inKitchen(houseNow())
-    .hour(h ?? 0)
-    .minute(m ?? 0)
-    .startOf('minute');
-  return (today.valueOf() > houseNow() ? today.subtract(1, 'day') : today).toISOString();
+  const times = [0, -1].map((days) => timeOfDay(houseNow(), days, h ?? 0, m ?? 0));
+  return new Date(times.find((time) => time <= houseNow()) ?? houseNow()).toISOString();
 }

@@ -121,7 +121,12 @@ function freeFor({ bake, beat }: AtBeat, begun: boolean) {
 
 // A first bake explains itself; once one is over, it is known.
 function Why({ why }: { why: string }) {
-  const { data: over } = api.useQuery('get', '/api/logbook', { params: { query: { take: 1 } } }, { staleTime: 60_000 });
+  const { data: over } = api.useQuery(
+    'get',
+    '/api/logbook',
+    { params: { query: { take: 1 } } },
+    { staleTime: 60_000, enabled: why !== '' },
+  );
   return why && over?.length === 0 ? <p className="why">{why}</p> : null;
 }
 

@@ -1,14 +1,14 @@
 // A time of day to type over, or to move a little at a time by the arrow keys; told when it is left or entered.
-import { clockTime, houseNow, inKitchen } from '../api/clock';
+import { clockTime, houseNow, timeOfDay } from '../api/clock';
 import { useGrain } from '../parts/useGrain';
 import css from './day.module.css';
 
 // The time of day that is nearest to where it was, over midnight too; a time that has passed is tomorrow's.
 function nearest(at: string, hour: number, minute: number) {
-  const same = inKitchen(at).hour(hour).minute(minute).startOf('minute');
-  const near = [-1, 0, 1, 2].map((days) => same.add(days, 'day')).filter((d) => d.valueOf() >= houseNow() - 60_000);
-  const away = (d: typeof same) => Math.abs(d.diff(at));
-  return near.reduce((a, b) => (away(b) < away(a) ? b : a), near[0] ?? same).toISOString();
+  const same = [-1, 0, 1, 2].map((days) => timeOfDay(at, days, hour, minute));
+  const away = (time: number) => Math.abs(time - Date.parse(at));
+  const near = same.filter((time) => time >= houseNow() - 60_000).sort((a, b) => away(a) - away(b));
+  return new Date(near[0] ?? timeOfDay(at, 0, hour, minute)).toISOString();
 }
 
 // "14:30", "1430", "2:30 pm", "2pm".
