@@ -17,6 +17,11 @@ if (args is ["days", var sizes, var count, var seconds, ..])
     );
     return;
 }
+if (args is ["book", var file, var bakes])
+{
+    Books.Lengthen(file, int.Parse(bakes));
+    return;
+}
 var now = new DateTimeOffset(2026, 11, 28, 8, 0, 0, TimeSpan.Zero);
 var spec = BakeDecision
     .Of(DemoWorld.Doughs[0].Dough, new("blue", "wall", "oven-light") { Cuts = [new("pan-roll", 16)] }, DemoWorld.Kitchen, now)

@@ -208,6 +208,8 @@ static async Task<int> Serve(string[] args, PutBack putBack)
             await Console.Error.WriteLineAsync(refused.Message);
             return 1;
         }
+        if (app.Services.GetRequiredService<HowFar>().Lost is { } lost)
+            await Console.Error.WriteLineAsync($"The end of this book is missing: {lost.Missing} things told last.");
         await app.Services.GetRequiredService<KitchenKeeper>().Get();
         await app.Services.GetRequiredService<BakeBook>().CloseOld(app.Services.GetRequiredService<HouseClock>().GetUtcNow());
         if (demo)

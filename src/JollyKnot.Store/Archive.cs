@@ -308,7 +308,11 @@ public sealed class Archives
         {
             var text = theirs.Document.ToJsonString();
             var row = await db.Settings.FindAsync(theirs.Name);
-            if (row is not null && (!instead || row.Document == text))
+            if (row is not null && theirs.Name == Kinds.Larder.Name)
+                text = Joined(row.Document, text);
+            else if (row is not null && !instead)
+                return;
+            if (row?.Document == text)
                 return;
             settings++;
             if (row is null)
@@ -317,6 +321,12 @@ public sealed class Archives
                 row.Document = text;
         }
     }
+
+    // What lies in the cold there lies there for this book too, unless one of them cannot be read.
+    private static string Joined(string ours, string theirs) =>
+        Kinds.Larder.Read(ours).Has(out var here) && Kinds.Larder.Read(theirs).Has(out var there)
+            ? Kinds.Larder.Write(here.JoinedWith(there))
+            : ours;
 
     /// <summary>What of an archive is told of a bake, for tables.</summary>
     /// <param name="bake">One of an archive.</param>

@@ -176,12 +176,39 @@ public sealed class Copies(Folder folder)
         // A line to the book that was, kept open for the next who asks, would go on writing to it.
         SqliteConnection.ClearAllPools();
         CheckCanOpen(file);
-        var fresh = folder.Book + ".new";
-        File.Delete(fresh);
-        Write(file, fresh);
+        var half = Fresh + ".half";
+        File.Delete(half);
+        Write(file, half);
+        File.Move(half, Fresh, overwrite: true);
         var aside = SetAside(now);
-        File.Move(fresh, folder.Book);
+        TakePlace();
         return aside;
+    }
+
+    // A whole copy that waits to take the place of the book.
+    private string Fresh => folder.Book + ".new";
+
+    // A book that comes from elsewhere was told what it was told.
+    private void TakePlace()
+    {
+        File.Delete(folder.HowFar);
+        File.Move(Fresh, folder.Book);
+    }
+
+    /// <summary>Ends what <see cref="Restore"/> began when the power went. The book is the first to be set aside: while it is
+    /// there, nothing has happened; once it is gone, what lies beside it follows, and the copy takes its place.</summary>
+    internal void FinishRestoring()
+    {
+        if (!File.Exists(Fresh))
+            return;
+        if (File.Exists(folder.Book))
+        {
+            File.Delete(Fresh);
+            return;
+        }
+        if (Aside.FirstOrDefault() is { } then)
+            Move(Path.Combine(folder.Aside, then.Name));
+        TakePlace();
     }
 
     private static readonly ImmutableArray<string> Ends = ["", "-wal", "-shm"];
@@ -189,13 +216,19 @@ public sealed class Copies(Folder folder)
     // The book with the log beside it: the log of one would be played over the other.
     private string? SetAside(DateTimeOffset now)
     {
-        var beside = Ends.Select(end => folder.Book + end).Where(File.Exists).ToList();
-        if (beside.Count == 0)
+        if (!Beside.Any())
             return null;
         var aside = Path.Combine(folder.Aside, now.ToString("yyyy-MM-dd'T'HHmmss", CultureInfo.InvariantCulture));
         Directory.CreateDirectory(aside);
-        foreach (var file in beside)
-            File.Move(file, Path.Combine(aside, Path.GetFileName(file)));
+        Move(aside);
         return Path.Combine(aside, Path.GetFileName(folder.Book));
+    }
+
+    private IEnumerable<string> Beside => Ends.Select(end => folder.Book + end).Where(File.Exists);
+
+    private void Move(string aside)
+    {
+        foreach (var file in Beside.ToList())
+            File.Move(file, Path.Combine(aside, Path.GetFileName(file)));
     }
 }

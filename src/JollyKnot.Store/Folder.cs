@@ -28,6 +28,9 @@ public sealed class Folder(string path) : IDisposable
     /// <summary>Pictures of bread, one a bake.</summary>
     public string Photos => In("photos");
 
+    /// <summary>How far the book was told.</summary>
+    public string HowFar => In("how-far.txt");
+
     private string Lock => In("in-use.lock");
 
     private string Who => In("in-use.txt");

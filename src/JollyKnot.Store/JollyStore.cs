@@ -15,9 +15,10 @@ public sealed class JollyStore
     private readonly IDbContextFactory<JollyDb> dbs;
     private readonly Folder folder;
     private readonly Copies copies;
+    private readonly HowFar howFar;
 
-    internal JollyStore(IDbContextFactory<JollyDb> dbs, Folder folder, Copies copies) =>
-        (this.dbs, this.folder, this.copies) = (dbs, folder, copies);
+    internal JollyStore(IDbContextFactory<JollyDb> dbs, Folder folder, Copies copies, HowFar howFar) =>
+        (this.dbs, this.folder, this.copies, this.howFar) = (dbs, folder, copies, howFar);
 
     /// <summary>Registers the store and its books; the file lies in the folder, which is made if need be.</summary>
     public static void AddTo(IServiceCollection services, string folder)
@@ -27,11 +28,15 @@ public sealed class JollyStore
         services.AddSingleton<Photos>();
         services.AddSingleton<Copies>();
         var connection = new SqliteConnectionStringBuilder { DataSource = new Folder(folder).Book, ForeignKeys = true };
-        services.AddDbContextFactory<JollyDb>(o => o.UseSqlite(connection.ToString()));
+        services.AddSingleton<HowFar>();
+        services.AddDbContextFactory<JollyDb>(
+            (s, o) => o.UseSqlite(connection.ToString()).AddInterceptors(s.GetRequiredService<HowFar>())
+        );
         services.AddSingleton(s => new JollyStore(
             s.GetRequiredService<IDbContextFactory<JollyDb>>(),
             s.GetRequiredService<Folder>(),
-            s.GetRequiredService<Copies>()
+            s.GetRequiredService<Copies>(),
+            s.GetRequiredService<HowFar>()
         ));
         services.AddSingleton<SetAside>();
         services.AddSingleton(s => new DoughBook(
@@ -65,6 +70,8 @@ public sealed class JollyStore
     public async Task Open()
     {
         folder.Hold();
+        copies.FinishRestoring();
+        howFar.CheckIsThere();
         try
         {
             await Opened();
@@ -92,6 +99,7 @@ public sealed class JollyStore
         }
         await Ask(db, "PRAGMA journal_mode=WAL");
         folder.Close();
+        await howFar.Compare(db);
         await FoldWords(db);
     }
 
@@ -176,6 +184,7 @@ public sealed class JollyStore
         await db.Doughs.ExecuteDeleteAsync();
         await db.Settings.Where(s => !except.Contains(s.Key)).ExecuteDeleteAsync();
         await all.CommitAsync();
+        await howFar.Note(db);
     }
 }
 

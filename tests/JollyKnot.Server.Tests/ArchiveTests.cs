@@ -89,6 +89,32 @@ public sealed class ArchiveTests
     }
 
     [Fact]
+    public async Task What_lies_in_the_cold_lies_there_for_both_and_what_was_moved_last_holds()
+    {
+        using var here = new House();
+        var both = await Frozen(here);
+        var taken = await Taken(here);
+        using var there = Empty();
+        await Bring(there, taken);
+        there.Reopen();
+        var (ours, theirs) = (await Frozen(here), await Frozen(there));
+        there.Pass(TimeSpan.FromHours(1));
+        (await there.Post($"/api/larder/{both}/0", new { kind = "bread", to = "gone" })).Status.ShouldBe(204);
+        await Bring(here, await Taken(there));
+        here.Reopen();
+        var left = (await here.Get("/api/larder")).Body.AsArray().Select(thing => (Guid)thing!["bake"]!);
+        left.ShouldBe([ours, theirs], ignoreOrder: true);
+    }
+
+    // A bake whose bread is in the freezer.
+    private static async Task<Guid> Frozen(House house)
+    {
+        var bake = await house.Bake();
+        (await house.Post($"/api/bakes/{bake}/freeze", new { cut = 0, pieces = 2 })).Status.ShouldBe(204);
+        return bake;
+    }
+
+    [Fact]
     public async Task One_dough_can_be_given_away_with_all_its_versions()
     {
         using var old = new House();

@@ -84,6 +84,88 @@ public sealed class CopyTests : IDisposable
         (await NamesNow()).ShouldBe(["Later loaf", "Quay rolls"]);
     }
 
+    // The folder as a server that was killed leaves it after so many doughs, all of them in the log beside the book.
+    private async Task<byte[]> Killed(int doughs)
+    {
+        await using var services = Open();
+        await services.GetRequiredService<JollyStore>().Open();
+        for (var i = 1; i <= doughs; i++)
+            await services.GetRequiredService<DoughBook>().Save(Guid.NewGuid(), Named($"Rolls {i}"), Today);
+        var (book, log) = (new Folder(data).Book, new Folder(data).Book + "-wal");
+        var left = (Book: await File.ReadAllBytesAsync(book), Log: await File.ReadAllBytesAsync(log));
+        await services.DisposeAsync();
+        SqliteConnection.ClearAllPools();
+        await File.WriteAllBytesAsync(book, left.Book);
+        await File.WriteAllBytesAsync(log, left.Log);
+        return left.Log;
+    }
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(0.2)]
+    [InlineData(0.5)]
+    [InlineData(0.99)]
+    [InlineData(1)]
+    public async Task A_log_that_was_cut_is_said_with_how_much_is_missing(double left)
+    {
+        const int doughs = 12;
+        var log = await Killed(doughs);
+        await File.WriteAllBytesAsync(new Folder(data).Book + "-wal", log[..(int)(log.Length * left)]);
+        await using var services = Open();
+        await services.GetRequiredService<JollyStore>().Open();
+        var there = (await services.GetRequiredService<DoughBook>().Names()).Count;
+        (services.GetRequiredService<HowFar>().Lost?.Missing ?? 0).ShouldBe(doughs - there);
+        there.ShouldBeLessThan(left < 1 ? doughs : doughs + 1);
+    }
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public async Task A_book_that_was_told_something_is_not_begun_anew_when_it_is_empty_or_gone(bool gone)
+    {
+        await Keep("Quay rolls");
+        Copies.Make(Today);
+        SqliteConnection.ClearAllPools();
+        var book = new Folder(data).Book;
+        File.Delete(book);
+        if (!gone)
+            await File.WriteAllTextAsync(book, "");
+        var refused = await Should.ThrowAsync<NotOurBookException>(() => NamesNow());
+        refused.Message.ShouldContain("(1 entries)");
+        using (var folder = new Folder(data))
+            new Copies(folder).Restore(Path.Combine(data, "copies", "2026-11-27.db"), Today);
+        (await NamesNow()).ShouldBe(["Quay rolls"]);
+    }
+
+    // A copy that is put back moves four files, the book first; the power goes after so many of them.
+    [Theory]
+    [InlineData(0, "Quay rolls", "Rolls 1", "Rolls 2")]
+    [InlineData(1, "Quay rolls")]
+    [InlineData(2, "Quay rolls")]
+    [InlineData(3, "Quay rolls")]
+    public async Task The_power_goes_while_a_copy_is_put_back_and_the_book_is_whole_again(int moved, params string[] names)
+    {
+        await Keep("Quay rolls");
+        var (copy, book) = (Path.Combine(data, "copies", Copies.Make(Today).Name), new Folder(data).Book);
+        await Killed(2);
+        await File.WriteAllTextAsync(book + "-shm", "");
+        File.Copy(copy, book + ".new");
+        var aside = Path.Combine(new Folder(data).Aside, "2026-11-27T090000");
+        if (moved > 0)
+            Directory.CreateDirectory(aside);
+        foreach (var end in ((string[])["", "-wal", "-shm"]).Take(moved))
+            File.Move(book + end, Path.Combine(aside, Path.GetFileName(book) + end));
+        (await NamesNow()).ShouldBe(names);
+        File.Exists(book + ".new").ShouldBeFalse();
+        if (moved == 0)
+            return;
+        // And what was there lies aside with all that belongs to it.
+        SqliteConnection.ClearAllPools();
+        using (var folder = new Folder(data))
+            new Copies(folder).Restore(Path.Combine(aside, Path.GetFileName(book)), Today.AddSeconds(1));
+        (await NamesNow()).ShouldBe(["Quay rolls", "Rolls 1", "Rolls 2"]);
+    }
+
     [Fact]
     public async Task What_is_no_book_is_not_put_back_and_nothing_changes()
     {

@@ -371,7 +371,7 @@ sharing('every page of the book fits a phone', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   for (const path of ['/doughs', `/doughs/${rolls}`, '/doughs/read', `/doughs/${rolls}/load`, '/kitchen', '/kitchen/pantry']) {
     await page.visit(path);
-    await page.waitForLoadState('networkidle');
+    await page.quiet();
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);
     // The other pages are found accessible where they are tested.
     if (path === '/doughs') await accessible(page);

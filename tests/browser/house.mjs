@@ -38,6 +38,15 @@ export const test = base.extend({
     page.on('request', (r) => r.method() !== 'GET' && told.add(r));
     page.on('requestfinished', (r) => told.delete(r));
     page.on('requestfailed', (r) => told.delete(r));
+    // What a page asks of the house is answered, and it asks nothing more for a moment.
+    const asked = new Set();
+    let last = 0;
+    page.on('request', (r) => r.url().includes('/api/') && asked.add(r));
+    for (const end of ['requestfinished', 'requestfailed']) page.on(end, (r) => asked.delete(r) && (last = performance.now()));
+    page.quiet = () =>
+      expect
+        .poll(() => asked.size === 0 && performance.now() - last > 250, { message: 'still asking the house', intervals: [60] })
+        .toBe(true);
     page.visit = async (path) => {
       await expect.poll(() => told.size, { message: 'still telling the house' }).toBe(0);
       return page.goto(server.url + path);
@@ -54,7 +63,7 @@ export const sharing = test.extend({ shared: [true, { option: true }] });
 
 /** axe finds nothing, its best practices among it. */
 export async function accessible(page) {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
   expect(violations.map((v) => `${new URL(page.url()).pathname} ${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
 }
 

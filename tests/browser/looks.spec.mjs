@@ -52,7 +52,7 @@ for (const [size, viewport] of Object.entries(sizes)) {
       for (const path of [...Object.values(await views(server)), ...things]) {
         await page.visit(path);
         await expect(page.locator('main')).not.toContainText('One moment');
-        await page.waitForLoadState('networkidle');
+        await page.quiet();
         const shift = await moved(page);
         const wrong = await measured(page);
         if (shift.sum >= 0.05) wrong.push(`moves by ${shift.sum.toFixed(2)}: ${shift.worst}`);

@@ -141,6 +141,19 @@ public sealed record Larder(ImmutableArray<KeptThing> Things)
         return new([.. others.TakeLast(Remembered - 1), bread]);
     }
 
+    /// <summary>With what another book of the same household says: what is unknown here is taken, and of what both know the one
+    /// that was moved last.</summary>
+    /// <param name="other">The other book's.</param>
+    public Larder JoinedWith(Larder other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        var joined = Things
+            .Concat(other.Things)
+            .GroupBy(t => (t.Bake, t.Cut, t.Kind))
+            .Select(same => same.OrderByDescending(t => t.Moved).First());
+        return new([.. joined.TakeLast(Remembered)]);
+    }
+
     /// <summary>A lump is made into something.</summary>
     /// <param name="bake">The bake that is made of it.</param>
     /// <param name="lump">The lump.</param>

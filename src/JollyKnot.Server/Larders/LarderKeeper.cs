@@ -6,13 +6,11 @@ namespace JollyKnot.Server.Larders;
 /// <summary>What is kept in fridge and freezer: kept in the store.</summary>
 public sealed class LarderKeeper(Settings settings) : IDisposable
 {
-    // 2: shaped pieces.
-    private static readonly DocumentKind<Larder> Kept = new("larder", unchanged => unchanged);
     private readonly SemaphoreSlim writing = new(1);
     private Larder? kept;
 
     /// <summary>Everything kept.</summary>
-    public async Task<Larder> Get() => kept ??= await settings.Get(Kept) ?? Larder.Empty;
+    public async Task<Larder> Get() => kept ??= await settings.Get(Kinds.Larder) ?? Larder.Empty;
 
     /// <summary>Changes what is kept; one change at a time.</summary>
     /// <param name="change">From what is kept to what is kept then.</param>
@@ -25,7 +23,7 @@ public sealed class LarderKeeper(Settings settings) : IDisposable
             var now = change(was);
             if (ReferenceEquals(now, was))
                 return;
-            await settings.Set(Kept, now);
+            await settings.Set(Kinds.Larder, now);
             kept = now;
         }
         finally

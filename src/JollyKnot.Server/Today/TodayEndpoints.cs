@@ -21,12 +21,14 @@ public sealed record NextLine(Guid Bake, string Title, StepId Step, string Text,
 /// <param name="Bakes">Bakes that are not over, the one that hands are wanted for on top.</param>
 /// <param name="Next">What comes next in all of them.</param>
 /// <param name="SetAside">What is kept but cannot be read by this version.</param>
+/// <param name="Lost">What is missing at the end of the book; null where it is whole.</param>
 public sealed record TodayView(
     string Name,
     Temperature Room,
     ImmutableArray<BenchView> Bakes,
     ImmutableArray<NextLine> Next,
-    ImmutableArray<UnreadView> SetAside
+    ImmutableArray<UnreadView> SetAside,
+    Lost? Lost
 );
 
 /// <summary>Something kept that this version cannot read.</summary>
@@ -52,7 +54,7 @@ public static class TodayEndpoints
         app.MapGet("/api/clock", (HouseClock clock) => ClockView.Of(clock)).WithName("clock");
         app.MapGet(
                 "/api/today",
-                async (BakeBook book, KitchenKeeper keeper, HouseClock clock, SetAside aside) =>
+                async (BakeBook book, KitchenKeeper keeper, HouseClock clock, SetAside aside, HowFar howFar) =>
                 {
                     var (kitchen, bakes) = (await keeper.Get(), await book.Open());
                     var away = kitchen.Closed(clock.GetUtcNow(), keeper.Zone).IsAway(clock.GetUtcNow());
@@ -82,7 +84,8 @@ public static class TodayEndpoints
                                         : null!
                                 ),
                         ],
-                        [.. aside.All.Select(UnreadView.Of)]
+                        [.. aside.All.Select(UnreadView.Of)],
+                        howFar.Lost
                     );
                 }
             )

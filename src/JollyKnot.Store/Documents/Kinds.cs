@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using JollyKnot.Core.Bakes;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Learning;
 using JollyKnot.Core.Scheduling;
@@ -47,6 +48,9 @@ public static class Kinds
     /// <summary>A bake that is over, as it was. 2: a step says what it is by its name alone. 4: what its
     /// dough wanted is held against the recipe of the time.</summary>
     public static DocumentKind<ClosedBake> Closed { get; } = new("closed-bake", WithoutKinds, Unchanged, Unchanged);
+
+    /// <summary>What is kept in fridge and freezer. 2: shaped pieces.</summary>
+    public static DocumentKind<Larder> Larder { get; } = new("larder", Unchanged);
 
     // What was added since may be missing.
     private static JsonNode Unchanged(JsonNode document) => document;

@@ -10,11 +10,14 @@ const rest = 3000;
 
 type Known = { clock: ReturnType<typeof clockKept>; answers: DehydratedState };
 
+// Read to its end: an answer nobody reads keeps its line until patience ends.
 const isThere = () =>
-  fetch('/api/clock', { signal: AbortSignal.timeout(patience) }).then(
-    () => true,
-    () => false,
-  );
+  fetch('/api/clock', { signal: AbortSignal.timeout(patience) })
+    .then((answer) => answer.text())
+    .then(
+      () => true,
+      () => false,
+    );
 
 /** Takes what was last known, where nobody answers. */
 export async function recallLastKnown() {

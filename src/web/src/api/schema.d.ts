@@ -3065,6 +3065,12 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        Lost: {
+            /** Format: int64 */
+            missing: number;
+            /** Format: date-time */
+            lastAt: null | string;
+        };
         Machine: {
             id: string;
             name: string;
@@ -4300,6 +4306,7 @@ export interface components {
             bakes: components["schemas"]["BenchView"][];
             next: components["schemas"]["NextLine"][];
             setAside: components["schemas"]["UnreadView"][];
+            lost: null | components["schemas"]["Lost"];
         };
         Told: {
             spoils: boolean;

@@ -40,6 +40,7 @@ export function Today() {
   const [first, ...others] = data.bakes;
   return (
     <div className={first && picture.isPending ? 'page settling' : 'page'}>
+      {data.lost && <Missing lost={data.lost} />}
       {data.setAside.length > 0 && <SetAside things={data.setAside} />}
       {first && (
         <div className="picture-box" ref={ref}>
@@ -177,6 +178,20 @@ function keeps({ in: where, bestUntil, thawed, useBy }: Schemas['KeptView']) {
 }
 
 // Kept, but of no use to this version: said once, in the way of nothing.
+// The book ends before what was told to it.
+function Missing({ lost }: { lost: Schemas['Lost'] }) {
+  return (
+    <section className="card" aria-label="Missing">
+      <p className="problem" role="alert">
+        The end of this book is missing: {lost.missing} {lost.missing === 1 ? 'thing that was' : 'things that were'} told last.
+        Its file was cut, or an older one took its place.
+        {lost.lastAt && ` The last that is there was told ${dayAndTime(lost.lastAt)}.`}
+      </p>
+      <Link to="/kitchen?thing=kept">Copies of the book</Link>
+    </section>
+  );
+}
+
 function SetAside({ things }: { things: Schemas['UnreadView'][] }) {
   return (
     <section className="card" aria-label="Set aside">
