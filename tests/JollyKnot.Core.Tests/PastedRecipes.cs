@@ -125,11 +125,11 @@ public sealed class PastedRecipes
     {
         var read = Read(
             "Harbour loaf / 500 g bread flour / 330 g water / 9 g salt / 5 g yeast / For the lantern: / 50 g brown sugar / "
-                + "Jam, to serve"
+                + "Lantern light, to serve"
         );
         Asked(read).ShouldBe(["For the lantern"]);
         Rows(read, null).ShouldBe("500 strong white flour; 330 water; 9 fine salt; 5 instant yeast; 50 brown sugar");
-        read.LeftOver.ShouldContain("Jam, to serve");
+        read.LeftOver.ShouldContain("Lantern light, to serve");
     }
 
     [Fact]

@@ -53,6 +53,7 @@ public static class Ingredients
             Brings = "salt and baking powder",
             LiftsInHeat = true,
         },
+        Of("rice flour", Role.Flour, Packing: Flour(158, 165)),
         Of("potato starch", Role.Flour, Packing: Cup(160)),
         Of("cornflour", Role.Flour, Packing: Cup(128)),
         Of("water", Role.Liquid, Water: 1, Packing: Cup(236.6, 4.93)),
@@ -167,6 +168,7 @@ public static class Ingredients
         Of("soy drink", Role.Liquid, Water: .91, Fat: .02, Allergens: Soy, Packing: Cup(236.6), Chilled: true),
         Of("almond drink", Role.Liquid, Water: .96, Fat: .01, Allergens: Nuts, Packing: Cup(236.6), Chilled: true),
         Of("coconut milk", Role.Liquid, Water: .72, Fat: .21, Packing: Cup(236.6)),
+        Of("tea or coffee", Role.Liquid, Water: .99, Packing: Cup(237)),
         Of("beer", Role.Liquid, Water: .92, Allergens: Gluten, Packing: Cup(237)),
         Of("apple juice", Role.Liquid, Water: .88, Sugar: .10, Packing: Cup(248)),
         Of("lemon juice", Role.Liquid, Water: .92, Packing: new(G(244), Each: G(45))),
@@ -258,6 +260,7 @@ public static class Ingredients
         Of("sugar beet syrup", Role.Sugar, Water: .22, Sugar: .67, Packing: Cup(330, 6.9), SpecificHeat: 2.5),
         Of("golden syrup", Role.Sugar, Water: .20, Sugar: .78, Packing: Cup(340, 7.1), SpecificHeat: 2.5),
         Of("maple syrup", Role.Sugar, Water: .32, Sugar: .67, Packing: Cup(315, 6.6), SpecificHeat: 2.5),
+        Of("jam", Role.Sugar, Water: .3, Sugar: .65, Packing: Cup(320, 6.7), SpecificHeat: 2.8),
         Of("fine salt", Role.Salt, Packing: Spoon(6.0)),
         Of("coarse salt", Role.Salt, Packing: new(PerTeaspoon: G(2.8), DensePerTeaspoon: G(4.8))),
         Of("coarse sea salt", Role.Salt, Packing: Spoon(5.0)),
@@ -281,6 +284,16 @@ public static class Ingredients
         Of("wheat gluten", Role.Other, Allergens: Gluten, Packing: Cup(130)),
         Of("raisins", Role.Other, Water: .15, WaterGiven: 0, Sugar: .6, Packing: Cup(150)),
         Of("dried fruit", Role.Other, Water: .20, WaterGiven: 0, Sugar: .6, Packing: Cup(140)),
+        Of(
+            "fresh fruit",
+            Role.Other,
+            Water: .86,
+            Sugar: .1,
+            WaterGiven: .3,
+            Perishable: true,
+            Packing: new(G(150), Each: G(150))
+        ),
+        Of("marzipan", Role.Other, Water: .1, WaterGiven: 0, Fat: .25, Sugar: .45, Allergens: Nuts, Packing: Cup(250)),
         Of("pumpkin seeds", Role.Other, Fat: .45, Drinks: .1, Packing: Cup(140, 2.9)),
         Of("sunflower seeds", Role.Other, Fat: .5, Drinks: .1, Packing: Cup(140, 2.9)),
         Of("sesame seeds", Role.Other, Fat: .5, Drinks: .1, Allergens: Sesame, Packing: Cup(145, 3)),
@@ -307,6 +320,7 @@ public static class Ingredients
             Chilled: true
         ),
         Of("mashed potato", Role.Other, Water: .78, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.4),
+        Of("pumpkin purée", Role.Other, Water: .9, WaterGiven: .5, Perishable: true, Packing: Cup(245), SpecificHeat: 3.8),
         Of("cooked leek", Role.Other, Water: .88, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.8),
         Of("cooked onion", Role.Other, Water: .88, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.8),
         Of("potato flakes", Role.Other, Water: .07, Drinks: 1, Packing: Cup(60)),
@@ -318,9 +332,10 @@ public static class Ingredients
         Of("bacon", Role.Other, Water: .4, WaterGiven: 0, Fat: .4, Perishable: true, Chilled: true),
         Of("cocoa", Role.Other, Fat: .12, Drinks: .8, Packing: Cup(85)),
         Of("cinnamon", Role.Other, Packing: Spoon(2.6)),
+        Of("cream of tartar", Role.Other, Packing: Spoon(3)),
         Of("ground spice", Role.Other, Packing: Spoon(2.2)),
         Of("mustard", Role.Other, Water: .8, Allergens: Mustard, Packing: Spoon(5.2)),
-        Of("vanilla extract", Role.Other, Water: .5, Packing: Spoon(4.3)),
+        Of("vanilla extract", Role.Other, Water: .5, Packing: new(PerTeaspoon: G(4.3), Each: G(4.3))),
         Of("orange zest", Role.Other, Packing: new(PerTeaspoon: G(2), Each: G(4))),
         Of("spring onion", Role.Other, Water: .90, Packing: new(G(100), Each: G(15)), SpecificHeat: 3.8),
         Of("shallot", Role.Other, Water: .88, Packing: new(G(150), Each: G(30)), SpecificHeat: 3.8),
@@ -483,12 +498,18 @@ public static class Ingredients
             "cranberries|dried cranberries|dried apricots|dates|figs|dried figs|mixed fruit|mixed peel|candied peel|prunes",
             "dried fruit"
         ),
+        (
+            "apple|pear|berries|blueberries|raspberries|strawberries|blackberries|cherries|frozen blueberries|frozen berries",
+            "fresh fruit"
+        ),
+        ("almond paste", "marzipan"),
+        ("apricot jam|strawberry jam|raspberry jam|plum jam|marmalade|preserve|apricot preserve", "jam"),
         ("seeds|mixed seeds|pepitas", "pumpkin seeds"),
         ("sunflower seed", "sunflower seeds"),
         ("sesame|sesame seed", "sesame seeds"),
         ("poppy seed|poppyseed", "poppy seeds"),
         ("flax seed|flaxseed|linseeds", "linseed"),
-        ("nuts|walnuts|hazelnuts|pecans|almonds|flaked almonds|cashews|pistachios", "chopped nuts"),
+        ("nuts|walnuts|hazelnuts|pecans|almonds|flaked almonds|cashews|pistachios|pine nuts", "chopped nuts"),
         ("almond flour|almond meal|ground almond", "ground almonds"),
         ("hazelnut flour|ground hazelnut|ground walnut|ground nut", "ground nuts"),
         ("soya flour", "soy flour"),
@@ -497,10 +518,12 @@ public static class Ingredients
         ("chocolate chip|dark chocolate|chocolate chunk|milk chocolate", "chocolate"),
         (
             "cheese|cheddar|cheddar cheese|parmesan|parmesan cheese|gruyere|mature cheddar|grated cheese|strong cheese|"
-                + "gouda|emmental|pecorino",
+                + "gouda|emmental|emmentaler|pecorino|comte|edam|manchego|mountain cheese|swiss cheese",
             "hard cheese"
         ),
-        ("potato|mashed potatoes|mash", "mashed potato"),
+        ("potato|mashed potatoes|mash|mashed sweet potato|sweet potato|sweet potato puree", "mashed potato"),
+        ("pumpkin puree|canned pumpkin|canned pumpkin puree|squash puree|mashed pumpkin|mashed squash", "pumpkin purée"),
+        ("tea|black tea|hot tea|strong tea|coffee|strong coffee|black coffee|brewed coffee|espresso", "tea or coffee"),
         ("leek", "raw leek"),
         ("fried leek|softened leek", "cooked leek"),
         ("onion|red onion|white onion", "raw onion"),
@@ -520,20 +543,21 @@ public static class Ingredients
         (
             "nutmeg|cardamom|mixed spice|black pepper|paprika|cumin|turmeric|ground cardamom|caraway|caraway seed|"
                 + "fennel seed|ground ginger|ginger|spice|allspice|clove|saffron|aniseed|star anise|ground coriander|bread "
-                + "spice|chilli powder|chilli flake|cayenne|ground caraway|curry powder|mace|nigella seed",
+                + "spice|chilli powder|chilli flake|cayenne|ground caraway|curry powder|mace|nigella seed|nigella|instant coffee|coffee powder|espresso powder|instant "
+                + "espresso",
             "ground spice"
         ),
         ("mustard powder|wholegrain mustard", "mustard"),
-        ("vanilla|vanilla essence", "vanilla extract"),
+        ("vanilla|vanilla essence|vanilla bean|vanilla pod", "vanilla extract"),
         ("zest orange|orange peel", "orange zest"),
-        ("nib sugar|sugar nibs", "pearl sugar"),
+        ("nib sugar|sugar nibs|coarse sugar|sanding sugar|decorating sugar|sparkling sugar", "pearl sugar"),
         ("zest lemon|lemon peel", "lemon zest"),
         ("garlic clove|clove garlic|garlic powder", "garlic"),
         (
             "herb|parsley|basil|chive|dill|rosemary|thyme|fresh thyme|fresh rosemary|fresh parsley|coriander|sage|mint",
             "fresh herbs"
         ),
-        ("dried herb|oregano|dried oregano|dried thyme|mixed herb|italian seasoning|dried rosemary", "dried herbs"),
+        ("dried herb|oregano|dried oregano|dried thyme|mixed herb|za atar|italian seasoning|dried rosemary", "dried herbs"),
         ("soda|bicarbonate of soda|bicarb|bicarbonate soda|bicarbonate", "baking soda"),
     ];
 
@@ -553,6 +577,10 @@ public static class Ingredients
         "smoked fish",
         "raisins",
         "pumpkin seeds",
+        "mashed potato",
+        "tea or coffee",
+        "fresh fruit",
+        "jam",
     }.ToFrozenSet();
 
     private static readonly FrozenDictionary<string, string> CookedNames = new Dictionary<string, string>

@@ -134,7 +134,7 @@ public static partial class LineReading
     // What many things share: with an unknown word before it, it is another thing.
     private static readonly FrozenSet<string> Heads = (
         "flour oil milk butter sugar cheese seed powder cream yeast salt syrup vinegar juice starch water nut spice "
-        + "herb white yolk fruit sauce"
+        + "herb white yolk fruit sauce egg"
     )
         .Split(' ')
         .ToFrozenSet();
@@ -165,8 +165,8 @@ public static partial class LineReading
         if (language.IsEuropean && pantry.Cups == CupSize.Us)
             pantry = pantry with { Cups = CupSize.Metric };
         var (quoted, rest) = Quoted(Composed.Of(line));
-        var put = language.Put(Tidied(rest));
-        var text = InTwo(RecipeLanguage.English.Put(put.Text).Text);
+        var put = language.Put(LineText.Tidied(rest));
+        var text = LineText.InTwo(RecipeLanguage.English.Put(put.Text).Text);
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
         foreach (var item in LineGrammar.Read(text).SelectMany(i => Items(i, pantry)))
             Add(item, rows);
@@ -176,6 +176,13 @@ public static partial class LineReading
             for (var i = 0; i < rows.Count; i++)
                 rows[i] = rows[i] with { Use = Use.Bath };
         return rows.ToImmutable();
+
+        // "2 yolks for brushing, with 2 tbsp milk": the milk is brushed on too.
+        bool IsInTheWash(ReadRow row, ImmutableArray<ReadRow>.Builder before) =>
+            before.Count > 0
+            && before[^1].Use is Use.Wash or Use.HotBrush
+            && IsBrushedOn(row.Role)
+            && text.Contains(" with ", StringComparison.OrdinalIgnoreCase);
 
         void Add(LineItem item, ImmutableArray<ReadRow>.Builder before)
         {
@@ -189,7 +196,7 @@ public static partial class LineReading
             var row = Row(item, quoted ?? words, words, aside, quoted, put.Said, pantry);
             row = row with
             {
-                Use = said.Use ?? Use.Dough,
+                Use = said.Use ?? (IsInTheWash(row, before) ? before[^1].Use : Use.Dough),
                 Moment = said.Moment,
                 IsOptional = said.IsOptional,
                 IsUntold = !row.Known && !Watched.In(row.Ingredient).IsTold,
@@ -298,7 +305,7 @@ public static partial class LineReading
     private static IEnumerable<LineItem> Items(LineItem item, HouseholdPantry pantry)
     {
         if (EachOf().Match(item.Words) is { Success: true } each && item.Amount is not null)
-            return Names(each.Groups["names"].Value, pantry).Select(n => item with { Words = n });
+            return NamesFor(each.Groups["names"].Value, pantry).Select(n => item with { Words = n });
         if (SomeOfThem().Match(item.Words) is { Success: true } some && item.Amount is { Sum: [{ Unit.Kind: UnitKind.Piece } n] })
         {
             var taken = double.Parse(some.Groups["count"].Value, CultureInfo.InvariantCulture);
@@ -309,7 +316,49 @@ public static partial class LineReading
                     new(new([n with { Count = taken }], []), $"{some.Groups["name"].Value} {some.Groups["use"].Value}"),
                 ];
         }
-        return item.Amount is null ? [item] : Listed(item, pantry);
+        return Together(item, pantry) ?? (item.Amount is null ? [item] : Listed(item, pantry));
+    }
+
+    // "50 g sunflower and pumpkin seeds": half of it each, or all of it each, is asked; of "1 egg and milk" the milk.
+    private static IEnumerable<LineItem>? Together(LineItem item, HouseholdPantry pantry)
+    {
+        var end = item.Words.IndexOfAny([',', ';', '(']);
+        var (head, tail) = end < 0 ? (item.Words, "") : (item.Words[..end], item.Words[end..]);
+        if (!And().IsMatch(head) || pantry.Find(head) is not null)
+            return null;
+        var names = NamesFor(head, pantry).ToList();
+        if (names.Select(n => Identify(n, pantry).Ingredient?.Name).Distinct().Count(n => n is not null) < names.Count)
+            return null;
+        if (item.Amount is not { } amount)
+            return names.Select(name => new LineItem(null, name + tail));
+        var share = amount with
+        {
+            Sum = [.. amount.Sum.Select(m => m with { Count = m.Count / names.Count })],
+            Same = [amount.Sum],
+        };
+        var isCounted = amount.Sum.Any(m => m.Unit.Kind == UnitKind.Piece);
+        return names.Select(
+            (name, i) =>
+                new LineItem(
+                    isCounted
+                        ? i == 0
+                            ? amount
+                            : null
+                        : share,
+                    name + tail
+                )
+        );
+    }
+
+    [GeneratedRegex(@"\s(?:and|&)\s", RegexOptions.IgnoreCase)]
+    private static partial Regex And();
+
+    // "poppy and sesame for sprinkling": both are sprinkled.
+    private static IEnumerable<string> NamesFor(string list, HouseholdPantry pantry)
+    {
+        var said = Uses.Of(list);
+        var purpose = said is { Use: { } use, Moment: null, More: null } ? Uses.Say(use) : null;
+        return purpose is null ? Names(list, pantry) : Names(said.Words, pantry).Select(n => $"{n} {purpose}");
     }
 
     // "poppy and sesame seeds" are poppy seeds and sesame seeds.
@@ -317,10 +366,12 @@ public static partial class LineReading
     {
         var names = AndOrComma().Split(list);
         var shared = names[^1].Split(' ')[^1];
+        // A pumpkin is one thing, and pumpkin seeds are another.
+        var isSeeds = Phrase.Singular(shared) is "seed" or "nut" or "kernel";
         return names.Select(n =>
-            Identify(n, pantry).Ingredient is null && Identify($"{n} {shared}", pantry).Ingredient is not null
-                ? $"{n} {shared}"
-                : n
+            (isSeeds || Identify(n, pantry).Ingredient is null) && pantry.Find($"{n} {shared}") is not null ? $"{n} {shared}"
+            : Identify(n, pantry).Ingredient is null && Identify($"{n} {shared}", pantry).Ingredient is not null ? $"{n} {shared}"
+            : n
         );
     }
 
@@ -340,7 +391,7 @@ public static partial class LineReading
         return [item];
     }
 
-    [GeneratedRegex(@"^each(?:\s+of)?\s+(?<names>.+)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^each(?:\s+of|\s*,)?\s+(?<names>.+)$", RegexOptions.IgnoreCase)]
     private static partial Regex EachOf();
 
     [GeneratedRegex(@"\s+and\s+|\s*,\s*|\s*&\s*", RegexOptions.IgnoreCase)]
@@ -395,68 +446,6 @@ public static partial class LineReading
 
     // "a little oil": as much as it takes.
     private static bool IsAsWanted(string words) => Phrase.Split(words).Contains("alittle");
-
-    // Slips of scanning, thin blanks in thousands, and semicolons between two ways of telling the same.
-    private static string Tidied(string line)
-    {
-        line = LetterForOne().Replace(line, "1/");
-        line = PartOfA().Replace(line, "$1 ");
-        line = Thousands().Replace(line, "$1$2");
-        line = NameAndNumber().Replace(line, "$1 $2");
-        line = BrushWith().Replace(line, "$1");
-        return SemicolonInBrackets().Replace(line, m => m.Value.Replace(';', '/'));
-    }
-
-    // What is told as one, and is two: "yeast dissolved in ¼ cup water", "zest and juice of half an orange".
-    private static string InTwo(string text)
-    {
-        text = DissolvedIn().Replace(text, "and ");
-        return ZestAndJuice().Replace(text, m => $"{Many(m)} {m.Groups["fruit"]} zest plus {Many(m)} {m.Groups["fruit"]} juice");
-
-        static string Many(Match m) =>
-            m.Groups["n"].Value.ToLowerInvariant() switch
-            {
-                "half a" or "half an" or "half" => "1/2",
-                "" or "a" or "an" or "the" => "1",
-                var n => n,
-            };
-    }
-
-    [GeneratedRegex(
-        @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|stirred|softened|sprinkled|whisked|mixed)\s+"
-            + @"(?:in|into|over|on|with)|per)\s+(?=[\d½¼¾⅓⅔⅛])",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex DissolvedIn();
-
-    [GeneratedRegex(
-        @"^\s*(?:the\s+|finely\s+|grated\s+)*(?:zest and juice|juice and zest)\s+of\s+"
-            + @"(?<n>\d[\d./]*|[½¼¾]|half an?|half|an?|the|one|two|three)?\s*"
-            + @"(?:large\s+|small\s+|medium\s+|unwaxed\s+|organic\s+)*(?<fruit>orange|lemon)s?\b",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex ZestAndJuice();
-
-    [GeneratedRegex(@"(?<![\p{L}\p{N}])[lI]/(?=\d)")]
-    private static partial Regex LetterForOne();
-
-    [GeneratedRegex(@"([½¼¾⅓⅔⅛]|\d/\d)\s+an?\s+", RegexOptions.IgnoreCase)]
-    private static partial Regex PartOfA();
-
-    [GeneratedRegex(@"(?<!\d)(\d{1,2})[\u2009\u202f\u00a0 ](\d{3})(?=\s*(?:g|ml|gr|gram|grams|grammes)\b)")]
-    private static partial Regex Thousands();
-
-    [GeneratedRegex(@"^(\p{L}[^:\d]*):\s*(\d+(?:[.,]\d+)?)\s*$")]
-    private static partial Regex NameAndNumber();
-
-    [GeneratedRegex(
-        @"^([^:]{1,40}:\s*)?(?:brush|sprinkle|dust|top|spread|drizzle|cover)\s+(?:it\s+|them\s+)?with\s+",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex BrushWith();
-
-    [GeneratedRegex(@"\([^()]*\)")]
-    private static partial Regex SemicolonInBrackets();
 
     // Words that are an ingredient only when they stand alone.
     private static readonly FrozenSet<string> Adjectives = "plain white strong rye wholemeal spelt malt barley"
@@ -586,7 +575,7 @@ public static partial class LineReading
         if (best is not { } b || b.To - b.From == 1 && all.Length > 1 && Adjectives.Contains(all[b.From]))
             return new(words.Trim(), null, null, all, "");
         var left = all.Where((w, i) => i < b.From || i >= b.To)
-            .Where(w => !Manner.Contains(w) && !Manner.Contains(Phrase.Singular(w)))
+            .Where(w => w.Length > 1 && !Manner.Contains(w) && !Manner.Contains(Phrase.Singular(w)))
             .ToList();
         var another = left.Count > 0 && b.To - b.From == 1 && Heads.Contains(Phrase.Singular(all[b.From])) || left.Count > 3;
         return new(
@@ -677,7 +666,7 @@ public static partial class LineReading
             case UnitKind.Piece:
                 if (like?.Packing?.Each is not { } each)
                     return null;
-                var size = like.Role == Role.Egg ? EggSize(what.Manner, pantry.Cups) / TableEgg : 1;
+                var size = like.Role == Role.Egg ? EggSize(what.Manner, pantry.Cups) / TableEgg : SizeOf(each, what.Manner);
                 return (each * (size * measure.Count), null);
             default:
                 var volume = unit.VolumeOf(pantry.Cups) * Math.Abs(measure.Count);
@@ -687,6 +676,15 @@ public static partial class LineReading
                 return filled is { } f && measure.Count < 0 ? (f.Mass * -1, f.Other * -1) : filled;
         }
     }
+
+    // A small onion and a large one, beside one of no size; cloves and shallots are small anyhow. Ours.
+    private static double SizeOf(Mass each, ImmutableArray<string> manner) =>
+        each < LeastOfSizes ? 1
+        : manner.Contains("small") ? .65
+        : manner.Contains("large") ? 1.4
+        : 1;
+
+    private static readonly Mass LeastOfSizes = Measures.Mass.FromGrams(60);
 
     // An egg of no size is the large one in the US, the medium one elsewhere: both weigh the same.
     private static double EggSize(ImmutableArray<string> manner, CupSize cups)

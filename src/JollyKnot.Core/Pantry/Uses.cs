@@ -95,7 +95,7 @@ public static partial class Uses
             Use.Surface,
             "surface|work surface|worktop|counter|bench|board|dusting|dust|flouring|rolling|rolling out|kneading|shaping|"
                 + "greasing|grease|oiling|oil|bowl|tin|tins|pan|pans|tray|trays|baking tray|baking sheet|sheet|mould|moulds|"
-                + "lining|line|griddle|hands|cloth|banneton|parchment"
+                + "lining|line|griddle|hands|cloth|banneton|parchment|peel|baker's peel"
         ),
         (Use.Serving, "serving|serve|table|eating|eat"),
     }
@@ -209,6 +209,20 @@ public static partial class Uses
             moment = PartMoment.OnThePan;
         return new(words.Trim(' ', ',', ';', '('), use, isOptional, more) { Moment = moment };
     }
+
+    /// <summary>How a line says it; null where it says nothing.</summary>
+    internal static string? Say(Use use) =>
+        use switch
+        {
+            Use.Filling => "for filling",
+            Use.Topping => "for topping",
+            Use.Wash => "for brushing",
+            Use.HotBrush => "after baking",
+            Use.Bath => "for boiling",
+            Use.Surface => "for dusting",
+            Use.Serving => "to serve",
+            _ => null,
+        };
 
     // What dough lies in or on in the oven.
     private static readonly FrozenSet<string> Pans = "tin|tins|pan|pans|tray|trays|baking tray|baking sheet|sheet|mould|moulds"

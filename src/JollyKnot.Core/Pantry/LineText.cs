@@ -1,0 +1,106 @@
+// A line's text before it is read: slips put right, and what is told as one parted in two.
+using System.Text.RegularExpressions;
+
+namespace JollyKnot.Core.Pantry;
+
+/// <summary>The text of single lines, as their grammar wants it.</summary>
+internal static partial class LineText
+{
+    // Slips of scanning, thin blanks in thousands, and semicolons between two ways of telling the same.
+    public static string Tidied(string line)
+    {
+        line = LetterForOne().Replace(line, "1/");
+        line = NakedPoint().Replace(line, "0.");
+        line = PartOfA().Replace(line, "$1 ");
+        line = Thousands().Replace(line, "$1$2");
+        line = NameAndNumber().Replace(line, "$1 $2");
+        line = BrushWith().Replace(line, "$1");
+        line = Between().Replace(line, "${from} - ");
+        line = GradeInBrackets().Replace(line, " ${grade}");
+        line = HalfAWord().Replace(line, "${tail}");
+        return SemicolonInBrackets().Replace(line, m => m.Value.Replace(';', '/'));
+    }
+
+    // ".25 oz".
+    [GeneratedRegex(@"(?<![\p{L}\p{N}.,])\.(?=\d)")]
+    private static partial Regex NakedPoint();
+
+    // "between 320 and 340 ml".
+    [GeneratedRegex(
+        @"\b(?:between|zwischen|entre|tra|fra)\s+(?<from>\d[\d.,/]*)\s*(?:and|und|et|y|e)\s+(?=\d)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Between();
+
+    // "flour (type 550)": the grade is a part of the name.
+    [GeneratedRegex(@"\s*\(\s*(?<grade>(?:type|typ|tipo|t|w)[\s.]*\d{1,4})\s*\)", RegexOptions.IgnoreCase)]
+    private static partial Regex GradeInBrackets();
+
+    // "Sonnenblumen-, Lein- und Kürbiskerne": each hyphen stands for the end of the last word.
+    [GeneratedRegex(
+        @"(?<=\p{L}{3})-(?=(?:,?\s+(?:(?:und|oder)\s+)?\p{L}{3,30}-){0,4},?\s+(?:und|oder)\s+\p{L}{2,30}?"
+            + @"(?<tail>kernen?|samen|saaten?|mehl|flocken|nüssen?|öl|pulver|zucker|käse|milch)\b)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex HalfAWord();
+
+    // What is told as one, and is two: "yeast dissolved in ¼ cup water", "zest and juice of half an orange".
+    public static string InTwo(string text)
+    {
+        text = DissolvedIn().Replace(text, "and ");
+        text = PartInBrackets()
+            .Replace(text, m => IsPart(m.Groups["part"].Value) ? $"{m.Groups["part"].Value}: {m.Groups["of"].Value}" : m.Value);
+        return ZestAndJuice().Replace(text, m => $"{Many(m)} {m.Groups["fruit"]} zest plus {Many(m)} {m.Groups["fruit"]} juice");
+
+        static string Many(Match m) =>
+            m.Groups["n"].Value.ToLowerInvariant() switch
+            {
+                "half a" or "half an" or "half" => "1/2",
+                "" or "a" or "an" or "the" => "1",
+                var n => n,
+            };
+    }
+
+    // "egg wash (1 egg + 1 tbsp water)": the bracket tells what the part is made of.
+    [GeneratedRegex(@"^(?<part>[\p{L} ]{3,30}?)\s*\((?<of>[^()]*\d[^()]*)\)\s*$")]
+    private static partial Regex PartInBrackets();
+
+    private static bool IsPart(string heading) =>
+        Uses.OfHeading(heading) is Use.Wash or Use.Topping or Use.Filling or Use.Bath && !Ingredients.IsName(heading);
+
+    [GeneratedRegex(
+        @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|stirred|softened|sprinkled|whisked|beaten|mixed)\s+"
+            + @"(?:in|into|over|on|with)|per)\s+(?=[\d½¼¾⅓⅔⅛])",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex DissolvedIn();
+
+    [GeneratedRegex(
+        @"^\s*(?:the\s+|finely\s+|grated\s+)*(?:zest and juice|juice and zest)\s+of\s+"
+            + @"(?<n>\d[\d./]*|[½¼¾]|half an?|half|an?|the|one|two|three)?\s*"
+            + @"(?:large\s+|small\s+|medium\s+|unwaxed\s+|organic\s+)*(?<fruit>orange|lemon)s?\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex ZestAndJuice();
+
+    [GeneratedRegex(@"(?<![\p{L}\p{N}])[lI]/(?=\d)")]
+    private static partial Regex LetterForOne();
+
+    [GeneratedRegex(@"([½¼¾⅓⅔⅛]|\d/\d)\s+an?\s+", RegexOptions.IgnoreCase)]
+    private static partial Regex PartOfA();
+
+    [GeneratedRegex(@"(?<!\d)(\d{1,2})[\u2009\u202f\u00a0 ](\d{3})(?=\s*(?:g|ml|gr|gram|grams|grammes)\b)")]
+    private static partial Regex Thousands();
+
+    [GeneratedRegex(@"^(\p{L}[^:\d]*):\s*(\d+(?:[.,]\d+)?)\s*$")]
+    private static partial Regex NameAndNumber();
+
+    [GeneratedRegex(
+        @"^([^:]{1,40}:\s*)?(?:brush|sprinkle|dust|top|spread|drizzle|cover)\s+(?:it\s+|them\s+)?with\s+",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex BrushWith();
+
+    [GeneratedRegex(@"\([^()]*\)")]
+    private static partial Regex SemicolonInBrackets();
+}
