@@ -126,7 +126,7 @@ public static partial class LineReading
             "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active bubbly fed "
                 + "plain strong pack packet sachet cube can tin jar carton tub size sized",
             "alittle dusting greasing brushing glazing sprinkling rolling kneading optional preferably ideally homemade "
-                + "leftover day old thick thin runny clear liquid powdered"
+                + "leftover day old thick thin runny clear liquid powdered without shell shells"
         )
         .Split(' ')
         .ToFrozenSet();

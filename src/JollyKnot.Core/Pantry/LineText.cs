@@ -1,4 +1,5 @@
 // A line's text before it is read: slips put right, and what is told as one parted in two.
+using System.Globalization;
 using System.Text.RegularExpressions;
 
 namespace JollyKnot.Core.Pantry;
@@ -15,6 +16,8 @@ internal static partial class LineText
         line = Thousands().Replace(line, "$1$2");
         line = NameAndNumber().Replace(line, "$1 $2");
         line = BrushWith().Replace(line, "$1");
+        line = Packed()
+            .Replace(line, m => $"{CountOf(m.Groups["count"].Value)} x {m.Groups["size"].Value} {m.Groups["unit"].Value} ");
         line = Between().Replace(line, "${from} - ");
         line = GradeInBrackets().Replace(line, " ${grade}");
         line = HalfAWord().Replace(line, "${tail}");
@@ -24,6 +27,24 @@ internal static partial class LineText
     // ".25 oz".
     [GeneratedRegex(@"(?<![\p{L}\p{N}.,])\.(?=\d)")]
     private static partial Regex NakedPoint();
+
+    // "one 14-ounce can".
+    [GeneratedRegex(
+        @"^\s*(?<count>\d{1,2}|one|two|three|four)\s+(?<size>\d{1,4}(?:\.\d+)?)[-\s]?(?<unit>ounces?|oz|g|grams?|ml)\.?\s+"
+            + @"(?:cans?|tins?|jars?|packages?|packs?|cartons?|bags?|boxes|box|tubs?|bottles?|pots?)\b\s*(?:of\s+)?",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Packed();
+
+    private static string CountOf(string word) =>
+        word.ToLowerInvariant() switch
+        {
+            "one" => "1",
+            "two" => "2",
+            "three" => "3",
+            "four" => "4",
+            _ => word,
+        };
 
     // "between 320 and 340 ml".
     [GeneratedRegex(
@@ -48,6 +69,8 @@ internal static partial class LineText
     public static string InTwo(string text)
     {
         text = DissolvedIn().Replace(text, "and ");
+        text = EachItsUse().Replace(text, "${one} ${name} ${use} plus ${other} ${name} ${otherUse}");
+        text = OfWhich().Replace(text, m => $"{Left(m)} g {m.Groups["name"].Value} plus {m.Groups["part"].Value} g ");
         text = PartInBrackets()
             .Replace(text, m => IsPart(m.Groups["part"].Value) ? $"{m.Groups["part"].Value}: {m.Groups["of"].Value}" : m.Value);
         return ZestAndJuice().Replace(text, m => $"{Many(m)} {m.Groups["fruit"]} zest plus {Many(m)} {m.Groups["fruit"]} juice");
@@ -60,6 +83,30 @@ internal static partial class LineText
                 var n => n,
             };
     }
+
+    // "2 eggs, 1 for the dough and 1 for brushing".
+    [GeneratedRegex(
+        @"^\s*\d[\d.,/½¼¾⅓⅔]*\s+(?:(?:g|ml|tbsp|tsp|cups?|oz)\s+)?(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?)\s*[,;(:]\s*"
+            + @"(?:divided\s*[:,]?\s*)?(?<one>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+(?<use>for\s+[\p{L} ]+?)\s*(?:,|;|\+|\band\b)\s*"
+            + @"(?<other>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+(?<otherUse>for\s+[\p{L} ]+?)\s*\)?\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex EachItsUse();
+
+    // "450 g flour, of which 50 g rye".
+    [GeneratedRegex(
+        @"^\s*(?<all>\d{1,5})\s*g\s+(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?),?\s*\(?\s*(?:of which|of them|including|incl\.?)\s+"
+            + @"(?<part>\d{1,5})\s*g\s+",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex OfWhich();
+
+    private static int Left(Match m) =>
+        Math.Max(
+            0,
+            int.Parse(m.Groups["all"].ValueSpan, CultureInfo.InvariantCulture)
+                - int.Parse(m.Groups["part"].ValueSpan, CultureInfo.InvariantCulture)
+        );
 
     // "egg wash (1 egg + 1 tbsp water)": the bracket tells what the part is made of.
     [GeneratedRegex(@"^(?<part>[\p{L} ]{3,30}?)\s*\((?<of>[^()]*\d[^()]*)\)\s*$")]
