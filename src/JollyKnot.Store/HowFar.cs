@@ -44,8 +44,9 @@ public sealed class HowFar(Folder folder) : SaveChangesInterceptor
         if (new FileInfo(folder.Book) is { Exists: true, Length: > 0 } || Noted() is not (> 0 and var noted))
             return;
         throw new NotOurBookException(
-            $"{folder.Book} is empty or gone, though something was told to it ({noted} entries). Put a copy back with ./jolly restore FILE "
-                + $"(they lie in {folder.Copies}), or take {folder.HowFar} away to begin anew."
+            $"{folder.Book} is empty or gone, though something was told to it ({noted} entries). "
+                + $"Put a copy back with ./jolly restore FILE (they lie in {folder.Copies}), "
+                + $"or take {folder.HowFar} away to begin anew."
         );
     }
 

@@ -543,8 +543,8 @@ public static class Ingredients
         (
             "nutmeg|cardamom|mixed spice|black pepper|paprika|cumin|turmeric|ground cardamom|caraway|caraway seed|"
                 + "fennel seed|ground ginger|ginger|spice|allspice|clove|saffron|aniseed|star anise|ground coriander|bread "
-                + "spice|chilli powder|chilli flake|cayenne|ground caraway|curry powder|mace|nigella seed|nigella|instant coffee|coffee powder|espresso powder|instant "
-                + "espresso",
+                + "spice|chilli powder|chilli flake|cayenne|ground caraway|curry powder|mace|nigella seed|nigella|"
+                + "instant coffee|coffee powder|espresso powder|instant espresso",
             "ground spice"
         ),
         ("mustard powder|wholegrain mustard", "mustard"),

@@ -87,7 +87,8 @@ internal static partial class LineText
     // "2 eggs, 1 for the dough and 1 for brushing".
     [GeneratedRegex(
         @"^\s*\d[\d.,/½¼¾⅓⅔]*\s+(?:(?:g|ml|tbsp|tsp|cups?|oz)\s+)?(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?)\s*[,;(:]\s*"
-            + @"(?:divided\s*[:,]?\s*)?(?<one>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+(?<use>for\s+[\p{L} ]+?)\s*(?:,|;|\+|\band\b)\s*"
+            + @"(?:divided\s*[:,]?\s*)?(?<one>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+"
+            + @"(?<use>for\s+[\p{L} ]+?)\s*(?:,|;|\+|\band\b)\s*"
             + @"(?<other>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+(?<otherUse>for\s+[\p{L} ]+?)\s*\)?\s*$",
         RegexOptions.IgnoreCase
     )]

@@ -1,5 +1,5 @@
 import { QueryClientProvider } from '@tanstack/react-query';
-import { App as AntApp, ConfigProvider } from 'antd';
+import { ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect } from 'react';
 import { BrowserRouter, NavLink, Outlet, Route, Routes, useLocation } from 'react-router';
 import { queries, startTelling, useUnkept } from './api/change';
@@ -54,7 +54,16 @@ const LogbookPage = lazy(pages.LogbookPage);
 
 const fetchPages = () => void Promise.allSettled(Object.values(pages).map((page) => page()));
 
-let started = false;
+let [started, wentOn] = [false, false];
+
+// What the first page does not need: once it stands, or where nobody answers.
+const patience = 4000;
+function goOn() {
+  if (wentOn) return;
+  wentOn = true;
+  void startLive();
+  (window.requestIdleCallback ?? setTimeout)(fetchPages);
+}
 
 export function App() {
   const dark = useDark();
@@ -62,39 +71,35 @@ export function App() {
     if (started) return;
     started = true;
     void syncClock();
-    startLive();
     startTelling();
-    (window.requestIdleCallback ?? setTimeout)(fetchPages);
   }, []);
   return (
     <ConfigProvider theme={tokens(dark, useStill())} virtual={false}>
-      <AntApp component={false}>
-        <QueryClientProvider client={queries}>
-          <BrowserRouter>
-            <Routes>
-              <Route element={<Shell />}>
-                <Route index element={<Today />} />
-                <Route path="doughs" element={<Doughs />} />
-                <Route path="doughs/read" element={<ReadRecipe />} />
-                <Route path="doughs/:id" element={<DoughPage />} />
-                <Route path="doughs/:id/load" element={<LoadPage />} />
-                <Route path="plaits" element={<PlaitsPage />} />
-                <Route path="kitchen" element={<KitchenPage />} />
-                <Route path="kitchen/pantry" element={<PantryPage />} />
-                <Route path="day" element={<DayPage />} />
-                <Route path="day/sheet" element={<BenchSheet />} />
-                <Route path="bench" element={<BenchOfTheDay />} />
-                <Route path="lay-out" element={<LayOut />} />
-                <Route path="bench/:id" element={<Bench />} />
-                <Route path="labels/:id" element={<Labels />} />
-                <Route path="logbook" element={<Logbook />} />
-                <Route path="logbook/:id" element={<LogbookPage />} />
-                <Route path="*" element={<Nowhere />} />
-              </Route>
-            </Routes>
-          </BrowserRouter>
-        </QueryClientProvider>
-      </AntApp>
+      <QueryClientProvider client={queries}>
+        <BrowserRouter>
+          <Routes>
+            <Route element={<Shell />}>
+              <Route index element={<Today />} />
+              <Route path="doughs" element={<Doughs />} />
+              <Route path="doughs/read" element={<ReadRecipe />} />
+              <Route path="doughs/:id" element={<DoughPage />} />
+              <Route path="doughs/:id/load" element={<LoadPage />} />
+              <Route path="plaits" element={<PlaitsPage />} />
+              <Route path="kitchen" element={<KitchenPage />} />
+              <Route path="kitchen/pantry" element={<PantryPage />} />
+              <Route path="day" element={<DayPage />} />
+              <Route path="day/sheet" element={<BenchSheet />} />
+              <Route path="bench" element={<BenchOfTheDay />} />
+              <Route path="lay-out" element={<LayOut />} />
+              <Route path="bench/:id" element={<Bench />} />
+              <Route path="labels/:id" element={<Labels />} />
+              <Route path="logbook" element={<Logbook />} />
+              <Route path="logbook/:id" element={<LogbookPage />} />
+              <Route path="*" element={<Nowhere />} />
+            </Route>
+          </Routes>
+        </BrowserRouter>
+      </QueryClientProvider>
     </ConfigProvider>
   );
 }
@@ -108,11 +113,15 @@ const Nowhere = () => (
 
 function Shell() {
   const { data } = api.useQuery('get', '/api/today');
-  const { connected } = useLive();
+  const { silent } = useLive();
   const { heat } = useUnits();
   const { pathname: page } = useLocation();
   useArrival();
   const settled = useSettled();
+  useEffect(() => {
+    const timer = setTimeout(goOn, settled ? 0 : patience);
+    return () => clearTimeout(timer);
+  }, [settled]);
   const clock = api.useQuery('get', '/api/clock', undefined, { refetchInterval: 60_000 });
   return (
     <div className="shell" data-at={page.split('/')[1]}>
@@ -122,7 +131,7 @@ function Shell() {
       <Guarded what="What is calling">
         <Alarms />
       </Guarded>
-      {!connected && <Offline />}
+      {silent && <Offline />}
       {useOutdated() && <Outdated />}
       <Unkept />
       <Unheard />

@@ -1,5 +1,4 @@
 // The live line: what changed, and what the scale shows.
-import { HubConnectionBuilder, LogLevel } from '@microsoft/signalr';
 import { useSyncExternalStore } from 'react';
 import { bakesChanged } from './change';
 import { type Schemas } from './http';
@@ -24,39 +23,55 @@ export type LiveReading = {
   /** Grams taken when the baker says it is in; null when nothing stands on the scale or it still moves. */
   taken: number | null;
 };
-type Line = { connected: boolean; reading: LiveReading | null };
+type Line = {
+  connected: boolean;
+  /** It was tried, and nobody answers. */
+  silent: boolean;
+  reading: LiveReading | null;
+};
 
-let line: Line = { connected: false, reading: null };
+let line: Line = { connected: false, silent: false, reading: null };
 const listeners = new Set<() => void>();
 function set(change: Partial<Line>) {
   line = { ...line, ...change };
   listeners.forEach((l) => l());
 }
 
-const hub = new HubConnectionBuilder()
-  .withUrl('/live')
-  .withAutomaticReconnect({ nextRetryDelayInMilliseconds: () => 1000 })
-  .configureLogging(LogLevel.None)
-  .build();
-
 const refresh = () => {
-  set({ connected: true });
+  set({ connected: true, silent: false });
   void syncClock();
   bakesChanged();
 };
 
-hub.on('BakeChanged', () => bakesChanged());
-hub.on('ClockSet', () => void syncClock().then(bakesChanged));
-hub.on('Scale', (reading: LiveReading) => set({ reading }));
-hub.onreconnecting(() => set({ connected: false }));
-hub.onreconnected(refresh);
+// Fetched once the first page is shown.
+async function connection() {
+  const { HubConnectionBuilder, LogLevel } = await import('@microsoft/signalr');
+  const hub = new HubConnectionBuilder()
+    .withUrl('/live')
+    .withAutomaticReconnect({ nextRetryDelayInMilliseconds: () => 1000 })
+    .configureLogging(LogLevel.None)
+    .build();
+  hub.on('BakeChanged', () => bakesChanged());
+  hub.on('ClockSet', () => void syncClock().then(bakesChanged));
+  hub.on('Scale', (reading: LiveReading) => set({ reading }));
+  hub.onreconnecting(() => set({ connected: false, silent: true }));
+  hub.onreconnected(refresh);
+  return hub;
+}
+let hub: ReturnType<typeof connection> | undefined;
 
-export function startLive() {
-  hub.start().then(refresh, () => setTimeout(startLive, 1000));
+export async function startLive() {
+  try {
+    await (await (hub ??= connection())).start();
+    refresh();
+  } catch {
+    set({ silent: true });
+    setTimeout(() => void startLive(), 1000);
+  }
 }
 
-export const judge = (bake: string, units: number, number: number | null) =>
-  hub.invoke<LiveReading | null>('Judge', bake, units, number);
+export const judge = async (bake: string, units: number, number: number | null) =>
+  (await hub)?.invoke<LiveReading | null>('Judge', bake, units, number) ?? null;
 
 /** The scale's figure once it stands still; null when it does not within a few seconds. */
 export const whenSettled = () =>

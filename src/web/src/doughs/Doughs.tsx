@@ -1,5 +1,5 @@
 // The dough book.
-import { App } from 'antd';
+import { message } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBringBack, usePutAway } from '../api/changes';
@@ -24,7 +24,7 @@ export default function Doughs() {
     { params: { query } },
     { placeholderData: (before) => before },
   );
-  const { message } = App.useApp();
+  const [told, shown] = message.useMessage();
   const away = usePutAway();
   const back = useBringBack();
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
@@ -33,7 +33,7 @@ export default function Doughs() {
     const { trouble } = await away.make(dough.id);
     if (trouble) return;
     const key = dough.id;
-    message.open({
+    told.open({
       key,
       duration: 10,
       content: (
@@ -43,7 +43,7 @@ export default function Doughs() {
             className="button"
             onClick={async () => {
               const { trouble: notBack } = await back.make(dough.id);
-              if (!notBack) message.destroy(key);
+              if (!notBack) told.destroy(key);
             }}
           >
             Bring it back
@@ -55,6 +55,7 @@ export default function Doughs() {
 
   return (
     <>
+      {shown}
       <div className="book-head">
         <h1>Doughs</h1>
         <Search
