@@ -1,10 +1,11 @@
 // Measures the house beside an empty app of the same stack and writes docs/benchmarks.md.
 import { exec, execSync, spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer, request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { promisify } from 'node:util';
-import { gzipSync } from 'node:zlib';
+import { createGzip, gzipSync } from 'node:zlib';
 
 const root = resolve(import.meta.dirname, '..');
 const sh = (command, cwd = root) => execSync(command, { cwd, stdio: ['ignore', 'ignore', 'inherit'] });
@@ -137,6 +138,9 @@ const day = await dayOfEight(running[0].pid);
 say('From a scale reading to the number on the screen, with two browsers connected');
 const scale = await scaleToScreen();
 
+say('The first page on a slow phone line');
+const slow = await slowLine();
+
 say('A recipe of 40 lines, in turns with the cheapest call of the same server');
 const lines = readFileSync(join(root, 'tests/JollyKnot.Core.Tests/lines/plain.txt'), 'utf8')
   .split('\n')
@@ -250,6 +254,46 @@ async function scaleToScreen() {
   return times;
 }
 
+// Until the first heading, in milliseconds, at 400 kbit/s and 300 ms; packed, as all but this machine itself get it.
+async function slowLine() {
+  const { chromium } = await import(join(root, 'tests/browser/node_modules/@playwright/test/index.mjs'));
+  const { flags } = await import(join(root, 'tests/browser/server.mjs'));
+  const packed = createServer((asked, answer) => {
+    const headers = { ...asked.headers, host: '127.0.0.1:5481' };
+    const on = request({ port: 5481, host: '127.0.0.1', method: asked.method, path: asked.url, headers }, (got) => {
+      const { 'content-length': _, ...kept } = got.headers;
+      answer.writeHead(got.statusCode, { ...kept, 'content-encoding': 'gzip' });
+      got.pipe(createGzip()).pipe(answer);
+    });
+    on.on('error', () => answer.destroy());
+    asked.pipe(on);
+  }).listen(5486);
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: flags });
+  const times = [];
+  for (let i = 0; i < 5; i++) {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' });
+    const page = await context.newPage();
+    const line = await context.newCDPSession(page);
+    const bytes = 400_000 / 8;
+    await line.send('Network.enable');
+    await line.send('Network.emulateNetworkConditions', {
+      offline: false,
+      latency: 300,
+      downloadThroughput: bytes,
+      uploadThroughput: bytes,
+    });
+    const from = performance.now();
+    await page.goto('http://127.0.0.1:5486/', { waitUntil: 'commit' });
+    await page.locator('h1').first().waitFor();
+    times.push(performance.now() - from);
+    await context.close();
+  }
+  await browser.close();
+  packed.close();
+  packed.closeAllConnections();
+  return times;
+}
+
 say('Scripts of the first page');
 // What the page names itself, and what those name at once in turn.
 function firstScripts(dist) {
@@ -286,6 +330,7 @@ ${row(`scripts of the first page, gzip (${all} files in all)`, scripts.ours, scr
 |---|---|---|---|
 ${line('a recipe of 40 lines read over HTTP', reads.recipe, `${(quantile(reads.recipe, 0.5) / quantile(reads.cheapest, 0.5)).toFixed(2)} times the cheapest call of the same server (${quantile(reads.cheapest, 0.5).toFixed(2)} ms)`)}
 ${line('from a scale reading to the number on the screen, two browsers connected, in the browser', scale, `${scale.length} readings`)}
+${line('the first heading on a phone line of 400 kbit/s and 300 ms, nothing kept', slow, '5 times')}
 ${line('the day of eight open bakes asked for again, CPU', day, 'nothing changed; within the minute')}
 ${line('the first 50 of 2,000 doughs', book.list, '')}
 ${line('a search through 2,000 doughs', book.search, '')}

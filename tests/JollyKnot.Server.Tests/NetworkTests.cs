@@ -90,6 +90,9 @@ public sealed class NetworkTests
         var vouched = await Ask(handler, HttpMethod.Get, "/house/authority.crt", scheme: "http");
         vouched.Content.Headers.ContentType!.MediaType.ShouldBe("application/x-x509-ca-cert");
 
+        // A browser names the origin of a form only where the page lets it, and says "null" where it does not.
+        (await Ask(handler, HttpMethod.Get, "/")).Headers.GetValues("Referrer-Policy").ShouldBe(["same-origin"]);
+        (await Come(Phrase, origin: "null")).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
         (await Come("a guess")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
         var known = await Come(Phrase);
         known.StatusCode.ShouldBe(HttpStatusCode.Redirect);
@@ -114,8 +117,14 @@ public sealed class NetworkTests
         house.Reopen();
         (await Ask(house.Handler(), HttpMethod.Get, feed)).StatusCode.ShouldBe(HttpStatusCode.OK);
 
-        Task<HttpResponseMessage> Come(string said) =>
-            Ask(handler, HttpMethod.Post, "/house", body: new FormUrlEncodedContent([new("passphrase", said)]));
+        Task<HttpResponseMessage> Come(string said, string origin = "https://192.168.1.4:5211") =>
+            Ask(
+                handler,
+                HttpMethod.Post,
+                "/house",
+                body: new FormUrlEncodedContent([new("passphrase", said)]),
+                headers: ("Origin", origin)
+            );
     }
 
     [Fact]
