@@ -91,7 +91,9 @@ public sealed class NetworkTests
         vouched.Content.Headers.ContentType!.MediaType.ShouldBe("application/x-x509-ca-cert");
 
         // A browser names the origin of a form only where the page lets it, and says "null" where it does not.
-        (await Ask(handler, HttpMethod.Get, "/")).Headers.GetValues("Referrer-Policy").ShouldBe(["same-origin"]);
+        (await Ask(handler, HttpMethod.Get, "/"))
+            .Headers.GetValues("Referrer-Policy")
+            .ShouldBe(["same-origin"]);
         (await Come(Phrase, origin: "null")).StatusCode.ShouldBe(HttpStatusCode.Forbidden);
         (await Come("a guess")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
         var known = await Come(Phrase);

@@ -533,11 +533,12 @@ public static class Ingredients
         ("instant potato|instant potato flake|mashed potato flake", "potato flakes"),
         ("smoked salmon|smoked trout|salmon|tuna|anchovy", "smoked fish"),
         (
-            "vegetables|pickled vegetables|tomatoes|spinach|courgettes|zucchini|carrots|olives|jalapenos|gherkins|pickles|chilli|"
-                + "green chilli|red chilli|sweetcorn|pumpkin|mushrooms|beetroot",
+            "vegetables|pickled vegetables|tomatoes|spinach|courgettes|zucchini|carrots|olives|jalapenos|jalapeños|"
+                + "pickled jalapenos|pickled jalapeños|gherkins|pickles|chilli|green chilli|red chilli|sweetcorn|pumpkin|"
+                + "mushrooms|beetroot",
             "chopped vegetables"
         ),
-        ("ham|chorizo|salami|pancetta|sausage", "bacon"),
+        ("ham|chorizo|salami|pancetta|sausage|lardons|bacon cubes", "bacon"),
         ("cocoa powder|unsweetened cocoa powder|unsweetened cocoa", "cocoa"),
         ("ground cinnamon", "cinnamon"),
         (

@@ -209,7 +209,8 @@ public static partial class LineReading
                     if (before[i].Use == Use.Dough && before[i].Role != row.Role && IsBrushedOn(before[i].Role))
                         before[i] = before[i] with { Use = use };
             before.Add(row);
-            if (said.More is { } forMore)
+            // More water as needed is no other water.
+            if (said.More is { } forMore && !(forMore == Use.Surface && row.Role == Role.Liquid))
                 before.Add(row with { Mass = null, Other = null, Instead = null, Notes = [], Use = forMore, IsToTaste = true });
         }
     }

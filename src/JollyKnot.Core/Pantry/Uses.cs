@@ -122,7 +122,8 @@ public static partial class Uses
     );
 
     private static readonly Regex Afterwards = new(
-        @"\b(?:after baking|after the oven|once baked|when baked|hot out of the oven|while (?:still )?(?:hot|warm))\b",
+        @"\b(?:after baking|after the oven|once baked|when baked|hot out of the oven|while (?:still )?(?:hot|warm)|"
+            + @"(?:the )?hot (?:loaf|loaves|bread|rolls|buns|plait))\b",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     );
 

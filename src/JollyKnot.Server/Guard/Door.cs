@@ -97,7 +97,7 @@ public static class Door
         var headers = context.Response.Headers;
         headers.ContentSecurityPolicy = Policy;
         headers.XContentTypeOptions = "nosniff";
-        // No page elsewhere learns of ours. Our own do: without it a browser sends a form with no origin, and is taken for foreign.
+        // No page elsewhere learns of ours. Our own do: else a browser sends a form without its origin, and is taken for foreign.
         headers["Referrer-Policy"] = "same-origin";
         if (IsOfTheApi(context.Request))
             headers.CacheControl = "no-store";
