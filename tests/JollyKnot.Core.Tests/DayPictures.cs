@@ -131,6 +131,12 @@ public sealed class DayPictures
                 iter: 20
             );
 
+    private static double Wide(Label name) => 7.4 * (name.Text!.Length + (name.Mass is null ? 0 : 9));
+
+    private static double Left(Label name) => name.Anchor == Anchor.End ? name.X - Wide(name) : name.X;
+
+    private static double Right(Label name) => Left(name) + Wide(name);
+
     [Fact]
     public void Words_do_not_lie_on_one_another() =>
         Drawings.ForAll(
@@ -157,6 +163,10 @@ public sealed class DayPictures
                     139,
                     17
                 );
+                // Names stand beside one another, as wide as their letters are.
+                var names = picture.Labels.Where(l => l.Kind is LabelKind.Dough or LabelKind.DoughBeside).ToList();
+                foreach (var (a, b) in names.SelectMany((a, i) => names.Skip(i + 1).Select(b => (a, b))))
+                    (Math.Abs(a.Y - b.Y) >= 17 || Right(a) <= Left(b) || Right(b) <= Left(a)).ShouldBeTrue($"{a} {b}");
                 // Times along the top have room for themselves.
                 picture
                     .Ticks.Zip(picture.Ticks.Skip(1))

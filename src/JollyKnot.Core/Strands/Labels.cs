@@ -48,8 +48,11 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
         Breads(bakes);
         if (!frame.Slim)
         {
-            foreach (var bake in bakes)
-                Name(bake);
+            var names = bakes.SelectMany(Names).ToList();
+            foreach (var inside in names.Where(places => places.Length == 1))
+                Write(inside[0].Label, inside[0].Wide);
+            foreach (var places in names.Where(places => places.Length > 1))
+                WriteBeside(places);
             foreach (var bake in bakes)
                 OvenOn(bake);
             // Several doughs or batches share a lane: a window's times would lie on another's strand.
@@ -94,26 +97,61 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
         }
     }
 
-    // At the thick end of its strand, without its mass where that is too short; else behind it, or before it.
-    private void Name(Named named)
+    // At the thick end of its strand, without its mass where that is too short; else behind it, before it, or beside it.
+    private IEnumerable<(Label Label, double Wide)[]> Names(Named named)
     {
         var (bake, y) = (named.Bake, named.Middle(Lane.Machine));
         var machine = bake.Timetable.Slots.Where(s => s.Step.Holds == Lane.Machine && s.State != StepState.Passed).ToList();
         if (machine.Count == 0)
-            return;
+            return [];
         var (from, to) = (axis.X(machine.Min(s => s.Start)), axis.X(machine.Max(s => s.End)));
         var name = bake.Spec.Dough.Name.Length * LetterWidth;
         var wide = name + MassLetters * LetterWidth;
         Label Written(LabelKind kind, double x, Anchor anchor) => new(kind, x, y, anchor, bake.Spec.Dough.Name, bake.Dough);
+        var inside = Written(LabelKind.Dough, from + 10, Anchor.Start);
         var room = named.Thickness >= 16 ? to - from : 0;
         if (room >= wide)
-            Write(Written(LabelKind.Dough, from + 10, Anchor.Start), wide);
-        else if (room >= name)
-            Write(Written(LabelKind.Dough, from + 10, Anchor.Start) with { Mass = null }, name);
-        else if (to + StrandMaker.Fall + 8 + wide <= frame.Width)
-            Write(Written(LabelKind.DoughBeside, to + StrandMaker.Fall + 8, Anchor.Start), wide);
-        else
-            Write(Written(LabelKind.DoughBeside, from - named.Thickness / 2 - 8, Anchor.End), wide);
+            return
+            [
+                [(inside, wide)],
+            ];
+        if (room >= name)
+            return
+            [
+                [(inside with { Mass = null }, name)],
+            ];
+        var behind = Written(LabelKind.DoughBeside, to + StrandMaker.Fall + 8, Anchor.Start);
+        var before = Written(LabelKind.DoughBeside, from - named.Thickness / 2 - 8, Anchor.End);
+        // Under it or over it, without its mass.
+        Label Beside(int side) =>
+            Written(LabelKind.DoughBeside, from, Anchor.Start) with
+            {
+                Y = y + side * (named.Thickness + High) / 2,
+                Mass = null,
+            };
+        return
+        [
+            [
+                (behind, wide),
+                (behind with { Mass = null }, name),
+                (before, wide),
+                (before with { Mass = null }, name),
+                (Beside(1), name),
+                (Beside(-1), name),
+            ],
+        ];
+    }
+
+    // Where no other dough and no other word is; else where no other word is; else where there is room at all.
+    private void WriteBeside((Label Label, double Wide)[] places)
+    {
+        var within = places
+            .Where(p => Around(p.Label, p.Wide) is { Left: >= 0, Top: >= 0 } at && at.Right <= frame.Width)
+            .ToList();
+        bool Free((Label Label, double Wide) place, IEnumerable<Box> of) => !of.Any(Around(place.Label, place.Wide).Meets);
+        var best = within.Where(p => Free(p, taken) && Free(p, dough)).Concat(within.Where(p => Free(p, taken))).Concat(within);
+        var (label, wide) = best.Append(places[0]).First();
+        Write(label, wide);
     }
 
     // Beside the foot of its ramp or behind the bread, where neither dough nor other words are; the lower the better.
