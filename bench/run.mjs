@@ -259,7 +259,8 @@ async function slowLine() {
   const { chromium } = await import(join(root, 'tests/browser/node_modules/@playwright/test/index.mjs'));
   const { flags } = await import(join(root, 'tests/browser/server.mjs'));
   const packed = createServer((asked, answer) => {
-    const headers = { ...asked.headers, host: '127.0.0.1:5481' };
+    const { origin, ...others } = asked.headers;
+    const headers = { ...others, host: '127.0.0.1:5481', ...(origin && { origin: 'http://127.0.0.1:5481' }) };
     const on = request({ port: 5481, host: '127.0.0.1', method: asked.method, path: asked.url, headers }, (got) => {
       const { 'content-length': _, ...kept } = got.headers;
       answer.writeHead(got.statusCode, { ...kept, 'content-encoding': 'gzip' });
@@ -284,7 +285,7 @@ async function slowLine() {
     });
     const from = performance.now();
     await page.goto('http://127.0.0.1:5486/', { waitUntil: 'commit' });
-    await page.locator('h1').first().waitFor();
+    await page.locator('main h1').first().waitFor({ state: 'attached' });
     times.push(performance.now() - from);
     await context.close();
   }

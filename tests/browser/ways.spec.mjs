@@ -139,7 +139,10 @@ test('buns shaped today and frozen are baked another day: taken out, set out, an
   await page.getByRole('button', { name: 'Another shape' }).click();
   await choose(page, 'Becomes 2', 'round buns');
   await page.getByRole('group', { name: 'Cut 2' }).getByRole('button', { name: /^Oven/ }).click();
+  await expect(page.getByLabel('Pan 2')).toHaveCount(1);
   await choose(page, 'Baked 2', 'another day: shaped, into the freezer');
+  // Its oven is asked when it is baked.
+  await expect(page.getByLabel('Pan 2')).toHaveCount(0);
   const said = await toTheTable(page, server);
   expect(says(said, 'keep-shaped-2')).toMatch(/Shape \d+ round buns and put them into the freezer\./);
   order(said, 'divide', 'keep-shaped-2', 'shape', 'load');

@@ -1,5 +1,4 @@
 import { QueryClientProvider } from '@tanstack/react-query';
-import { ConfigProvider } from 'antd';
 import { lazy, Suspense, useEffect } from 'react';
 import { BrowserRouter, NavLink, Outlet, Route, Routes, useLocation } from 'react-router';
 import { queries, startTelling, useUnkept } from './api/change';
@@ -14,12 +13,12 @@ import { useSettled } from './parts/useSettled';
 import { Keys } from './parts/Keys';
 import { useUnits } from './parts/units';
 import { useArrival } from './parts/useArrival';
-import { tokens, useDark, useStill } from './theme';
 
 import { Today } from './today/Today';
 
 // Each page is fetched when it is wanted, and all of them once the first stands: then none needs the server to be opened.
 const pages = {
+  Themed: () => import('./Themed'),
   Doughs: () => import('./doughs/Doughs'),
   DoughPage: () => import('./doughs/DoughPage'),
   ReadRecipe: () => import('./doughs/ReadRecipe'),
@@ -36,6 +35,7 @@ const pages = {
   Logbook: () => import('./logbook/Logbook'),
   LogbookPage: () => import('./logbook/LogbookPage'),
 };
+const Themed = lazy(pages.Themed);
 const Doughs = lazy(pages.Doughs);
 const DoughPage = lazy(pages.DoughPage);
 const ReadRecipe = lazy(pages.ReadRecipe);
@@ -66,7 +66,6 @@ function goOn() {
 }
 
 export function App() {
-  const dark = useDark();
   useEffect(() => {
     if (started) return;
     started = true;
@@ -74,12 +73,12 @@ export function App() {
     startTelling();
   }, []);
   return (
-    <ConfigProvider theme={tokens(dark, useStill())} virtual={false}>
-      <QueryClientProvider client={queries}>
-        <BrowserRouter>
-          <Routes>
-            <Route element={<Shell />}>
-              <Route index element={<Today />} />
+    <QueryClientProvider client={queries}>
+      <BrowserRouter>
+        <Routes>
+          <Route element={<Shell />}>
+            <Route index element={<Today />} />
+            <Route element={<Themed />}>
               <Route path="doughs" element={<Doughs />} />
               <Route path="doughs/read" element={<ReadRecipe />} />
               <Route path="doughs/:id" element={<DoughPage />} />
@@ -95,12 +94,12 @@ export function App() {
               <Route path="labels/:id" element={<Labels />} />
               <Route path="logbook" element={<Logbook />} />
               <Route path="logbook/:id" element={<LogbookPage />} />
-              <Route path="*" element={<Nowhere />} />
             </Route>
-          </Routes>
-        </BrowserRouter>
-      </QueryClientProvider>
-    </ConfigProvider>
+            <Route path="*" element={<Nowhere />} />
+          </Route>
+        </Routes>
+      </BrowserRouter>
+    </QueryClientProvider>
   );
 }
 

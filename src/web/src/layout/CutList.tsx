@@ -1,20 +1,17 @@
 // What the dough is cut into: a line for each kind, typed in any order; what is not said follows from what is.
-import { Button, Checkbox, Select, Segmented } from 'antd';
+import { Button, Select, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { capital, shown, useUnits } from '../parts/units';
+import { CutMore, waits } from './CutMore';
 import css from './layout.module.css';
 
 export type CutChoice = Schemas['CutChoice'];
 type CutView = Schemas['CutView'];
 
 const fridge = 'fridge';
-const waits: [Schemas['ShapedIn'], string][] = [
-  ['fridge', 'shaped, into the fridge'],
-  ['freezer', 'shaped, into the freezer'],
-];
 const hues = ['var(--s0)', 'var(--s2)', 'var(--s3)', 'var(--s1)'];
 const cutHue = (index: number) => hues[index % hues.length] ?? 'var(--s0)';
 
@@ -46,7 +43,6 @@ export function CutList({
         const found = laid?.[i];
         const kept = !cut.familyId;
         const oven = kitchen.ovens.find((o) => o.id === (cut.ovenId ?? ovenId)) ?? kitchen.ovens[0];
-        const heat = cut.heat ?? found?.heat;
         const later = waits.find(([keep]) => keep === cut.keep)?.[1];
         return (
           <fieldset key={i} className={css.cut} style={{ borderColor: cutHue(i) }} aria-label={`Cut ${i + 1}`}>
@@ -132,110 +128,16 @@ export function CutList({
                       : 'Oven, wash, pan'}
                 </button>
                 {open === i && (
-                  <div className={css.cutMore}>
-                    <Field id={`keep${i}`} label={`Baked${mark(i)}`} problem={problem(`cuts[${i}].keep`)}>
-                      <Select
-                        id={`keep${i}`}
-                        popupMatchSelectWidth={false}
-                        value={(cut.keep ?? '') as string}
-                        onChange={(keep) => change(i, { keep: waits.find(([k]) => k === keep)?.[0] ?? null })}
-                        options={[
-                          { value: '', label: 'with the rest' },
-                          ...waits.map(([value, label]) => ({ value: value as string, label: `another day: ${label}` })),
-                        ]}
-                      />
-                    </Field>
-                    {!later && kitchen.ovens.length > 1 && (
-                      <Field id={`oven${i}`} label={`Baked in${mark(i)}`} problem={problem(`cuts[${i}].ovenId`)}>
-                        <Select
-                          id={`oven${i}`}
-                          value={cut.ovenId ?? ovenId}
-                          onChange={(id) => change(i, { ovenId: id === ovenId ? null : id })}
-                          options={kitchen.ovens.map((o) => ({ value: o.id, label: o.name }))}
-                        />
-                      </Field>
-                    )}
-                    {!later && oven && (
-                      <Field id={`heat${i}`} label={`Oven ${oven.dial.name}${mark(i)}`} problem={problem(`cuts[${i}].heat`)}>
-                        <NumberInput
-                          id={`heat${i}`}
-                          of="temperature"
-                          unit={oven.dial}
-                          value={heat}
-                          onChange={(to) => change(i, { heat: to })}
-                        />
-                      </Field>
-                    )}
-                    {(found?.schools ?? []).length > 0 && (
-                      <div className={css.cutSchools}>
-                        {found?.schools.map((s) => (
-                          <button
-                            key={s.heat}
-                            type="button"
-                            className="button small quiet"
-                            onClick={() => change(i, { heat: s.heat })}
-                          >
-                            {oven ? shown(oven.dial, s.heat) : ''}, {Math.round(s.likely / 60)} min:{' '}
-                            {s.hotter ? 'softer' : 'crisper'}
-                          </button>
-                        ))}
-                      </div>
-                    )}
-                    <Field id={`wash${i}`} label={`Wash${mark(i)}`} problem={problem(`cuts[${i}].washId`)}>
-                      <Select
-                        id={`wash${i}`}
-                        value={cut.washId ?? found?.wash ?? null}
-                        onChange={(washId) => change(i, { washId })}
-                        options={kitchen.washes.map((w) => ({ value: w.id, label: w.name }))}
-                      />
-                    </Field>
-                    <Field id={`pan${i}`} label={`Pan${mark(i)}`} problem={problem(`cuts[${i}].panId`)}>
-                      <Select
-                        popupMatchSelectWidth={false}
-                        id={`pan${i}`}
-                        value={cut.panId ?? ''}
-                        onChange={(panId) => change(i, { panId: panId || null })}
-                        options={[
-                          {
-                            value: '',
-                            label: found?.pans[0] ? `best: ${found.pans[0].name.toLowerCase()}` : 'nothing here holds it',
-                          },
-                          ...(found?.pans ?? []).map((p) => ({
-                            value: p.id,
-                            label: `${p.name}: ${p.pans}, ${p.loads === 1 ? '1 load' : `${p.loads} loads`}`,
-                          })),
-                        ]}
-                      />
-                    </Field>
-                    <Field id={`cold${i}`} label={`Fridge first${mark(i)}`} problem={problem(`cuts[${i}].cold`)}>
-                      <Select
-                        id={`cold${i}`}
-                        value={cut.cold ?? 0}
-                        onChange={(cold) => change(i, { cold: cold || null })}
-                        options={[0, ...kitchen.colds].map((cold) => ({
-                          value: cold,
-                          label: cold === 0 ? 'with the rest' : `${cold / 3600} h, baked later`,
-                        }))}
-                      />
-                    </Field>
-                    <HowMade
-                      cut={cut}
-                      found={found}
-                      kitchen={kitchen}
-                      i={i}
-                      parts={parts}
-                      change={(to) => change(i, to)}
-                      problem={problem}
-                    />
-                    <Field id={`touching${i}`} label="Set">
-                      <Segmented
-                        aria-label="Set"
-                        value={cut.touching === true ? 'touching' : cut.touching === false ? 'apart' : 'usual'}
-                        onChange={(v) => change(i, { touching: v === 'usual' ? null : v === 'touching' })}
-                        options={['usual', 'touching', 'apart']}
-                      />
-                    </Field>
-                  </div>
+                  <CutMore
+                    cut={cut}
+                    found={found}
+                    kitchen={kitchen}
+                    i={i}
+                    ovenId={ovenId}
+                    parts={parts}
+                    change={(to) => change(i, to)}
+                    problem={problem}
+                  />
                 )}
               </>
             )}
@@ -262,109 +164,6 @@ export function CutList({
         )}
       </div>
     </div>
-  );
-}
-
-const slashes: [Schemas['Slashes'], string][] = [
-  ['none', 'none'],
-  ['cross', 'a cross'],
-  ['long', 'one long'],
-  ['diagonals', 'slanting'],
-];
-const aMinute = 60;
-
-/** How this baker makes it: how long, how thick, with which ring, slashed how, and what goes on it. */
-function HowMade({
-  cut,
-  found,
-  kitchen,
-  i,
-  parts,
-  change,
-  problem,
-}: {
-  cut: CutChoice;
-  found: CutView | undefined;
-  kitchen: Schemas['KitchenView'];
-  i: number;
-  parts: Schemas['PartView'][];
-  change: (to: Partial<CutChoice>) => void;
-  problem: (field: string) => string | undefined;
-}) {
-  const { shown } = useUnits();
-  const family = kitchen.families.find((f) => f.id === cut.familyId);
-  const mark = i === 0 ? '' : ` ${i + 1}`;
-  const length = shown.length.name;
-  const put = parts.map((p, k) => ({ p, number: k + 1 })).filter(({ p }) => p.kind !== 'bath' && p.kind !== 'wash');
-  const gets = cut.gets ?? found?.gets ?? [];
-  return (
-    <>
-      {family?.form === 'log' && (
-        <Field id={`long${i}`} label={`Long, ${length}${mark}`} problem={problem(`cuts[${i}].long`)}>
-          <NumberInput
-            id={`long${i}`}
-            of="length"
-            value={cut.long ?? null}
-            onChange={(long) => change({ long })}
-            placeholder={found?.aim?.rope ?? undefined}
-          />
-        </Field>
-      )}
-      {family?.rolled && (
-        <Field id={`thick${i}`} label={`Rolled, ${length}${mark}`} problem={problem(`cuts[${i}].thick`)}>
-          <NumberInput
-            id={`thick${i}`}
-            of="length"
-            value={cut.thick ?? null}
-            onChange={(thick) => change({ thick })}
-            placeholder={found?.rings?.thick ?? found?.aim?.thickness ?? undefined}
-          />
-        </Field>
-      )}
-      {family?.form === 'ring' && (
-        <Field id={`ring${i}`} label={`Ring, ${length}${mark}`} problem={problem(`cuts[${i}].ring`)}>
-          <NumberInput
-            id={`ring${i}`}
-            of="length"
-            value={cut.ring ?? null}
-            onChange={(ring) => change({ ring })}
-            placeholder={found?.rings?.ring ?? undefined}
-          />
-        </Field>
-      )}
-      {(family?.form === 'log' || found?.scored) && (
-        <Field id={`slashes${i}`} label={`Slashed${mark}`}>
-          <Select
-            id={`slashes${i}`}
-            value={cut.slashes ?? found?.slashes ?? null}
-            onChange={(to) => change({ slashes: to })}
-            options={slashes.map(([value, label]) => ({ value, label }))}
-          />
-        </Field>
-      )}
-      <Field id={`rest${i}`} label={`Balls rest, min${mark}`} problem={problem(`cuts[${i}].rest`)}>
-        <NumberInput
-          id={`rest${i}`}
-          value={cut.rest == null ? null : cut.rest / aMinute}
-          onChange={(rest) => change({ rest: rest === null ? null : rest * aMinute })}
-          placeholder={found ? found.ballsRest / aMinute : undefined}
-        />
-      </Field>
-      {put.length > 0 && (
-        <fieldset className={`wide ${css.gets}`}>
-          <legend>It gets{mark}</legend>
-          {put.map(({ p, number }) => (
-            <Checkbox
-              key={number}
-              checked={gets.includes(number)}
-              onChange={(e) => change({ gets: e.target.checked ? [...gets, number] : gets.filter((g) => g !== number) })}
-            >
-              {p.name}
-            </Checkbox>
-          ))}
-        </fieldset>
-      )}
-    </>
   );
 }
 
