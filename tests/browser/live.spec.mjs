@@ -409,3 +409,29 @@ test('two who change the kitchen keep both changes, and of the same thing one sa
   await expect(name).toHaveValue('The attic');
   expect((await kept()).name).toBe('The attic');
 });
+
+test('a device that was sent away forgets what it knew, and is asked for the passphrase', async ({ page }) => {
+  const knows = () =>
+    page.evaluate(async () => {
+      if (!(await indexedDB.databases()).some((d) => d.name === 'keyval-store')) return false;
+      return await new Promise((told) => {
+        const opened = indexedDB.open('keyval-store');
+        opened.onsuccess = () => {
+          const asked = opened.result.transaction('keyval').objectStore('keyval').get('last-known');
+          asked.onsuccess = () => {
+            opened.result.close();
+            told(asked.result !== undefined);
+          };
+        };
+      });
+    });
+  await page.visit('/');
+  await expect.poll(knows).toBe(true);
+  await page.route('**/house', (route) => route.fulfill({ contentType: 'text/html', body: '<h1>The door</h1>' }));
+  await page.route('**/api/today', (route) => route.fulfill({ status: 401, json: { title: 'Who are you?', status: 401 } }));
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'The door' })).toBeVisible();
+  expect(await knows()).toBe(false);
+  // The browser's own word of what was refused.
+  page.complaints.length = 0;
+});

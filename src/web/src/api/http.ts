@@ -1,4 +1,5 @@
 // The one line to the server: typed calls. Only this folder makes them.
+import { del } from 'idb-keyval';
 import createFetchClient from 'openapi-fetch';
 import createClient from 'openapi-react-query';
 import type { components, paths } from './schema';
@@ -17,14 +18,19 @@ export type Trouble = {
 
 export const http = createFetchClient<paths>({ baseUrl: window.location.origin });
 http.use(version);
-// Who was sent away, or came in by an old passphrase, is asked for it again.
+// Who was sent away, or came in by an old passphrase, forgets what was last known and is asked for it again.
 http.use({
-  onResponse({ response }) {
-    if (response.status === 401) window.location.assign('/house');
+  async onResponse({ response }) {
+    if (response.status !== 401) return;
+    await del(lastKnown).catch(() => undefined);
+    window.location.assign('/house');
   },
 });
 
 /** Asks, and keeps the answer as long as it is fresh. */
 export const api = createClient(http);
+
+/** The shelf in this browser that what was last known lies on. */
+export const lastKnown = 'last-known';
 
 export const newId = () => crypto.randomUUID();

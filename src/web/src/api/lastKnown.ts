@@ -3,8 +3,8 @@ import { dehydrate, hydrate, type DehydratedState } from '@tanstack/react-query'
 import { get, set } from 'idb-keyval';
 import { queries } from './change';
 import { clockKept, takeClock } from './clock';
+import { lastKnown } from './http';
 
-const shelf = 'last-known';
 const patience = 2500;
 const rest = 3000;
 
@@ -22,7 +22,7 @@ const isThere = () =>
 /** Takes what was last known, where nobody answers. */
 export async function recallLastKnown() {
   if (await isThere()) return;
-  const known = await get<Known>(shelf).catch(() => undefined);
+  const known = await get<Known>(lastKnown).catch(() => undefined);
   if (!known) return;
   takeClock(known.clock);
   hydrate(queries, known.answers);
@@ -34,7 +34,7 @@ export function keepLastKnown() {
   const keep = () => {
     timer = undefined;
     const answers = dehydrate(queries, { shouldDehydrateQuery: (q) => q.state.status === 'success' && q.queryKey[0] === 'get' });
-    void set(shelf, { clock: clockKept(), answers } satisfies Known).catch(() => undefined);
+    void set(lastKnown, { clock: clockKept(), answers } satisfies Known).catch(() => undefined);
   };
   queries.getQueryCache().subscribe((event) => {
     if (event.type === 'updated' && event.action.type === 'success') timer ??= setTimeout(keep, rest);

@@ -1,6 +1,6 @@
 // Rows of ingredient and grams, as they are typed.
 import { AutoComplete, Checkbox, Select } from 'antd';
-import { useState, type KeyboardEvent } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import { useReadLine } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
@@ -165,6 +165,9 @@ export function IngredientField({
   hint?: string;
 }) {
   const pantry = api.useQuery('get', '/api/pantry', undefined, { staleTime: 60000 });
+  // Suggestions that come late must not open over what is typed next.
+  const [open, setOpen] = useState(false);
+  const here = useRef(false);
   // Tab goes on; only a picked suggestion is taken.
   const goOn = (e: KeyboardEvent) => {
     if (e.key === 'Tab') e.stopPropagation();
@@ -175,7 +178,14 @@ export function IngredientField({
         style={{ width: '100%' }}
         aria-label={label}
         {...(id ? { id } : {})}
-        {...(left ? { onBlur: left } : {})}
+        open={open}
+        onOpenChange={(opens) => setOpen(opens && here.current)}
+        onFocus={() => (here.current = true)}
+        onBlur={() => {
+          here.current = false;
+          setOpen(false);
+          left?.();
+        }}
         // The row somebody asked for is the one they type in.
         // eslint-disable-next-line jsx-a11y/no-autofocus
         autoFocus={focus}
