@@ -114,10 +114,14 @@ public sealed class Folder(string path) : IDisposable
             SQLitePCL.raw.SQLITE_FULL => "has no room left on its disk",
             _ => $"cannot be opened: {trouble.Message}",
         };
-        return new NotOurBookException(
-            $"{Book} {what}. Nothing was changed. Copies lie in {Copies}; ./jolly restore FILE puts one in its place."
-        );
+        return Cannot(what);
     }
+
+    /// <summary>What a book says whose pages do not hang together.</summary>
+    public NotOurBookException Damaged() => Cannot("is damaged");
+
+    private NotOurBookException Cannot(string what) =>
+        new($"{Book} {what}. Nothing was changed. Copies lie in {Copies}; ./jolly restore FILE puts one in its place.");
 
     /// <inheritdoc/>
     public void Dispose() => held?.Dispose();

@@ -85,6 +85,8 @@ public sealed class JollyStore
     private async Task Opened()
     {
         await using var db = await dbs.CreateDbContextAsync();
+        if ((await Ask(db, "PRAGMA quick_check(1)")) is not ["ok"])
+            throw folder.Damaged();
         var (known, applied) = (db.Database.GetMigrations().ToList(), await Applied(db));
         if (applied.Except(known).FirstOrDefault() is { } newer)
             throw new NotOurBookException(

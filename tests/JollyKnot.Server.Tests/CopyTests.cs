@@ -63,16 +63,7 @@ public sealed class CopyTests : IDisposable
     {
         await Keep("Quay rolls");
         Copies.Make(Today);
-        // A server that was killed: its log was never written into the book.
-        var killed = Open();
-        await killed.GetRequiredService<JollyStore>().Open();
-        await killed.GetRequiredService<DoughBook>().Save(Guid.NewGuid(), Named("Later loaf"), Today);
-        var (book, log) = (new Folder(data).Book, new Folder(data).Book + "-wal");
-        var left = (File.ReadAllBytes(book), File.ReadAllBytes(log));
-        await killed.DisposeAsync();
-        SqliteConnection.ClearAllPools();
-        File.WriteAllBytes(book, left.Item1);
-        File.WriteAllBytes(log, left.Item2);
+        await Killed("Later loaf");
 
         string? aside;
         using (var folder = new Folder(data))
@@ -84,15 +75,24 @@ public sealed class CopyTests : IDisposable
         (await NamesNow()).ShouldBe(["Later loaf", "Quay rolls"]);
     }
 
-    // The folder as a server that was killed leaves it after so many doughs, all of them in the log beside the book.
-    private async Task<byte[]> Killed(int doughs)
+    // The folder as a server that was killed leaves it, with these told last: all of them in the log beside the book.
+    private async Task<byte[]> Killed(params string[] names)
     {
         await using var services = Open();
         await services.GetRequiredService<JollyStore>().Open();
-        for (var i = 1; i <= doughs; i++)
-            await services.GetRequiredService<DoughBook>().Save(Guid.NewGuid(), Named($"Rolls {i}"), Today);
         var (book, log) = (new Folder(data).Book, new Folder(data).Book + "-wal");
-        var left = (Book: await File.ReadAllBytesAsync(book), Log: await File.ReadAllBytesAsync(log));
+        (byte[] Book, byte[] Log) left;
+        // While somebody looks into it, nobody who closes it writes the log into the book.
+        using (var looks = new SqliteConnection($"Data Source={book};Pooling=False"))
+        {
+            looks.Open();
+            using var asked = looks.CreateCommand();
+            asked.CommandText = "SELECT count(*) FROM Doughs";
+            asked.ExecuteScalar();
+            foreach (var name in names)
+                await services.GetRequiredService<DoughBook>().Save(Guid.NewGuid(), Named(name), Today);
+            left = (await File.ReadAllBytesAsync(book), await File.ReadAllBytesAsync(log));
+        }
         await services.DisposeAsync();
         SqliteConnection.ClearAllPools();
         await File.WriteAllBytesAsync(book, left.Book);
@@ -109,7 +109,7 @@ public sealed class CopyTests : IDisposable
     public async Task A_log_that_was_cut_is_said_with_how_much_is_missing(double left)
     {
         const int doughs = 12;
-        var log = await Killed(doughs);
+        var log = await Killed([.. Enumerable.Range(1, doughs).Select(i => $"Rolls {i}")]);
         await File.WriteAllBytesAsync(new Folder(data).Book + "-wal", log[..(int)(log.Length * left)]);
         await using var services = Open();
         await services.GetRequiredService<JollyStore>().Open();
@@ -137,6 +137,25 @@ public sealed class CopyTests : IDisposable
         (await NamesNow()).ShouldBe(["Quay rolls"]);
     }
 
+    [Fact]
+    public async Task A_book_that_is_damaged_in_its_midst_is_said_before_anything_is_told_to_it()
+    {
+        await Keep("Quay rolls", "Lamp buns", "Rope loaf");
+        Copies.Make(Today);
+        SqliteConnection.ClearAllPools();
+        var book = new Folder(data).Book;
+        var bytes = await File.ReadAllBytesAsync(book);
+        // All pages but the first one, which says that it is a book.
+        Array.Fill(bytes, (byte)0x5A, 4096, bytes.Length - 4096);
+        await File.WriteAllBytesAsync(book, bytes);
+        var refused = await Should.ThrowAsync<NotOurBookException>(() => NamesNow());
+        refused.Message.ShouldContain("is damaged. Nothing was changed.");
+        (await File.ReadAllBytesAsync(book)).ShouldBe(bytes);
+        using (var folder = new Folder(data))
+            new Copies(folder).Restore(Path.Combine(data, "copies", "2026-11-27.db"), Today);
+        (await NamesNow()).ShouldBe(["Lamp buns", "Quay rolls", "Rope loaf"]);
+    }
+
     // A copy that is put back moves four files, the book first; the power goes after so many of them.
     [Theory]
     [InlineData(0, "Quay rolls", "Rolls 1", "Rolls 2")]
@@ -147,7 +166,7 @@ public sealed class CopyTests : IDisposable
     {
         await Keep("Quay rolls");
         var (copy, book) = (Path.Combine(data, "copies", Copies.Make(Today).Name), new Folder(data).Book);
-        await Killed(2);
+        await Killed("Rolls 1", "Rolls 2");
         await File.WriteAllTextAsync(book + "-shm", "");
         File.Copy(copy, book + ".new");
         var aside = Path.Combine(new Folder(data).Aside, "2026-11-27T090000");
