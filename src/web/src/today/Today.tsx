@@ -24,6 +24,8 @@ import { FirstQuestions } from '../first/FirstQuestions';
 import css from './today.module.css';
 
 export function Today() {
+  // Its times are told anew once it is known how this household reads them.
+  useUnits();
   const { data, error, refetch } = api.useQuery('get', '/api/today', undefined, {
     refetchInterval: houseSpeed() > 1 ? 1500 : 10000,
   });
