@@ -369,11 +369,15 @@ public static partial class LineReading
         var shared = names[^1].Split(' ')[^1];
         // A pumpkin is one thing, and pumpkin seeds are another.
         var isSeeds = Phrase.Singular(shared) is "seed" or "nut" or "kernel";
-        return names.Select(n =>
-            (isSeeds || Identify(n, pantry).Ingredient is null) && pantry.Find($"{n} {shared}") is not null ? $"{n} {shared}"
-            : Identify(n, pantry).Ingredient is null && Identify($"{n} {shared}", pantry).Ingredient is not null ? $"{n} {shared}"
-            : n
-        );
+        return names.Select(WithItsEnd);
+
+        string WithItsEnd(string name)
+        {
+            var whole = $"{name} {shared}";
+            if (Identify(name, pantry).Ingredient is null)
+                return Identify(whole, pantry).Ingredient is null ? name : whole;
+            return isSeeds && pantry.Find(whole) is not null ? whole : name;
+        }
     }
 
     // "240 g buttermilk, 120 g discard, 25 g oil": each comma before an amount of something known begins another.
