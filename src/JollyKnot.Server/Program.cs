@@ -214,7 +214,7 @@ static async Task<int> Serve(string[] args, PutBack putBack)
         await app.Services.GetRequiredService<BakeBook>().CloseOld(app.Services.GetRequiredService<HouseClock>().GetUtcNow());
         if (demo)
             await DemoSeed.Run(app.Services);
-        _ = app.Services.GetRequiredService<DayBoard>().Warm();
+        _ = Warm(app.Services);
     }
     var isOnTheNet = IsOnTheNet(app);
     await app.RunAsync();
@@ -222,6 +222,13 @@ static async Task<int> Serve(string[] args, PutBack putBack)
     if (!isOnTheNet)
         putBack.Take();
     return 0;
+
+    // What somebody asks for soon is there then: the logbook's first page, and the solver.
+    static async Task Warm(IServiceProvider services)
+    {
+        await Task.Run(() => services.GetRequiredService<BakeBook>().Closed(LogbookEndpoints.AtOnce));
+        await services.GetRequiredService<DayBoard>().Warm();
+    }
 
     // It was looked at before the house stopped; what still goes wrong leaves the book as it was.
     async Task TryRestore(string copy)

@@ -161,12 +161,11 @@ export async function follow(page, server, { done, watch = () => undefined, see 
       continue;
     }
     const said = bake.beat.ending === 'parts' ? /^(Divide into|Weigh off|\S+.* 1 of ) ?/ : bake.beat.say;
-    await page.getByRole('heading', { level: 1, name: said, exact: true }).waitFor({ timeout: 30_000 });
+    await page.getByRole('heading', { level: 1, name: said, exact: true }).waitFor({ timeout: 60_000 });
     await see?.(bake);
+    const heard = page.waitForResponse((r) => r.url().endsWith('/events') && r.ok());
     await (doing[bake.beat.ending] ?? (() => control.click()))();
-    await expect
-      .poll(async () => (await call(server, `/api/bakes/${bake.id}`)).body.position, { message: bake.beat.say, intervals: [50] })
-      .toBeGreaterThan(bake.position);
+    await heard;
   }
 }
 
@@ -183,8 +182,8 @@ export async function scale(page, server, name) {
 export async function choose(page, label, option) {
   const field = page.getByRole('combobox', { name: label, exact: true });
   await expect(async () => {
-    await field.click({ timeout: 2000 });
-    await page.locator(`.ant-select-dropdown:visible .ant-select-item-option[title="${option}"]`).click({ timeout: 2000 });
-    await expect(page.locator('.ant-select', { has: field })).toContainText(option, { timeout: 2000 });
+    await field.click({ timeout: 5000 });
+    await page.locator(`.ant-select-dropdown:visible .ant-select-item-option[title="${option}"]`).click({ timeout: 5000 });
+    await expect(page.locator('.ant-select', { has: field })).toContainText(option, { timeout: 5000 });
   }).toPass();
 }

@@ -1,6 +1,6 @@
 // Every view and every beat, measured: nothing cut off, covered, too small to read or to touch.
 import { readFileSync } from 'node:fs';
-import { accessible, bake, call, expect, follow, rolls, sharing, tell, test } from './house.mjs';
+import { accessible, bake, call, expect, follow, rolls, sharing, test } from './house.mjs';
 import { atTwice, measured, moved } from './measure.mjs';
 
 const sizes = { laptop: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } };
@@ -36,11 +36,6 @@ sharing('a new view is listed here before anything else', async ({ server }) => 
   expect(routes.sort()).toEqual(Object.keys(await views(server)).sort());
 });
 
-async function skipTo(server, id, to) {
-  const steps = (await call(server, `/api/bakes/${id}`)).body.steps.map((s) => s.step);
-  for (const step of steps.slice(0, steps.indexOf(to))) await tell(server, id, { type: 'step-skipped', step });
-}
-
 for (const [size, viewport] of Object.entries(sizes)) {
   test.describe(size, () => {
     // The phone leans on the flour jar in the dark.
@@ -62,28 +57,27 @@ for (const [size, viewport] of Object.entries(sizes)) {
       }
       expect(found).toEqual({});
     });
-
-    for (const familyId of size === 'laptop' ? ['pretzel', 'plait-3', 'round-bun'] : ['pan-roll'])
-      test(`every beat of ${familyId} on a ${size}`, async ({ page, server }) => {
-        const id = await bake(server, { familyId });
-        // What comes before the table is the same for all, and measured with the first.
-        if (familyId === 'plait-3' || familyId === 'round-bun')
-          await skipTo(server, id, familyId === 'round-bun' ? 'shape' : 'divide');
-        await page.visit(`/bench/${id}`);
-        const [found, seen, asked] = [{}, new Set(), new Set()];
-        await follow(page, server, {
-          done: () => false,
-          see: async ({ beat }) => {
-            // Each step once, however many pieces it has; each way of asking once for its accessibility.
-            if (seen.has(beat.step)) return;
-            seen.add(beat.step);
-            const wrong = await measured(page, { bench: true, phone: size === 'phone' });
-            if (wrong.length > 0) found[beat.step] = wrong;
-            if (!asked.has(beat.ending)) await accessible(page);
-            asked.add(beat.ending);
-          },
-        });
-        expect(found).toEqual({});
-      });
   });
 }
+
+// On a laptop every story's beats are measured on its way to the table.
+test.describe('phone', () => {
+  test.use({ viewport: sizes.phone, colorScheme: 'dark' });
+
+  test('every beat of rolls on a phone', async ({ page, server }) => {
+    const id = await bake(server);
+    await page.visit(`/bench/${id}`);
+    const [found, asked] = [{}, new Set()];
+    await follow(page, server, {
+      done: () => false,
+      see: async ({ beat }) => {
+        // Each step once, however many pieces it has; each way of asking once for its accessibility.
+        if (found[beat.step]) return;
+        found[beat.step] = await measured(page, { bench: true, phone: true });
+        if (!asked.has(beat.ending)) await accessible(page);
+        asked.add(beat.ending);
+      },
+    });
+    expect(Object.entries(found).filter(([, wrong]) => wrong.length > 0)).toEqual([]);
+  });
+});

@@ -1,5 +1,6 @@
 // What every way of working is told with: a recipe is pasted, laid out, and baked to the table.
-import { call, expect, follow } from './house.mjs';
+import { accessible, call, expect, follow } from './house.mjs';
+import { measured } from './measure.mjs';
 
 export const result = (page) => page.getByRole('region', { name: 'Result' });
 export const start = (page) => page.getByRole('button', { name: /^Start this bake/ });
@@ -15,15 +16,24 @@ export async function layOut(page, lines, answer = async () => undefined) {
   await expect(start(page)).toBeVisible();
 }
 
-/** Bakes it to the table, and gives back everything that was said, beat by beat. */
+// Ways of asking that were looked at for their accessibility; each once is enough.
+const asked = new Set();
+
+/** Bakes it to the table, and gives back everything that was said, beat by beat; all of it is to be seen at once. */
 export async function toTheTable(page, server) {
   await start(page).click();
   await expect(page).toHaveURL(/bench\//);
-  const said = [];
+  const [said, found] = [[], {}];
   await follow(page, server, {
     done: () => false,
     watch: ({ beat }) => said.push(`${beat.step}: ${beat.phrase.say} ${beat.phrase.detail} ${beat.cautions.join(' ')}`),
+    see: async ({ beat }) => {
+      found[beat.step] ??= await measured(page, { bench: true });
+      if (!asked.has(beat.ending)) await accessible(page);
+      asked.add(beat.ending);
+    },
   });
+  expect(Object.entries(found).filter(([, wrong]) => wrong.length > 0)).toEqual([]);
   return said;
 }
 

@@ -114,8 +114,8 @@ public static class BakeEndpoints
 
     internal static BakeState State(StoredBake bake, HouseClock clock) => BakeState.Of(bake.Plan, bake.Log, clock.GetUtcNow());
 
-    internal static BenchView View(StoredBake bake, HouseClock clock, Voice words, bool away = false) =>
-        BenchView.Of(bake, State(bake, clock), words, away: away);
+    internal static BenchView View(StoredBake bake, HouseClock clock, Voice words) =>
+        BenchView.Of(bake, State(bake, clock), words);
 
     internal static Drawn Draw(StoredBake bake, HouseClock clock)
     {

@@ -61,6 +61,9 @@ public sealed record LogbookPage(
 /// <summary>The logbook over HTTP.</summary>
 public static class LogbookEndpoints
 {
+    /// <summary>What the page shows at first.</summary>
+    internal const int AtOnce = 50;
+
     // A year of bakes, where nobody says how many.
     private const int Usual = 200,
         Most = 100_000;

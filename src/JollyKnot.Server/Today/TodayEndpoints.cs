@@ -65,7 +65,7 @@ public static class TodayEndpoints
                         kitchen.RoomAt(clock.GetUtcNow()),
                         [
                             .. bakes
-                                .Select(b => BakeEndpoints.View(b, clock, keeper.Voice, away))
+                                .Zip(states, (bake, state) => BenchView.Of(bake, state, keeper.Voice, away: away))
                                 .OrderBy(b => b.Id != atHand)
                                 .ThenBy(b => b.Beat?.Due ?? DateTimeOffset.MaxValue),
                         ],

@@ -125,7 +125,7 @@ function Why({ why }: { why: string }) {
     'get',
     '/api/logbook',
     { params: { query: { take: 1 } } },
-    { staleTime: 60_000, enabled: why !== '' },
+    { staleTime: 60_000, enabled: ({ state }) => why !== '' && !state.data?.length },
   );
   return why && over?.length === 0 ? <p className="why">{why}</p> : null;
 }
