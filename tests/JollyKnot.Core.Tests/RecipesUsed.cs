@@ -78,6 +78,110 @@ public sealed class RecipesUsed
 
     [Theory]
     [
+        InlineData("Bake at 180C / 160C fan for 22-25 min.", 180, 23.5),
+        InlineData("Bake at fan 160 °C / 180 °C, 30 minutes.", 180, 30),
+        InlineData("200 °C (180 °C fan, gas mark 6), 25 minutes.", 200, 25),
+        InlineData("Cook for 35 minutes at 190 °C.", 190, 35),
+        InlineData("Bake from the fridge after 2 hours at 20 °C, 220 °C 35 minutes.", 220, 35)
+    ]
+    public void Of_two_heats_and_two_times_the_ovens_own_are_taken(string method, double heat, double minutes)
+    {
+        var plan = Of(method).Plan!;
+        (plan.Heat!.Value.Celsius, plan.WithFan, plan.Bake!.Middle.TotalMinutes).ShouldBe((heat, false, minutes));
+    }
+
+    [Theory]
+    [
+        InlineData("Shape into two small loaves. Bake 30 minutes.", "free-loaf"),
+        InlineData("Into a 2 lb tin; roll the top in rye flakes. Bake 30 minutes.", "tin-loaf"),
+        InlineData("Roll up, shape into rounds; nothing sticks to oiled hands. Makes 8. Bake 15 minutes.", "crusty-roll"),
+        InlineData("Makes 2. Bake 30 minutes.", "free-loaf"),
+        InlineData("Divide into 9 baps. Bake 15 minutes.", "round-bun"),
+        InlineData("Bake 15 minutes. Filling:\n90 g marzipan\nShape into a loaf.", "free-loaf")
+    ]
+    public void What_hands_do_with_it_is_no_name_of_a_bread(string method, string family)
+    {
+        var bread = Doughs
+            .Dough.Create(
+                RecipeText.Read("Mooring dough" + Bread[Bread.IndexOf('\n')..] + method, HouseholdPantry.Plain).Value.ToDraft()
+            )
+            .Value;
+        FirstChoice.Of(bread, DayRules.Full).Cuts[0].FamilyId.ShouldBe(family);
+    }
+
+    [Fact]
+    public void What_has_a_bath_goes_through_it_whatever_it_is_tied_into()
+    {
+        const string recipe =
+            "Laugenknoten\nergibt 8 Stück\n500 g Mehl\n280 ml Wasser\n10 g Salz\n7 g Trockenhefe\n"
+            + "Für die Lauge: 1 l Wasser, 3 EL Natron\n"
+            + "20 Minuten ruhen lassen, dann 30 Sekunden in die kochende Lauge. Bei 220 °C 15 Minuten backen.";
+        var knots = Doughs.Dough.Create(RecipeText.Read(recipe, HouseholdPantry.Plain).Value.ToDraft()).Value;
+        var choice = FirstChoice.Of(knots, DayRules.Full);
+        choice.Cuts[0].FamilyId.ShouldBe("knot");
+        var spec = BakeDecision.Of(knots, choice, DayRules.Full, DemoFormulas.Morning).Value;
+        spec.BoilsASide.ShouldBe(TimeSpan.FromSeconds(30));
+        Layout.Of(spec, DemoFormulas.Morning).Timetable["bath"].ShouldNotBeNull();
+        // A knot stays one; undipped it needs no pot.
+        Ties.Of(spec.Batches[0].Bread.Family).ShouldBe(Ties.Kind.Knot);
+        Ties.Of(Families.All.Single(f => f.Id == "pretzel")).ShouldBe(Ties.Kind.Pretzel);
+        var plain = BakeDecision.Of(Of("Bake 15 minutes."), choice, DayRules.Full, DemoFormulas.Morning).Value;
+        Layout.Of(plain, DemoFormulas.Morning).Timetable["bath"].ShouldBeNull();
+    }
+
+    [Fact]
+    public void A_dough_by_hand_opens_with_its_folds_its_growth_and_its_night()
+    {
+        const string method =
+            "By hand. Fold every 40 minutes three times, leave until grown by half, into the fridge overnight. Bake 35 minutes.";
+        Of(method).ByHand.ShouldBeTrue();
+        var choice = First(method, DayRules.Full);
+        (choice.Folds, choice.Grown, choice.Cold).ShouldBe((new Folds(3, TimeSpan.FromMinutes(40)), .5, TimeSpan.FromHours(10)));
+        Of("Knead by machine or by hand. Bake 35 minutes.").ByHand.ShouldBeFalse();
+        Of("Fold in the nuts, shape by hand. Bake 35 minutes.").ByHand.ShouldBeFalse();
+        First("Fold the dough twice. Bake 35 minutes.").Folds.ShouldBeNull();
+        First("Dehnen und falten alle 30 Minuten, 4 mal. 35 Minuten backen.").Folds.ShouldBe(new(4, TimeSpan.FromMinutes(30)));
+    }
+
+    [Fact]
+    public void What_is_fried_and_what_comes_late_is_told_in_the_method()
+    {
+        var read = RecipeText
+            .Read(
+                Bread
+                    + "For the top: 400 g courgettes, sliced\n100 g feta for the top\n"
+                    + "Fry the courgettes 12 minutes. Bake 25 minutes, adding the feta for the last 8.",
+                HouseholdPantry.Plain
+            )
+            .Value.ToDraft();
+        var parts = Doughs.Dough.Create(read).Value.Parts;
+        parts[0].Work.Hob.ShouldBe(TimeSpan.FromMinutes(12));
+        (parts[0].Told, parts[1].Told).ShouldBe((null, PartMoment.PartWay));
+    }
+
+    [Fact]
+    public void Beside_soda_unfed_starter_lifts_nothing_and_a_ripe_one_does()
+    {
+        Formula With(string rows) =>
+            Formula.Of(
+                Doughs
+                    .Dough.Create(
+                        RecipeText
+                            .Read(
+                                $"Skillet breads\n300 g plain flour\n200 g plain yogurt\n6 g salt\n{rows}",
+                                HouseholdPantry.Plain
+                            )
+                            .Value.ToDraft()
+                    )
+                    .Value
+            );
+        With("150 g starter discard\n3 g baking soda").Leaven.Fraction.ShouldBe(0);
+        With("150 g starter discard").Leaven.Fraction.ShouldBe(150 * .00075 / 375, 1e-9);
+        With("150 g ripe starter\n3 g baking soda").Leaven.Fraction.ShouldBe(150 * .0075 / 375, 1e-9);
+    }
+
+    [Theory]
+    [
         InlineData("Mit Dampf backen, 20 Minuten. Auf einem Gitter auskühlen.", Steam.Tray, CoolingWay.Rack),
         InlineData("Cuire 20 minutes, sans vapeur. Laisser refroidir sous un torchon.", Steam.None, CoolingWay.Cloth),
         InlineData("Hornear 20 minutos con vapor. Dejar enfriar en el horno apagado.", Steam.Tray, CoolingWay.CoolingOven),

@@ -68,6 +68,8 @@ public sealed record Formula(
         double Sum(Func<DoughRow, double> part) => dough.Rows.Sum(r => part(r) * r.Mass.Grams);
         var flour = Sum(r => r.Ingredient.Role == Role.Flour ? 1 : r.Ingredient.FlourInside);
         Share OfFlour(double grams) => Share.FromFraction(grams / flour);
+        // Beside soda or baking powder, unfed starter is there for its taste.
+        var isLiftedInHeat = dough.Rows.Any(r => r.Ingredient.LiftsInHeat);
         Share OfRole(Role role) => OfFlour(Sum(r => r.Ingredient.Role == role ? 1 : 0));
         return new(
             dough.Total,
@@ -82,7 +84,7 @@ public sealed record Formula(
             OfRole(Role.Egg),
             OfFlour(Sum(r => r.Ingredient.MilkSolids)),
             OfFlour(Sum(r => r.Ingredient.FlourInside)),
-            OfFlour(Sum(r => r.Ingredient.Lifts))
+            OfFlour(Sum(r => isLiftedInHeat && r.Ingredient.IsUnfed ? 0 : r.Ingredient.Lifts))
         );
     }
 

@@ -27,7 +27,7 @@ public static class FormulaChecks
         found.Add(Outside(formula, formula.Salt, Salt, "salt"));
         if (formula.Yeast.Fraction > NoYeast)
             found.Add(Outside(formula, formula.Yeast, Yeast, "yeast"));
-        else if (!byHand && formula.Starter.Fraction > 0)
+        else if (!byHand && formula.Starter.Fraction > 0 && formula.Leaven.Fraction > NoYeast)
             found.Add(new Problem("starter-only", "yeast"));
         if (hydrationBand is { } band)
             found.Add(Outside(formula, formula.WorkingHydration, band, "hydration"));

@@ -35,6 +35,11 @@ public enum RecipeStage
     Cooling,
 }
 
+/// <summary>Folds as a recipe tells them.</summary>
+/// <param name="Count">How often; null when not told.</param>
+/// <param name="Gap">From one to the next.</param>
+public sealed record ToldFolds(int? Count, TimeSpan Gap);
+
 /// <summary>Finds a recipe's own plan in its method: a number belongs to the nearest verb before it.</summary>
 public static partial class MethodReading
 {
@@ -56,6 +61,81 @@ public static partial class MethodReading
     /// <summary>Words name a loaf, of whatever shape.</summary>
     /// <param name="text">A title.</param>
     public static bool IsLoaf(string text) => MethodWords.In("loaf", text) is not null;
+
+    /// <summary>A method names what is shaped a loaf.</summary>
+    /// <param name="method">Its method.</param>
+    public static bool ShapesLoaf(string method) =>
+        Said(method, RecipeStage.Shaping).Any(s => MethodWords.In("shaped", s) is not null);
+
+    /// <summary>It is kneaded by hand, and no machine is named for it.</summary>
+    /// <param name="method">Its method.</param>
+    public static bool IsByHand(string method) =>
+        Sentences(method)
+            .Any(s =>
+                (MethodWords.Words("hand", "kneaded").IsMatch(s) || AtOnceByHand().IsMatch(s))
+                && !MethodWords.Words("hand", "or").IsMatch(s)
+            );
+
+    /// <summary>How often the dough is folded in its bowl, and how far apart; null where nothing says how far.</summary>
+    /// <param name="method">Its method.</param>
+    public static ToldFolds? FoldsIn(string method)
+    {
+        foreach (var sentence in Sentences(method).Where(s => MethodWords.Words("fold", "done").IsMatch(s)))
+        foreach (Match time in Times().Matches(sentence))
+            if (EndsApart(sentence[..time.Index]) && LastsOf(time) is { } gap)
+                return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
+        return null;
+    }
+
+    private static bool EndsApart(string text) =>
+        MethodWords.Words("fold", "apart").Matches(text.TrimEnd()) is [.., var last]
+        && last.Index + last.Length == text.TrimEnd().Length;
+
+    private static int? CountOf(Match often) => often.Groups["twice"].Success ? 2 : (int?)NumberOf(often.Groups["n"].Value);
+
+    /// <summary>By how much the dough is to grow in its bowl, 1 is doubled; null where nothing says so.</summary>
+    /// <param name="method">Its method.</param>
+    public static double? GrownIn(string method) =>
+        MethodWords.In("grown", method) switch
+        {
+            "half" => .5,
+            "third" => 1.0 / 3,
+            _ => null,
+        };
+
+    /// <summary>Something goes on for the end of the bake.</summary>
+    /// <param name="method">Its method.</param>
+    /// <param name="names">What it is called.</param>
+    public static bool GoesOnLate(string method, IEnumerable<string> names) =>
+        Clauses(method).Any(c => MethodWords.In("late", c) is not null && names.Any(n => Names(c, n)));
+
+    /// <summary>How long something is fried before it meets dough; null where nothing says so.</summary>
+    /// <param name="method">Its method.</param>
+    /// <param name="names">What it is called.</param>
+    public static Lasts? FriedFor(string method, IEnumerable<string> names) =>
+        Clauses(method)
+            .Where(c => MethodWords.In("fried", c) is not null && names.Any(n => Names(c, n)))
+            .SelectMany(c => Times().Matches(c).Select(LastsOf))
+            .FirstOrDefault(l => l is not null && l.To <= LongestKnead);
+
+    private static IEnumerable<string> Clauses(string method) => Sentences(method).SelectMany(s => s.Split(", "));
+
+    private static bool Names(string clause, string name) =>
+        name.Length > 0 && clause.Contains(name, StringComparison.OrdinalIgnoreCase);
+
+    /// <summary>It spends a night in the cold.</summary>
+    /// <param name="method">Its method.</param>
+    public static bool IsColdOvernight(string method) => MethodWords.In("cold", method) is not null;
+
+    [GeneratedRegex(
+        @"(?<n>\d|one|two|three|four|five|six|zwei|drei|vier|deux|trois|quatre|dos|tres|cuatro|due|tre|quattro)"
+            + @"\s*(?:times|sets|folds|mal|x\b|×|fois|veces|volte)|(?<twice>twice)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Often();
+
+    [GeneratedRegex(@"^by hand\b(?! or\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex AtOnceByHand();
 
     /// <summary>The family that words name; null where they name none.</summary>
     /// <param name="text">A title, or a whole recipe.</param>
@@ -128,9 +208,9 @@ public static partial class MethodReading
     private static ToldSteam? SteamIn(string text)
     {
         foreach (var sentence in Sentences(text).SkipWhile(s => !WordsOf(RecipeStage.Baking).IsMatch(s)))
-            foreach (var told in MethodWords.Kind("steam"))
-                if (told.Words.Match(sentence) is { Success: true, Index: var at })
-                    return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
+        foreach (var told in MethodWords.Kind("steam"))
+            if (told.Words.Match(sentence) is { Success: true, Index: var at })
+                return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
         return null;
     }
 
@@ -206,9 +286,8 @@ public static partial class MethodReading
             .OrderBy(t => t.Index)
             .ToList();
         int TurnsBefore(int at) => turns.Count + turned.Count(t => t.Index < at);
-        foreach (Match heat in Heats().Matches(sentence))
-            if (plan.Heat is null && HeatOf(heat) is { } told)
-                plan = plan with { Heat = told, WithFan = MethodWords.In("fan", sentence) is not null };
+        if (plan.Heat is null && HeatIn(sentence) is { } told)
+            plan = plan with { Heat = told.Heat, WithFan = told.WithFan };
         plan = plan with { Pan = plan.Pan ?? PanIn(sentence) };
         foreach (Match time in Times().Matches(sentence))
         {
@@ -261,15 +340,52 @@ public static partial class MethodReading
             sentence.LastIndexOf(", ", at, StringComparison.Ordinal),
             sentence.IndexOf(", ", at, StringComparison.Ordinal)
         );
+        // "After 2 hours" is a wait before what is done then.
+        if (After().IsMatch(sentence[..at]))
+            return "nothing";
         var clause = found.Where(v => v.Index > from && (to < 0 || v.Index < to)).ToList();
-        return Nearest(clause, at) ?? Nearest(found, at) ?? "nothing";
+        var isHot = HeatIn(sentence) is not null;
+        return (Nearest(clause, at) ?? Nearest(found, at)) switch
+        {
+            null or "cooking" => isHot ? "baking" : "nothing",
+            var doing => doing,
+        };
     }
+
+    [GeneratedRegex(@"\b(?:after|nach|après|tras|después de|dopo)\s+(?:about\s+|another\s+)?$", RegexOptions.IgnoreCase)]
+    private static partial Regex After();
 
     // Something that is done, and where in the sentence it stands.
     private sealed record DoneAt(int Index, string Doing);
 
     private static string? Nearest(List<DoneAt> found, int at) =>
         (found.FindLast(v => v.Index < at) ?? found.FirstOrDefault())?.Doing;
+
+    // An oven's heat, and whether it is for the fan.
+    private sealed record ToldHeat(Temperature Heat, bool WithFan);
+
+    // Of two heats, the one without the fan; of one, what its sentence says.
+    private static ToldHeat? HeatIn(string sentence)
+    {
+        var told = Heats()
+            .Matches(sentence)
+            .Select(m => (Match: m, Heat: HeatOf(m)))
+            .Where(h => h.Heat is not null)
+            .Select(h => new ToldHeat(h.Heat!.Value, IsForFan(sentence, h.Match)))
+            .ToList();
+        if (told is [var only])
+            return only with { WithFan = MethodWords.In("fan", sentence) is not null };
+        return told.Find(h => !h.WithFan) ?? told.FirstOrDefault();
+    }
+
+    // "160C fan", "160 °C (fan)", "fan 160".
+    private static bool IsForFan(string sentence, Match heat) =>
+        BesideFan(sentence[(heat.Index + heat.Length)..].TrimStart(' ', '(', ','), begins: true)
+        || BesideFan(sentence[..heat.Index].TrimEnd(' ', '(', ':'), begins: false);
+
+    private static bool BesideFan(string text, bool begins) =>
+        MethodWords.Words("fan", "on").Match(text) is { Success: true } fan
+        && (begins ? fan.Index == 0 : fan.Index + fan.Length == text.Length);
 
     private static Temperature? HeatOf(Match match)
     {

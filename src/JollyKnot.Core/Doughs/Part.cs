@@ -68,6 +68,10 @@ public sealed record PartWork(TimeSpan Hands, TimeSpan Hob, TimeSpan Cool)
             _ => Minutes(5, 0, 0),
         };
 
+    /// <summary>Cut, fried for so long, and cooled.</summary>
+    /// <param name="hob">On the hob.</param>
+    public static PartWork Fried(TimeSpan hob) => Minutes(10, 0, 30) with { Hob = hob };
+
     // Vegetables are nine tenths water; herbs a little less.
     private const double Watery = .86;
 

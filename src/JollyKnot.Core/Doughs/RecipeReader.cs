@@ -71,8 +71,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             ReadLine(line, plain, lines[i]);
         }
         var method = string.Join('\n', leftOver.Where(l => l.Length > 0));
-        byHand |= ByHand().IsMatch(method);
-        return new(title, Sections(), byHand, method)
+        byHand |= MethodReading.IsByHand(method);
+        return new(title, [.. Sections().Select(s => AsTold(s, method))], byHand, method)
         {
             Language = language,
             Plan = MethodReading.Of($"{title}\n{method}"),
@@ -138,6 +138,22 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         sections[^1].Lines.Add(read);
     }
 
+    // What its method tells of a part: that it comes late, or how long it is fried.
+    private static ReadSection AsTold(ReadSection part, string method)
+    {
+        if (part.Kind is not (PartKind.Topping or PartKind.Filling))
+            return part;
+        var names = part.Lines.SelectMany(l => l.Rows).SelectMany(r => new[] { r.Called ?? "", r.Ingredient }).ToList();
+        if (part.Moment is null && MethodReading.GoesOnLate(method, names))
+            part = part with { Moment = PartMoment.PartWay };
+        return part.Work is null && MethodReading.FriedFor(method, names) is { } fried
+            ? part with
+            {
+                Work = PartWork.Fried(fried.Middle),
+            }
+            : part;
+    }
+
     // Rows in order of what they are for: the dough first, then each part under its heading.
     private ImmutableArray<ReadSection> Sections()
     {
@@ -146,14 +162,14 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         if (dough.Length > 0)
             made.Add(new(null, "", null, dough));
         foreach (var section in sections)
-            foreach (var use in UsesIn(section))
-            {
-                var lines = Only(section, use).ToImmutableArray();
-                if (use == Use.Serving)
-                    leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
-                else
-                    made.AddRange(Parts(section, use, lines));
-            }
+        foreach (var use in UsesIn(section))
+        {
+            var lines = Only(section, use).ToImmutableArray();
+            if (use == Use.Serving)
+                leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
+            else
+                made.AddRange(Parts(section, use, lines));
+        }
         return made.ToImmutable();
     }
 
@@ -322,7 +338,4 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
 
     [GeneratedRegex(@"(?<=\p{Ll}{2}|\))\. (?=\p{Lu})")]
     private static partial Regex EndOfSentence();
-
-    [GeneratedRegex(@"\b(?:mix(?:ed)?|knead(?:ed)?)\b[^.\n]{0,40}\bby hand\b", RegexOptions.IgnoreCase)]
-    private static partial Regex ByHand();
 }

@@ -96,6 +96,9 @@ public sealed record Ingredient(
     /// <summary>The instant yeast that one gram of it does the work of.</summary>
     public double Lifts => Role == Role.Starter && YeastStrength <= 0 ? RipeStarter : YeastStrength;
 
+    /// <summary>Starter that was not fed.</summary>
+    public bool IsUnfed => Role == Role.Starter && YeastStrength > 0;
+
     /// <summary>Specific heat, kJ/kg·K. Food engineers' tables, rounded.</summary>
     public double HeatCapacity =>
         SpecificHeat

@@ -495,7 +495,8 @@ public static class Ingredients
         ("bran|oat bran", "wheat bran"),
         ("sultanas|currants|golden raisins", "raisins"),
         (
-            "cranberries|dried cranberries|dried apricots|dates|figs|dried figs|mixed fruit|mixed peel|candied peel|prunes",
+            "cranberries|dried cranberries|dried apricots|dates|figs|dried figs|mixed fruit|mixed peel|candied peel|prunes|"
+                + "dried cherries|dried apple|dried pear|dried berries|dried blueberries|dried strawberries|dried raspberries",
             "dried fruit"
         ),
         (

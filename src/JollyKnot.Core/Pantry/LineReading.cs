@@ -227,11 +227,19 @@ public static partial class LineReading
     // Nobody says how much a brush or a tray takes: an egg, or a spoon of anything else. Bakers' usage.
     private static Mass? AsMuchAsItTakes(ReadRow row)
     {
-        var isTaken = row.Known && (row.Use == Use.Wash || row is { Use: Use.Surface, Moment: PartMoment.OnThePan });
-        if (!isTaken)
+        var isTaken = row.Use == Use.Wash || row is { Use: Use.Surface, Moment: PartMoment.OnThePan };
+        // Salt is sprinkled by the eye.
+        var isOnTop = row.Use == Use.Topping && row.Role != Role.Salt;
+        if (!row.Known || !(isTaken || isOnTop))
             return null;
+        if (isOnTop)
+            return Measures.Mass.FromGrams(Ingredients.Find(row.Ingredient) is { Perishable: true } ? Handful : Sprinkling);
         return Measures.Mass.FromGrams(row.Role == Role.Egg ? TableEgg : Spoonful);
     }
+
+    // A tablespoon of seeds, and a handful of cheese or the like, in grams.
+    private const double Sprinkling = 9,
+        Handful = 40;
 
     // Of anything else, in grams: a tablespoon of water.
     private const double Spoonful = 15;
@@ -383,18 +391,25 @@ public static partial class LineReading
     // "240 g buttermilk, 120 g discard, 25 g oil": each comma before an amount of something known begins another.
     private static IEnumerable<LineItem> Listed(LineItem item, HouseholdPantry pantry)
     {
-        for (var comma = item.Words.IndexOf(','); comma > 0; comma = item.Words.IndexOf(',', comma + 1))
+        for (var at = item.Words.IndexOfAny(Between); at > 0; at = item.Words.IndexOfAny(Between, at + 1))
         {
-            var (before, rest) = (item.Words[..comma], item.Words[(comma + 1)..]);
+            var (before, rest) = (item.Words[..at], item.Words[(at + 1)..]);
             if (
                 LineGrammar.Read(rest) is [{ Amount.Sum: [{ Unit.Kind: not UnitKind.Piece }, ..] } next, ..]
-                && Identify(next.Words, pantry).Ingredient is not null
-                && Identify(before, pantry).Ingredient is not null
+                && Identify(next.Words, pantry).Ingredient is { } another
+                && Identify(before, pantry).Ingredient is { } one
+                && (item.Words[at] == ',' || AreTwo(one, another))
             )
                 return [item with { Words = before }, .. Listed(next, pantry)];
         }
         return [item];
     }
+
+    private static readonly char[] Between = [',', '/'];
+
+    // "450 g plain flour / 50 g wholemeal": two flours are mixed; of anything else it is one or the other.
+    private static bool AreTwo(Ingredient one, Ingredient another) =>
+        one.Name != another.Name && one.Role == Role.Flour && another.Role == Role.Flour;
 
     [GeneratedRegex(@"^each(?:\s+of|\s*,)?\s+(?<names>.+)$", RegexOptions.IgnoreCase)]
     private static partial Regex EachOf();
@@ -519,6 +534,12 @@ public static partial class LineReading
         var first = Match(before, pantry);
         if (first.Ingredient is null && after.Length > 0 && Match(words, pantry) is { Ingredient: not null } both)
             return both;
+        if (
+            first.Ingredient is { Like: "fresh fruit", Name: var fruit }
+            && first.Manner.Contains("dried")
+            && pantry.Find($"dried {fruit}") is { } dried
+        )
+            first = first with { Ingredient = dried, Like = dried };
         if (after.Length > 0 && first.Ingredient is { } raw && Ingredients.Cooked(raw.Name, Phrase.Split(after)) is { } cooked)
             first = first with { Ingredient = pantry.Find(cooked), Like = pantry.Find(cooked) };
         return first with
@@ -543,12 +564,12 @@ public static partial class LineReading
 
         (int From, int To, Ingredient Found)? best = null;
         for (var from = 0; from < all.Length; from++)
-            for (var to = Math.Min(all.Length, from + 5); to > from; to--)
-                if (
-                    (best is null || to - from >= best.Value.To - best.Value.From)
-                    && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
-                )
-                    best = (from, to, found);
+        for (var to = Math.Min(all.Length, from + 5); to > from; to--)
+            if (
+                (best is null || to - from >= best.Value.To - best.Value.From)
+                && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
+            )
+                best = (from, to, found);
         // Words of manner may stand between: "strong organic white flour".
         var plain = all.Where(w =>
                 !Manner.Contains(w)

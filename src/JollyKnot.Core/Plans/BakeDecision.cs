@@ -46,7 +46,10 @@ public static class BakeDecision
             : null;
         bool Steamed(Shaping.Family family) =>
             BakeSpec.SteamOf(family, choice.Ways ?? Ways.Usual, () => Formula.Of(dough)).Stands();
-        var cuts = new CutDecision(kitchen, oven, Steamed, found).Of(Formula.Yield(dough.Total), choice.Cuts);
+        var cuts = new CutDecision(kitchen, oven, Steamed, dough.Parts.Any(p => p.Kind == PartKind.Bath), found).Of(
+            Formula.Yield(dough.Total),
+            choice.Cuts
+        );
         if (found.Count > 0)
             return found.All;
 

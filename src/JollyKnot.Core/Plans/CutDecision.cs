@@ -12,8 +12,9 @@ namespace JollyKnot.Core.Plans;
 /// <param name="kitchen">The kitchen it is made in.</param>
 /// <param name="oven">The bake's oven; null when there is no such oven.</param>
 /// <param name="steamed">Whether a family's steam comes from something that stands in the oven.</param>
+/// <param name="hasBath">The dough has a bath of its own.</param>
 /// <param name="found">Collects what is wrong.</param>
-internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool> steamed, ProblemList found)
+internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool> steamed, bool hasBath, ProblemList found)
 {
     // A line with everything it names looked up.
     private sealed record Line(CutChoice Choice, int Index, Family? Family, Wash? Wash, Tin? Pan, Oven? OwnOven, Temperature Heat)
@@ -142,6 +143,9 @@ internal sealed class CutDecision(Kitchen kitchen, Oven? oven, Func<Family, bool
             Slashes = choice.Slashes ?? family.Slashes,
             Scored = choice.Slashes is not { } s ? family.Scored : s != Slashes.None,
         };
+        // A dough with a bath is dipped, whatever small shape it has.
+        if (hasBath && family is { Form: Form.Rope or Form.Log or Form.Ball, Id: not Families.PanRoll })
+            made = made with { Bathed = true, Steamed = false };
         if (choice.Long is { } length)
             made = made.Lengthened(share.Each, length);
         if (family.Form == Form.Ring)

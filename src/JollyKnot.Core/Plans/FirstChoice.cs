@@ -31,7 +31,22 @@ public static class FirstChoice
             Knead = dough.ByHand && plan.Knead is { } kneads ? kneads.Middle : null,
             Ways = WaysOf(dough, plan),
             Bath = BathOf(dough),
+            Folds = FoldsOf(dough),
+            Grown = MethodReading.GrownIn(dough.Notes),
+            Cold = MethodReading.IsColdOvernight(dough.Notes) ? Overnight : null,
         };
+    }
+
+    // From the evening to the morning. Bakers' usage.
+    private static readonly TimeSpan Overnight = TimeSpan.FromHours(10);
+
+    // More than anybody folds, or further apart, is no fold in the bowl.
+    private static Folds? FoldsOf(Dough dough)
+    {
+        if (MethodReading.FoldsIn(dough.Notes) is not { } told)
+            return null;
+        var folds = new Folds(told.Count ?? Folds.Usual.Count, told.Gap);
+        return folds.Wrong("folds") is null ? folds : null;
     }
 
     // A program nearer than this to the recipe's is meant. Ours.
@@ -105,12 +120,31 @@ public static class FirstChoice
         var said =
             Made(plan.FamilyId)
             ?? Made(MethodReading.ShapeIn(dough.Name))
-            ?? (MethodReading.IsLoaf(dough.Name) ? Made(LoafOf(dough, kitchen)) : null);
-        if (said is not null)
-            return HasCrust(said, dough, plan) ? Made(Families.CrustyRoll) ?? said : said;
-        var good = Suitability.Of(Formula.Of(dough)).Where(s => s.Suits == Suits.Well).Select(s => s.Family);
-        return good.FirstOrDefault(kitchen.Families.Contains) ?? kitchen.Families.First();
+            ?? (IsLoaf(dough, plan) ? Made(LoafOf(dough, plan, kitchen)) : null)
+            ?? GoodFor(dough, kitchen);
+        if (said is { Id: "free-loaf" or "tin-loaf" } && dough.Parts.Any(p => p.Kind == PartKind.Filling))
+            return Made(Filled) ?? said;
+        return HasCrust(said, dough, plan) ? Made(Families.CrustyRoll) ?? said : said;
     }
+
+    // The first that it is neither too stiff nor too soft for; through a bath only where it has one.
+    private static Family GoodFor(Dough dough, Kitchen kitchen)
+    {
+        var isDipped = dough.Parts.Any(p => p.Kind == PartKind.Bath);
+        var good = Suitability.Of(Formula.Of(dough)).Where(s => s.Suits == Suits.Well).Select(s => s.Family);
+        var offered = good.Concat(kitchen.Families).Where(kitchen.Families.Contains).ToList();
+        return offered.Find(f => f.Bathed == isDipped) ?? offered[0];
+    }
+
+    // Words say so, or its tin; or so few are made of it that each is one.
+    private static bool IsLoaf(Dough dough, RecipePlan plan) =>
+        MethodReading.IsLoaf(dough.Name)
+        || MethodReading.ShapesLoaf(dough.Notes)
+        || plan.Pan is { Kind: PanKind.Loaf }
+        || (plan.Pieces is { } pieces && Formula.Yield(dough.Total) / pieces >= LightestLoaf);
+
+    // No roll is as heavy. Ours.
+    private static readonly Mass LightestLoaf = Mass.FromGrams(300);
 
     // "Rolls" of flour, water, salt and yeast have a crust, unless they are for a tin. Bakers' usage.
     private static bool HasCrust(Family said, Dough dough, RecipePlan plan)
@@ -125,13 +159,15 @@ public static class FirstChoice
     // Fat or solids of milk, share of flour, that make a soft crumb. Ours.
     private const double LeastForSoft = .01;
 
+    private const string Filled = "filled-loaf";
+
     // Filled it is rolled up; rich or where there is a tin, it is for the tin; lean it stands by itself.
-    private static string LoafOf(Dough dough, Kitchen kitchen)
+    private static string LoafOf(Dough dough, RecipePlan plan, Kitchen kitchen)
     {
         if (dough.Parts.Any(p => p.Kind == PartKind.Filling))
-            return "filled-loaf";
-        var hasTin = kitchen.Tins.Any(t => t.Shape == TinShape.Loaf);
-        return Formula.Of(dough).IsRich && hasTin ? "tin-loaf" : "free-loaf";
+            return Filled;
+        var isForTin = Formula.Of(dough).IsRich || plan.Pan is { Kind: PanKind.Loaf };
+        return isForTin && kitchen.Tins.Any(t => t.Shape == TinShape.Loaf) ? "tin-loaf" : "free-loaf";
     }
 
     /// <summary>What a recipe's heat is on this oven's dial: a fan wants it lower, where the recipe means none.</summary>

@@ -183,6 +183,9 @@ public static class Families
     public const string PanRoll = "pan-roll",
         CrustyRoll = "crusty-roll";
 
+    /// <summary>A knot, which stays one where it is dipped.</summary>
+    public const string Knot = "knot";
+
     /// <summary>What a recipe's word names is this: the same, or the other kind of roll.</summary>
     /// <param name="said">A family by its word.</param>
     /// <param name="family">What it is made into.</param>
@@ -272,7 +275,7 @@ public static class Families
             wash: "egg"
         ),
         Make(
-            "knot",
+            Knot,
             "knots",
             Form.Rope,
             48,

@@ -40,7 +40,7 @@ public sealed record Footprint(Length Length, Length Width)
             (Form.Coil, { Rope: { } rope, Thickness: { } thick }) => Round(
                 Math.Sqrt(rope.Millimetres * thick.Millimetres * 4 / Math.PI)
             ),
-            (Form.Rope, _) when family.Bathed => new(
+            (Form.Rope, _) when family is { Bathed: true, Id: not Families.Knot } => new(
                 Length.FromMillimetres(Math.Sqrt(piece.Grams * PretzelCover * PretzelWide)),
                 Length.FromMillimetres(Math.Sqrt(piece.Grams * PretzelCover / PretzelWide))
             ),

@@ -26,7 +26,7 @@ public static class Ties
         return family.Form switch
         {
             Form.Coil => Kind.Coil,
-            Form.Rope when family.Bathed => Kind.Pretzel,
+            Form.Rope when family is { Bathed: true, Id: not Families.Knot } => Kind.Pretzel,
             Form.Rope => Kind.Knot,
             _ => null,
         };

@@ -3,6 +3,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
+using JollyKnot.Core.Shaping;
 
 namespace JollyKnot.Core.Steps;
 
@@ -22,7 +23,7 @@ internal sealed class ReadyPan() : BatchRule("ready-pan")
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
         var under = Under(bake.Spec.Dough, of.Bread).ToList();
-        var wallsHold = of.Bread is { OnGriddle: false, Pan.IsFlat: false };
+        var wallsHold = of.Bread is { OnGriddle: false, Pan.IsFlat: false } or { Family.Form: Form.Tray };
         if (of.Bread.Pan is not { } pan || (under.Count == 0 && !wallsHold))
             yield break;
         yield return new(Minutes(1))
