@@ -144,6 +144,52 @@ public sealed class RecipesUsed
     }
 
     [Fact]
+    public void A_starter_rises_as_long_as_it_needs_by_hand_and_a_told_rise_is_taken()
+    {
+        BakeChoice Starter(string method) =>
+            FirstChoice.Of(
+                Doughs
+                    .Dough.Create(
+                        RecipeText
+                            .Read(
+                                $"Mooring loaf\n500 g strong white flour\n100 g ripe starter\n320 g water\n9 g salt\n{method}",
+                                HouseholdPantry.Plain
+                            )
+                            .Value.ToDraft()
+                    )
+                    .Value,
+                DayRules.Full
+            );
+        var half = Starter("By hand. Leave until grown by half. Bake 35 minutes.").After!.Bulk;
+        half.ShouldBeInRange(TimeSpan.FromHours(3), TimeSpan.FromHours(6));
+        Starter("By hand. Bake 35 minutes.").After!.Bulk.ShouldBeGreaterThan(half * 1.5);
+        Starter("By hand. Rise 5 hours. Shape. Proof 2 hours. Bake 35 minutes.").After!.Bulk.ShouldBe(TimeSpan.FromHours(5));
+        Starter("Bake 35 minutes.").After.ShouldBeNull();
+    }
+
+    [Fact]
+    public void Slices_are_no_pieces_and_a_ring_has_the_recipes_width()
+    {
+        First("Bake the loaf in a loaf tin 35 minutes. Cut into 12 slices.").Cuts[0].Pieces.ShouldBe(9);
+        var bread = Doughs
+            .Dough.Create(
+                RecipeText.Read(Bread + "In a 2 lb tin. Bake 35 minutes. Divide into 14.", HouseholdPantry.Plain).Value.ToDraft()
+            )
+            .Value;
+        FirstChoice.Of(bread, DayRules.Full).Cuts[0].Pieces.ShouldBeNull();
+        const string rounds = "Griddle rounds. Roll out 12 mm thick, cut with a 7 cm ring. Cook 7 minutes a side.";
+        First("Divide into 3 batons, rest 15 minutes, roll, prove 45 minutes. Bake 20 minutes.")
+            .Cuts[0]
+            .Rest.ShouldBe(TimeSpan.FromMinutes(15));
+        MethodReading.RingIn(rounds).ShouldBe(Length.FromMillimetres(70));
+        MethodReading.RingIn("Use a 3-inch cutter.")!.Value.Millimetres.ShouldBe(76.2, 1e-9);
+        MethodReading.RingIn("Roll out 7 mm thick.").ShouldBeNull();
+        First("Egg wash, bake 20 minutes.").Cuts[0].WashId.ShouldBe("egg");
+        Of("Laisser lever 1 heure. Façonner, laisser pousser 45 minutes. Cuire 15 minutes.")
+            .Plan!.Proof!.Middle.ShouldBe(TimeSpan.FromMinutes(45));
+    }
+
+    [Fact]
     public void What_is_fried_and_what_comes_late_is_told_in_the_method()
     {
         var read = RecipeText

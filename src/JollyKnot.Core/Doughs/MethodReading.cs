@@ -186,6 +186,30 @@ public static partial class MethodReading
             ? Length.FromMillimetres(figure)
             : null;
 
+    /// <summary>How wide the ring is that rounds are cut with; null where nothing says so.</summary>
+    /// <param name="method">Its method.</param>
+    public static Length? RingIn(string method) =>
+        Ring().Match(method ?? "") is { Success: true } ring && NumberOf(ring.Groups["wide"].Value) is { } figure
+            ? Length.FromMillimetres(
+                figure
+                    * (
+                        ring.Groups["unit"].Value switch
+                        {
+                            "mm" => 1,
+                            "cm" => 10,
+                            _ => 25.4,
+                        }
+                    )
+            )
+            : null;
+
+    [GeneratedRegex(
+        @"(?<wide>\d{1,3}(?:[.,]\d)?)[- ]?(?<unit>mm|cm|inch(?:es)?|in\b|"")[- ]?(?:\w+ )?"
+            + @"(?:ring|cutter|ausstecher|emporte-pièce|cortador|coppapasta)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Ring();
+
     /// <summary>How long balls rest before they are rolled out; null where nothing says so.</summary>
     /// <param name="method">Its method.</param>
     public static Lasts? BallsRest(string method)
@@ -493,7 +517,7 @@ public static partial class MethodReading
     private const string PiecesTold =
         @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives)\s*:?\s*(?:about\s+|ca\.?\s+|unos\s+|environ\s+|circa\s+)?"
         + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
-        + @"(?!\s*(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|person|people|portion|serving))|"
+        + @"(?!\s*(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
         + @"(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf|pieces|balls|batons|knots|flatbreads|"
         + @"brötchen|stück|brezeln|panini|pains|panecillos)\b";
 

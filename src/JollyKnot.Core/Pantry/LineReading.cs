@@ -401,6 +401,13 @@ public static partial class LineReading
                 && (item.Words[at] == ',' || AreTwo(one, another))
             )
                 return [item with { Words = before }, .. Listed(next, pantry)];
+            // "2 tbsp oil, coarse salt": as much of it as one likes.
+            if (
+                item.Words[at] == ','
+                && pantry.Find(rest.Trim()) is { Role: Role.Salt }
+                && Identify(before, pantry).Ingredient is { Role: not Role.Salt }
+            )
+                return [item with { Words = before }, new(null, rest.Trim())];
         }
         return [item];
     }

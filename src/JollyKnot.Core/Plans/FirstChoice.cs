@@ -27,7 +27,7 @@ public static class FirstChoice
         {
             Program = program,
             Cuts = [CutOf(dough, plan, oven, kitchen)],
-            After = InBowl(dough, plan) is { } bulk ? new(false, Kept(bulk.Middle)) : null,
+            After = RisesFor(dough, plan, kitchen) is { } bulk ? new(false, Kept(bulk)) : null,
             Knead = dough.ByHand && plan.Knead is { } kneads ? kneads.Middle : null,
             Ways = WaysOf(dough, plan),
             Bath = BathOf(dough),
@@ -78,16 +78,24 @@ public static class FirstChoice
                 : default(Temperature?);
         return new(
             family.Id,
-            plan.Pieces,
+            PiecesOf(dough, plan, family),
             Heat: heat,
             WashId: WashOf(dough, plan),
             PanId: PanOf(dough, plan, family, kitchen)?.Id
         )
         {
             Thick = family.Thickness is null ? null : MethodReading.Thickness(dough.Notes),
-            Rest = family.BallRest > TimeSpan.Zero ? MethodReading.BallsRest(dough.Notes)?.Middle : null,
+            Ring = family.Form == Form.Ring ? MethodReading.RingIn(dough.Notes) : null,
+            Rest = MethodReading.BallsRest(dough.Notes)?.Middle,
         };
     }
+
+    // So many slices are no loaves: what would be far too small for its shape was not meant.
+    private static int? PiecesOf(Dough dough, RecipePlan plan, Family family) =>
+        plan.Pieces is { } pieces && Formula.Yield(dough.Total) / pieces >= family.Usual * LeastOfUsual ? pieces : null;
+
+    // Minis are a third of a roll. Bakers' usage.
+    private const double LeastOfUsual = .3;
 
     // The kitchen's own tin that is nearest to the recipe's and holds a piece of this dough; null where there is none, or the
     // recipe names none. Which of several trays does best is reckoned.
@@ -96,7 +104,7 @@ public static class FirstChoice
         if (plan.Pan is not { } told || told.Kind == PanKind.Tray || ShapeOf(told.Kind) is not { } shape)
             return null;
         var yield = Formula.Yield(dough.Total);
-        var pieces = plan.Pieces ?? Targets.CountFor(yield, family.Usual);
+        var pieces = PiecesOf(dough, plan, family) ?? Targets.CountFor(yield, family.Usual);
         return kitchen
             .Tins.Where(t => t.Shape == shape && PanLayout.Of(family, yield / pieces, pieces, t) is not null)
             .OrderBy(t => told.Long is { } wanted ? Math.Abs(t.Length.Millimetres - wanted.Millimetres) : 0)
@@ -206,6 +214,27 @@ public static class FirstChoice
         var inBowl = dough.ByHand || MethodReading.IsInBowl(dough.Notes);
         return inBowl ? plan.Rise ?? plan.Rest : plan.Rest;
     }
+
+    // As its recipe says; what hands kneaded and nothing is told of, as its leaven needs.
+    private static TimeSpan? RisesFor(Dough dough, RecipePlan plan, Kitchen kitchen)
+    {
+        if (InBowl(dough, plan) is { } told)
+            return told.Middle;
+        if (!dough.ByHand)
+            return null;
+        var formula = Formula.Of(dough);
+        var conditions = new RiseConditions(dough.Total, formula.Leaven, formula.Sugar, formula.Salt, kitchen.Room, kitchen.Room);
+        if (conditions.OnlyRests)
+            return null;
+        var wanted = MethodReading.GrownIn(dough.Notes) ?? 1;
+        var needs = RiseModel.Simulate(conditions, Places.Counter, new(0, kitchen.Room.Celsius), wanted, AfterCycle.Longest);
+        return needs.TimeTo(wanted) is { } time
+            ? TimeSpan.FromMinutes(Math.Ceiling(time.TotalMinutes / Grain) * Grain)
+            : AfterCycle.Longest;
+    }
+
+    // As people tell minutes. Ours.
+    private const double Grain = 5;
 
     // A part for a dip, or a method that dips.
     private static PotSchool? BathOf(Dough dough) =>
