@@ -190,6 +190,58 @@ public sealed class RecipesUsed
     }
 
     [Fact]
+    public void Pages_as_people_write_them_plan_what_they_say()
+    {
+        RecipePlan Plan(string method) => Of(method).Plan!;
+        var rolls = Plan(
+            "Shape, put on a floured baking sheet, cover, leave 45 minutes-1 hour. Bake for 25-30 mins at 230C/fan 210C/gas 8."
+        );
+        (rolls.Proof!.From.TotalMinutes, rolls.Proof.To.TotalMinutes, rolls.Bake!.Middle.TotalMinutes).ShouldBe((45, 60, 27.5));
+        Plan("Let rise 1 to 1 1/2 hours. Shape. Proof 1/2 hour. Bake 20 minutes.").Rise!.To.TotalMinutes.ShouldBe(90);
+        // Turned down: the heat is that of the longer stretch, the minutes are all of them.
+        var turned = Plan("Bake for 10 minutes at 220°C, then 190°C for 25 minutes.");
+        (turned.Heat!.Value.Celsius, turned.Bake!.To.TotalMinutes).ShouldBe((190, 35));
+        var first = Plan("Bake 30 minutes at 200 °C. Reduce to 180 °C and bake 10 minutes.");
+        (first.Heat!.Value.Celsius, first.Bake!.To.TotalMinutes).ShouldBe((200, 40));
+        Plan("Bake 20 minutes at 200 °C. For a dark crust 18 minutes at 220 °C.").Bake!.To.TotalMinutes.ShouldBe(20);
+        // Strands are no plaits, and a tin's size is no number.
+        Dough Braid(string method) =>
+            Doughs
+                .Dough.Create(
+                    RecipeText
+                        .Read("Mooring braid" + Bread[Bread.IndexOf('\n')..] + method, HouseholdPantry.Plain)
+                        .Value.ToDraft()
+                )
+                .Value;
+        var six = Braid("Divide into 6 pieces, roll each into a rope, braid. Bake 30 minutes.").Plan!;
+        (six.FamilyId, six.Pieces).ShouldBe(("plait-6", 1));
+        (Braid("Divide into 2 pieces, braid each. Bake 30 minutes.").Plan! is { FamilyId: "plait-3", Pieces: 2 }).ShouldBeTrue();
+        Braid("In a 9x5 loaf pan. Bake 30 minutes.").Plan!.Pieces.ShouldBeNull();
+        Braid("Cuocere a 230 °C per 25-30 minuti.").Plan!.Pieces.ShouldBeNull();
+        // Brushed after it baked is brushed hot.
+        First("Bake 20 minutes. Brush with butter.").Cuts[0].WashId.ShouldBe("none");
+        First("Brush with milk. Bake 20 minutes.").Cuts[0].WashId.ShouldBe("milk");
+        var buns = Doughs
+            .Dough.Create(
+                RecipeText
+                    .Read(
+                        Bread
+                            + "1 egg, plus 1 egg beaten with 1 tbsp milk for the wash\n2 tbsp sesame seeds\nGlaze: 60 g icing sugar, 1 tbsp milk\n"
+                            + "Wash, sprinkle with the seeds. Bake 20 minutes.",
+                        HouseholdPantry.Plain
+                    )
+                    .Value.ToDraft()
+            )
+            .Value;
+        buns.Rows.Single(r => r.Ingredient.Role == Role.Egg).Mass.Grams.ShouldBe(50);
+        buns.Parts.Select(p => (p.Kind, p.Rows.Length, p.Told))
+            .ShouldBe(
+                [(PartKind.Topping, 1, null), (PartKind.Wash, 2, null), (PartKind.Topping, 2, PartMoment.Cold)],
+                ignoreOrder: true
+            );
+    }
+
+    [Fact]
     public void What_is_fried_and_what_comes_late_is_told_in_the_method()
     {
         var read = RecipeText

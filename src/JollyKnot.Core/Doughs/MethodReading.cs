@@ -48,7 +48,7 @@ public static partial class MethodReading
     public static RecipePlan Of(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var plan = RecipePlan.Nothing with { Pieces = PiecesIn(text), FamilyId = MethodWords.In("shape", text) };
+        var plan = StrandsIn(text, RecipePlan.Nothing with { Pieces = PiecesIn(text), FamilyId = MethodWords.In("shape", text) });
         return Waiting(Through(plan, text)) with
         {
             PlaceId = MethodWords.In("place", string.Join(' ', Said(text, RecipeStage.Proofing))),
@@ -57,6 +57,36 @@ public static partial class MethodReading
             Cooling = Enum<ToldCooling>(MethodWords.In("cooling", string.Join(' ', Said(text, RecipeStage.Cooling)))),
         };
     }
+
+    // "Divide into 6 pieces, roll each into a rope, braid": pieces that are plaited together are strands of one.
+    private static RecipePlan StrandsIn(string text, RecipePlan plan) =>
+        plan is { FamilyId: "plait-3", Pieces: { } strands } && strands is 3 or 4 or 6 && Strands().IsMatch(text)
+            ? plan with
+            {
+                FamilyId = $"plait-{strands}",
+                Pieces = 1,
+            }
+            : plan;
+
+    [GeneratedRegex(
+        @"\b(?:strands?|ropes?|sausages|stränge?n?|boudins?|cordones?|tiras|filon(?:e|i|cini))\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Strands();
+
+    /// <summary>The clauses of a method that tell one thing.</summary>
+    /// <param name="thing">A kind of words, such as "strewn", "late" or "fried".</param>
+    /// <param name="method">The method.</param>
+    internal static ImmutableArray<string> Clauses(string thing, string method) =>
+        [.. Sentences(method).SelectMany(s => s.Split(", ")).Where(c => MethodWords.In(thing, c) is not null).Take(MostClauses)];
+
+    // No bread has more to tell of one thing. Ours.
+    private const int MostClauses = 20;
+
+    /// <summary>The first time that is told in clauses, a short one.</summary>
+    /// <param name="clauses">The clauses.</param>
+    internal static Lasts? TimeIn(IEnumerable<string> clauses) =>
+        clauses.SelectMany(TimesIn).Select(t => t.Lasts).FirstOrDefault(l => l.To <= LongestKnead);
 
     /// <summary>Words name a loaf, of whatever shape.</summary>
     /// <param name="text">A title.</param>
@@ -102,26 +132,6 @@ public static partial class MethodReading
             "third" => 1.0 / 3,
             _ => null,
         };
-
-    /// <summary>Something goes on for the end of the bake.</summary>
-    /// <param name="method">Its method.</param>
-    /// <param name="names">What it is called.</param>
-    public static bool GoesOnLate(string method, IEnumerable<string> names) =>
-        Clauses(method).Any(c => MethodWords.In("late", c) is not null && names.Any(n => Names(c, n)));
-
-    /// <summary>How long something is fried before it meets dough; null where nothing says so.</summary>
-    /// <param name="method">Its method.</param>
-    /// <param name="names">What it is called.</param>
-    public static Lasts? FriedFor(string method, IEnumerable<string> names) =>
-        Clauses(method)
-            .Where(c => MethodWords.In("fried", c) is not null && names.Any(n => Names(c, n)))
-            .SelectMany(c => Times().Matches(c).Select(LastsOf))
-            .FirstOrDefault(l => l is not null && l.To <= LongestKnead);
-
-    private static IEnumerable<string> Clauses(string method) => Sentences(method).SelectMany(s => s.Split(", "));
-
-    private static bool Names(string clause, string name) =>
-        name.Length > 0 && clause.Contains(name, StringComparison.OrdinalIgnoreCase);
 
     /// <summary>It spends a night in the cold.</summary>
     /// <param name="method">Its method.</param>
@@ -223,7 +233,12 @@ public static partial class MethodReading
     // What it is brushed with before the oven.
     private static string? WashIn(string text)
     {
-        var brushed = Said(text, RecipeStage.Finishing)
+        // What is brushed after it baked is brushed hot.
+        var sentences = Sentences(text).ToList();
+        var bakes = sentences.FindIndex(s => MethodWords.Words("doing", "baking").IsMatch(s) && Times().IsMatch(s));
+        var brushed = sentences
+            .Take(bakes < 0 ? sentences.Count : bakes + 1)
+            .Where(s => WordsOf(RecipeStage.Finishing).IsMatch(s))
             .Where(s => MethodWords.In("brushed", s) is not null && MethodWords.In("hot", s) is null);
         return MethodWords.In("wash", string.Join(' ', brushed));
     }
@@ -313,24 +328,60 @@ public static partial class MethodReading
         if (plan.Heat is null && HeatIn(sentence) is { } told)
             plan = plan with { Heat = told.Heat, WithFan = told.WithFan };
         plan = plan with { Pan = plan.Pan ?? PanIn(sentence) };
-        foreach (Match time in Times().Matches(sentence))
+        foreach (var (at, lasts) in TimesIn(sentence))
         {
-            if (LastsOf(time) is not { } lasts)
-                continue;
-            plan = DoingBefore(sentence, time.Index) switch
+            plan = DoingBefore(sentence, at) switch
             {
                 "cycling" when plan.Program is null && lasts.To <= LongestCycle => plan with { Program = lasts },
                 "baking" when plan.Bake is null && lasts.To <= LongestBake => plan with { Bake = lasts },
+                "baking" when plan.Bake is not null && NextHeat(sentence, plan) is { } next => GoesOn(plan, next, lasts),
                 "kneading" when plan.Knead is null && lasts.To <= LongestKnead => plan with { Knead = lasts },
                 "boiling" when plan.Boil is null && lasts.To <= LongestBoil => plan with { Boil = lasts },
                 _ => plan,
             };
-            if (DoingBefore(sentence, time.Index) is ("proofing" or "resting") and var waiting && plan.Bake is null)
-                waits.Add(new(waiting, lasts, TurnsBefore(time.Index)));
+            if (DoingBefore(sentence, at) is ("proofing" or "resting") and var waiting && plan.Bake is null)
+                waits.Add(new(waiting, lasts, TurnsBefore(at)));
         }
         turns.AddRange(turned.Select(t => t.Doing));
         return plan;
     }
+
+    // Each time a sentence tells, and where; "45 minutes-1 hour" is one.
+    private static IEnumerable<(int At, Lasts Lasts)> TimesIn(string sentence)
+    {
+        var told = Times()
+            .Matches(sentence)
+            .Select(m => (At: m.Index, End: m.Index + m.Length, Lasts: LastsOf(m)))
+            .Where(t => t.Lasts is not null)
+            .ToList();
+        for (var i = 0; i < told.Count; i++)
+        {
+            var (at, end, lasts) = told[i];
+            if (i + 1 < told.Count && Until().IsMatch(sentence[end..told[i + 1].At]) && told[i + 1].Lasts!.To >= lasts!.From)
+                lasts = new(lasts.From, told[++i].Lasts!.To);
+            yield return (at, lasts!);
+        }
+    }
+
+    [GeneratedRegex(@"^\s*(?:-|–|to|or|bis|à|a)\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex Until();
+
+    // A start and a rest: the oven is turned to another heat, and it bakes on.
+    private static Temperature? NextHeat(string sentence, RecipePlan plan)
+    {
+        if (HeatIn(sentence) is not { WithFan: var fan, Heat: var heat } || heat == plan.Heat || fan != plan.WithFan)
+            return null;
+        var begins = Heats().Match(sentence).Index == sentence.Length - sentence.TrimStart().Length;
+        return begins || MethodWords.Words("heat", "next").IsMatch(sentence) ? heat : null;
+    }
+
+    // The heat of the longer stretch is the bread's.
+    private static RecipePlan GoesOn(RecipePlan plan, Temperature heat, Lasts lasts) =>
+        plan with
+        {
+            Heat = lasts.Middle > plan.Bake!.Middle ? heat : plan.Heat,
+            Bake = new(plan.Bake.From + lasts.From, plan.Bake.To + lasts.To),
+        };
 
     // Longer than this is no bread in a home oven, and no bath. Ours.
     private static readonly TimeSpan LongestBake = TimeSpan.FromHours(2),
@@ -343,7 +394,8 @@ public static partial class MethodReading
     {
         if (Enum<PanKind>(MethodWords.In("pan", sentence)) is not { } kind)
             return null;
-        if (PanSize().Match(sentence) is not { Success: true } size)
+        var named = MethodWords.Kind("pan").Select(p => p.Words.Match(sentence)).First(m => m.Success).Index;
+        if (PanSize().Matches(sentence).MinBy(m => Math.Abs(m.Index - named)) is not { } size)
             return new(kind, null, null);
         var inches = size.Groups["unit"].Value is not ("cm" or "centimetres");
         Length? Of(string group) =>
@@ -469,6 +521,8 @@ public static partial class MethodReading
         if (Pantry.LineGrammar.NumberWords.TryGetValue(text, out var word))
             return word;
         text = text.Replace(',', '.').Trim();
+        if (text.Length > 2 && text[^2] == '/')
+            return ((text.Length > 4 ? text[0] - '0' : 0) + (double)(text[^3] - '0') / (text[^1] - '0'));
         if (text.Length > 0 && Pantry.LineGrammar.Vulgars.TryGetValue(text[^1], out var part))
             return part + (double.TryParse(text[..^1], CultureInfo.InvariantCulture, out var whole) ? whole : 0);
         return double.TryParse(text, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) ? n : null;
@@ -505,9 +559,9 @@ public static partial class MethodReading
         @"\b(?<hours>[1-5]):(?<past>[0-5]\d)\b|"
         + @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
         + @"(?<halfhour>half an hour|halbe stunde|demi-heure|media hora|mezz['’]ora)|"
-        + @"(?<from>\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
+        + @"(?<from>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
         + @"twenty|an(?= hour)))"
-        + @"(?:\s*(?:-|–|to|or|bis|à|a)\s*(?<to>\d+(?:[.,]\d+)?[½¼¾]?))?\s*"
+        + @"(?:\s*(?:-|–|to|or|bis|à|a)\s*(?<to>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?))?\s*"
         + @"(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora|minutes?|minuten|minutos|minuti|mins?|"
         + @"seconds?|secs?|sekunden|secondes|segundos|secondi|s)\b";
 
@@ -517,8 +571,8 @@ public static partial class MethodReading
     private const string PiecesTold =
         @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives)\s*:?\s*(?:about\s+|ca\.?\s+|unos\s+|environ\s+|circa\s+)?"
         + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
-        + @"(?!\s*(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
-        + @"(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf|pieces|balls|batons|knots|flatbreads|"
+        + @"(?!\s*(?:[-–]\s*\d+\s*)?(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
+        + @"(?<![x×/\d]\s?)(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf(?! (?:tin|pan))|pieces|balls|batons|knots|flatbreads|"
         + @"brötchen|stück|brezeln|panini|pains|panecillos)\b";
 
     [GeneratedRegex(PiecesTold, RegexOptions.IgnoreCase)]

@@ -71,8 +71,15 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             ReadLine(line, plain, lines[i]);
         }
         var method = string.Join('\n', leftOver.Where(l => l.Length > 0));
+        var (strewn, late, fried) = (
+            MethodReading.Clauses("strewn", method),
+            MethodReading.Clauses("late", method),
+            MethodReading.Clauses("fried", method)
+        );
+        foreach (var section in sections.Where(s => s.Use == Use.Dough))
+            Strew(section.Lines, strewn);
         byHand |= MethodReading.IsByHand(method);
-        return new(title, [.. Sections().Select(s => AsTold(s, method))], byHand, method)
+        return new(title, [.. Sections().Select(s => AsTold(s, late, fried))], byHand, method)
         {
             Language = language,
             Plan = MethodReading.Of($"{title}\n{method}"),
@@ -138,18 +145,37 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         sections[^1].Lines.Add(read);
     }
 
+    // Seeds among the rows of the dough that its method strews over the bread go on top.
+    private static void Strew(List<ReadLine> lines, ImmutableArray<string> strewn)
+    {
+        bool IsStrewn(ReadRow row) =>
+            row is { Use: Use.Dough, Role: Role.Other, AtBeep: false }
+            && row.Ingredient.Split(' ')[^1] is "seeds" or "seed"
+            && Telling(strewn, ["the seeds", row.Called ?? row.Ingredient]).Any();
+        for (var i = 0; i < lines.Count; i++)
+            if (lines[i].Rows.Any(IsStrewn))
+                lines[i] = lines[i] with
+                {
+                    Rows = [.. lines[i].Rows.Select(r => IsStrewn(r) ? r with { Use = Use.Topping } : r)],
+                };
+    }
+
+    // Those that name one of these.
+    private static IEnumerable<string> Telling(ImmutableArray<string> clauses, IEnumerable<string> names) =>
+        clauses.Where(c => names.Any(n => n.Length > 0 && c.Contains(n, StringComparison.OrdinalIgnoreCase)));
+
     // What its method tells of a part: that it comes late, or how long it is fried.
-    private static ReadSection AsTold(ReadSection part, string method)
+    private static ReadSection AsTold(ReadSection part, ImmutableArray<string> late, ImmutableArray<string> fried)
     {
         if (part.Kind is not (PartKind.Topping or PartKind.Filling))
             return part;
         var names = part.Lines.SelectMany(l => l.Rows).SelectMany(r => new[] { r.Called ?? "", r.Ingredient }).ToList();
-        if (part.Moment is null && MethodReading.GoesOnLate(method, names))
+        if (part.Moment is null && Telling(late, names).Any())
             part = part with { Moment = PartMoment.PartWay };
-        return part.Work is null && MethodReading.FriedFor(method, names) is { } fried
+        return part.Work is null && MethodReading.TimeIn(Telling(fried, names)) is { } minutes
             ? part with
             {
-                Work = PartWork.Fried(fried.Middle),
+                Work = PartWork.Fried(minutes.Middle),
             }
             : part;
     }
@@ -179,7 +205,13 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     {
         var isOwn = section.Use == use || section.IsAsked;
         var apart = lines.Where(l => use == Use.Topping && (!isOwn || l.Rows.Any(r => r.Moment is not null))).ToImmutableArray();
-        var together = lines.RemoveRange(apart);
+        // A glaze of icing sugar is for bread that is cold.
+        var iced = lines.Where(l => use == Use.Wash && l.Rows.Any(r => r.Ingredient == "icing sugar")).ToImmutableArray();
+        if (iced.Length > 0 && isOwn)
+            iced = lines;
+        if (iced.Length > 0)
+            yield return new(PartKind.Topping, "icing", section.Work, iced) { Moment = PartMoment.Cold };
+        var together = lines.RemoveRange(apart).RemoveRange(iced);
         if (together.Length > 0)
             yield return new(KindOf(use), isOwn && section.Name.Length > 0 ? section.Name : NameOf(use), section.Work, together)
             {

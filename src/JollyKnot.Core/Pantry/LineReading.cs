@@ -205,7 +205,7 @@ public static partial class LineReading
             if (row.IsToTaste && AsMuchAsItTakes(row) is { } some)
                 row = row with { IsToTaste = false, Mass = some, Notes = [.. row.Notes, "as much as it takes"] };
             if (said.Use is { } use && use is Use.Wash or Use.Bath or Use.HotBrush)
-                for (var i = 0; i < before.Count; i++)
+                for (var i = FirstOfItsOwn(before); i < before.Count; i++)
                     if (before[i].Use == Use.Dough && before[i].Role != row.Role && IsBrushedOn(before[i].Role))
                         before[i] = before[i] with { Use = use };
             before.Add(row);
@@ -213,6 +213,15 @@ public static partial class LineReading
             if (said.More is { } forMore && !(forMore == Use.Surface && row.Role == Role.Liquid))
                 before.Add(row with { Mass = null, Other = null, Instead = null, Notes = [], Use = forMore, IsToTaste = true });
         }
+    }
+
+    // "1 egg, plus 1 egg with milk for the wash": the first egg is the dough's.
+    private static int FirstOfItsOwn(ImmutableArray<ReadRow>.Builder rows)
+    {
+        for (var i = rows.Count - 1; i > 0; i--)
+            if (rows.Take(i).Any(r => r.Ingredient == rows[i].Ingredient))
+                return i;
+        return 0;
     }
 
     // "3 tbsp baking soda per 1 l water" boils, and rises nothing.
