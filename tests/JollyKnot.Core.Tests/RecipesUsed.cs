@@ -226,7 +226,8 @@ public sealed class RecipesUsed
                 RecipeText
                     .Read(
                         Bread
-                            + "1 egg, plus 1 egg beaten with 1 tbsp milk for the wash\n2 tbsp sesame seeds\nGlaze: 60 g icing sugar, 1 tbsp milk\n"
+                            + "1 egg, plus 1 egg beaten with 1 tbsp milk for the wash\n2 tbsp sesame seeds\n"
+                            + "Glaze: 60 g icing sugar, 1 tbsp milk\n"
                             + "Wash, sprinkle with the seeds. Bake 20 minutes.",
                         HouseholdPantry.Plain
                     )

@@ -559,7 +559,8 @@ public static partial class MethodReading
         @"\b(?<hours>[1-5]):(?<past>[0-5]\d)\b|"
         + @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
         + @"(?<halfhour>half an hour|halbe stunde|demi-heure|media hora|mezz['’]ora)|"
-        + @"(?<from>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
+        + @"(?<from>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|"
+        + @"(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
         + @"twenty|an(?= hour)))"
         + @"(?:\s*(?:-|–|to|or|bis|à|a)\s*(?<to>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?))?\s*"
         + @"(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora|minutes?|minuten|minutos|minuti|mins?|"
@@ -571,8 +572,10 @@ public static partial class MethodReading
     private const string PiecesTold =
         @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives)\s*:?\s*(?:about\s+|ca\.?\s+|unos\s+|environ\s+|circa\s+)?"
         + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
-        + @"(?!\s*(?:[-–]\s*\d+\s*)?(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
-        + @"(?<![x×/\d]\s?)(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf(?! (?:tin|pan))|pieces|balls|batons|knots|flatbreads|"
+        + @"(?!\s*(?:[-–]\s*\d+\s*)?(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|"
+        + @"person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
+        + @"(?<![x×/\d]\s?)(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf(?! (?:tin|pan))|pieces|"
+        + @"balls|batons|knots|flatbreads|"
         + @"brötchen|stück|brezeln|panini|pains|panecillos)\b";
 
     [GeneratedRegex(PiecesTold, RegexOptions.IgnoreCase)]
