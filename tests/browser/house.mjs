@@ -63,7 +63,10 @@ export const sharing = test.extend({ shared: [true, { option: true }] });
 
 /** axe finds nothing, its best practices among it. */
 export async function accessible(page) {
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] }).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode()
+    .options({ resultTypes: ['violations'] })
+    .analyze();
   expect(violations.map((v) => `${new URL(page.url()).pathname} ${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);
 }
 

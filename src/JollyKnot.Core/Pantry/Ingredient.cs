@@ -97,6 +97,7 @@ public sealed record Ingredient(
     public double Lifts => Role == Role.Starter && YeastStrength <= 0 ? RipeStarter : YeastStrength;
 
     /// <summary>Starter that was not fed.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public bool IsUnfed => Role == Role.Starter && YeastStrength > 0;
 
     /// <summary>Specific heat, kJ/kg·K. Food engineers' tables, rounded.</summary>
