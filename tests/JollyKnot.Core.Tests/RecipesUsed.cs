@@ -95,7 +95,8 @@ public sealed class RecipesUsed
         InlineData("Shape into two small loaves. Bake 30 minutes.", "free-loaf"),
         InlineData("Into a 2 lb tin; roll the top in rye flakes. Bake 30 minutes.", "tin-loaf"),
         InlineData("Roll up, shape into rounds; nothing sticks to oiled hands. Makes 8. Bake 15 minutes.", "crusty-roll"),
-        InlineData("Makes 2. Bake 30 minutes.", "free-loaf"),
+        InlineData("If it sticks, wet your hands. Makes 2. Bake 30 minutes.", "free-loaf"),
+        InlineData("Shape into 9 smooth tight rounds. Makes 9. Bake 15 minutes.", "crusty-roll"),
         InlineData("Divide into 9 baps. Bake 15 minutes.", "round-bun"),
         InlineData("Bake 15 minutes. Filling:\n90 g marzipan\nShape into a loaf.", "free-loaf")
     ]
@@ -139,7 +140,13 @@ public sealed class RecipesUsed
         (choice.Folds, choice.Grown, choice.Cold).ShouldBe((new Folds(3, TimeSpan.FromMinutes(40)), .5, TimeSpan.FromHours(10)));
         Of("Knead by machine or by hand. Bake 35 minutes.").ByHand.ShouldBeFalse();
         Of("Fold in the nuts, shape by hand. Bake 35 minutes.").ByHand.ShouldBeFalse();
+        Of("Pétrir 10 minutes à la main. Cuire 35 minutes.").ByHand.ShouldBeTrue();
+        Of("Stendere a mano. Cuocere 35 minuti.").ByHand.ShouldBeFalse();
+        Of("Serve as a main dish. Bake 35 minutes.").ByHand.ShouldBeFalse();
         First("Fold the dough twice. Bake 35 minutes.").Folds.ShouldBeNull();
+        // Shaped after its night, the dough was cold and not the bread.
+        First("Overnight in the fridge. Shape, proof 1 hour. Bake 35 minutes.").Cold.ShouldBeNull();
+        Of("Knead in a stand mixer 8 minutes. Bake 35 minutes.").Plan!.Knead!.To.ShouldBe(TimeSpan.FromMinutes(8));
         First("Dehnen und falten alle 30 Minuten, 4 mal. 35 Minuten backen.").Folds.ShouldBe(new(4, TimeSpan.FromMinutes(30)));
     }
 

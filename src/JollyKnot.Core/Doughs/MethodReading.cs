@@ -133,9 +133,14 @@ public static partial class MethodReading
             _ => null,
         };
 
-    /// <summary>It spends a night in the cold.</summary>
+    /// <summary>It spends a night in the cold, shaped: dough that is shaped after it is not meant.</summary>
     /// <param name="method">Its method.</param>
-    public static bool IsColdOvernight(string method) => MethodWords.In("cold", method) is not null;
+    public static bool IsColdOvernight(string method)
+    {
+        ArgumentNullException.ThrowIfNull(method);
+        var cold = MethodWords.Words("cold", "overnight").Match(method);
+        return cold.Success && !MethodWords.Words("turn", "shaping").IsMatch(method[cold.Index..]);
+    }
 
     [GeneratedRegex(
         @"(?<n>\d|one|two|three|four|five|six|zwei|drei|vier|deux|trois|quatre|dos|tres|cuatro|due|tre|quattro)"
@@ -522,7 +527,10 @@ public static partial class MethodReading
             return word;
         text = text.Replace(',', '.').Trim();
         if (text.Length > 2 && text[^2] == '/')
-            return ((text.Length > 4 ? text[0] - '0' : 0) + (double)(text[^3] - '0') / (text[^1] - '0'));
+            return (
+                (text.Length > 4 ? int.Parse(text[..^4], CultureInfo.InvariantCulture) : 0)
+                + (double)(text[^3] - '0') / (text[^1] - '0')
+            );
         if (text.Length > 0 && Pantry.LineGrammar.Vulgars.TryGetValue(text[^1], out var part))
             return part + (double.TryParse(text[..^1], CultureInfo.InvariantCulture, out var whole) ? whole : 0);
         return double.TryParse(text, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) ? n : null;
