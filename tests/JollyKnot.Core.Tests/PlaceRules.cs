@@ -282,6 +282,38 @@ public sealed class PlaceRules
     }
 
     [Theory]
+    [InlineData(Seen.Half, false), InlineData(Seen.Doubled, false), InlineData(Seen.Stays, true)]
+    public void Dough_seen_sunken_in_its_machine_is_over_and_rises_no_longer_as_planned(Seen risen, bool over)
+    {
+        Story Bowl() => new(Laid(SoftRolls, Rolls("counter") with { After = new(false, Minutes(90)) }).Plan.Spec);
+        var story = Bowl().Tell(new StepSkipped("start-cycle"));
+        story.Tell(new DoughTakenOut("take-out", DoughFeel.Right, Risen: risen));
+        var said = Cautions.Of(story.State.Chain).Where(c => c.Caution == Caution.OverRisen).Select(c => c.Step.ToString());
+        string.Join(" ", said).ShouldBe(over ? "weigh-dough divide" : "");
+        story.State.Chain.Steps.Any(s => s.Id.ToString() == "bulk").ShouldBe(!over);
+        // What is said of the bowl counts, whatever was seen.
+        var told = Bowl().Tell(new StepSkipped("start-cycle"));
+        told.Tell(new DoughTakenOut("take-out", DoughFeel.Right, Minutes(20), risen));
+        told.State.Chain.Steps.Single(s => s.Id.ToString() == "bulk").Length.ShouldBe(Minutes(20));
+    }
+
+    [Fact]
+    public void What_is_seen_in_the_machine_says_how_much_longer_it_wants()
+    {
+        var spec = Laid(SoftRolls, Rolls("counter")).Plan.Spec;
+        FirstRise As(Seen seen) => FirstRise.Of(seen, spec.Formula, spec.ExpectedDough, spec.Room);
+        var wants = FirstRise.Answers.Select(s => As(s).ToDoubled!.Value).ToList();
+        wants.ShouldBe(wants.OrderDescending());
+        wants[1].ShouldBeInRange(Minutes(10), Minutes(60));
+        As(Seen.Doubled).ToDoubled.ShouldBe(TimeSpan.Zero);
+        FirstRise.Answers.Where(s => As(s).IsOver).ShouldBe([Seen.Stays]);
+        Should.Throw<ArgumentOutOfRangeException>(() => As(Seen.GoesIn));
+        new DoughTakenOut("take-out", DoughFeel.Right, Risen: Seen.GoesIn)
+            .Wrong()
+            .ShouldBe(new Problem("unknown:answer", "risen"));
+    }
+
+    [Theory]
     [InlineData(30, null), InlineData(33, DayTrouble.LeftInMachine), InlineData(24 * 60, DayTrouble.OverRisen)]
     public void A_day_says_when_dough_is_left_in_its_machine(int minutes, DayTrouble? trouble)
     {

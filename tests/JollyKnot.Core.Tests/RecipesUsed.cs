@@ -56,6 +56,44 @@ public sealed class RecipesUsed
     }
 
     [Theory]
+    [InlineData("Let rise until doubled, about 1 hour and a half. Bake 20 minutes.", 90)]
+    [InlineData("Lasciar lievitare fino al raddoppio, circa 1 ora e mezza. Cuocere 20 minuti.", 90)]
+    [InlineData("Let rise 1 hour 20 minutes. Bake 20 minutes.", 80), InlineData("Let rise 1-2 hours. Bake 20 minutes.", 90)]
+    [InlineData("Let rise 1 hour, then bake 20 minutes.", 60), InlineData("Let rise 50 min. Bake 20 minutes.", 50)]
+    public void Hours_are_told_with_what_is_over_them(string method, double minutes)
+    {
+        var plan = MethodReading.Of(method);
+        (plan.Proof!.Middle.TotalMinutes, plan.Bake!.Middle.TotalMinutes).ShouldBe((minutes, 20));
+    }
+
+    [Fact]
+    public void What_wakes_the_yeast_is_no_rest_and_five_minutes_are_no_program()
+    {
+        var plan = MethodReading.Of(
+            "Stir the yeast into the milk and leave for 10 minutes until frothy. Knead on the dough cycle, adding the olives for "
+                + "the last 5 minutes. Divide in two. Let rise 40 minutes. Bake 20 minutes."
+        );
+        (plan.Rest, plan.Program, plan.Pieces).ShouldBe((null, null, 2));
+        plan.Proof!.Middle.ShouldBe(TimeSpan.FromMinutes(40));
+        MethodReading
+            .Of("Leave to stand for 10 minutes. Shape. Bake 20 minutes.")
+            .Rest!.Middle.ShouldBe(TimeSpan.FromMinutes(10));
+    }
+
+    [Theory]
+    [InlineData("Add the seeds at the beep.", true), InlineData("Add the seeds near the end of kneading.", true)]
+    [InlineData("Add the seeds and knead.", false), InlineData("Add the flour at the beep.", false)]
+    public void What_the_method_adds_at_the_beep_waits_for_it(string method, bool waits)
+    {
+        var rows = RecipeText
+            .Read($"Loaf\n\n500 g flour\n300 g water\n60 g mixed seeds\n\n{method} Bake 30 minutes.", HouseholdPantry.Plain)
+            .Value.Sections[0]
+            .Lines.SelectMany(l => l.Rows)
+            .ToList();
+        rows.Select(r => r.AtBeep).ShouldBe([false, false, waits]);
+    }
+
+    [Theory]
     [InlineData("1 tbsp milk to brush", "milk"), InlineData("1 egg yolk for the wash", "yolk")]
     [InlineData("1 egg for brushing", "egg"), InlineData("10 g oil for brushing", "oil")]
     [InlineData("10 g butter for brushing", "butter"), InlineData("", "none")]

@@ -1,7 +1,6 @@
 // Finds what a recipe's method says: its own plan, and which of its sentences belong to a step.
 using System.Collections.Frozen;
 using System.Collections.Immutable;
-using System.Globalization;
 using System.Text.RegularExpressions;
 using JollyKnot.Core.Measures;
 
@@ -48,7 +47,14 @@ public static partial class MethodReading
     public static RecipePlan Of(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var plan = StrandsIn(text, RecipePlan.Nothing with { Pieces = PiecesIn(text), FamilyId = MethodWords.In("shape", text) });
+        var plan = StrandsIn(
+            text,
+            RecipePlan.Nothing with
+            {
+                Pieces = MethodFigures.PiecesIn(text),
+                FamilyId = MethodWords.In("shape", text),
+            }
+        );
         return Waiting(Through(plan, text)) with
         {
             PlaceId = MethodWords.In("place", string.Join(' ', Said(text, RecipeStage.Proofing))),
@@ -86,7 +92,7 @@ public static partial class MethodReading
     /// <summary>The first time that is told in clauses, a short one.</summary>
     /// <param name="clauses">The clauses.</param>
     internal static Lasts? TimeIn(IEnumerable<string> clauses) =>
-        clauses.SelectMany(TimesIn).Select(t => t.Lasts).FirstOrDefault(l => l.To <= LongestKnead);
+        clauses.SelectMany(MethodFigures.TimesIn).Select(t => t.Lasts).FirstOrDefault(l => l.To <= LongestKnead);
 
     /// <summary>Words name a loaf, of whatever shape.</summary>
     /// <param name="text">A title.</param>
@@ -111,8 +117,8 @@ public static partial class MethodReading
     public static ToldFolds? FoldsIn(string method)
     {
         foreach (var sentence in Sentences(method).Where(s => MethodWords.Words("fold", "done").IsMatch(s)))
-            foreach (Match time in Times().Matches(sentence))
-                if (EndsApart(sentence[..time.Index]) && LastsOf(time) is { } gap)
+            foreach (Match time in MethodFigures.Times().Matches(sentence))
+                if (EndsApart(sentence[..time.Index]) && MethodFigures.LastsOf(time) is { } gap)
                     return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
         return null;
     }
@@ -121,7 +127,8 @@ public static partial class MethodReading
         MethodWords.Words("fold", "apart").Matches(text.TrimEnd()) is [.., var last]
         && last.Index + last.Length == text.TrimEnd().Length;
 
-    private static int? CountOf(Match often) => often.Groups["twice"].Success ? 2 : (int?)NumberOf(often.Groups["n"].Value);
+    private static int? CountOf(Match often) =>
+        often.Groups["twice"].Success ? 2 : (int?)MethodFigures.NumberOf(often.Groups["n"].Value);
 
     /// <summary>By how much the dough is to grow in its bowl, 1 is doubled; null where nothing says so.</summary>
     /// <param name="method">Its method.</param>
@@ -197,14 +204,14 @@ public static partial class MethodReading
             .Select(s => Thick().Match(s))
             .FirstOrDefault(m => m.Success)
             is { } thick
-        && NumberOf(thick.Groups["mm"].Value) is { } figure
+        && MethodFigures.NumberOf(thick.Groups["mm"].Value) is { } figure
             ? Length.FromMillimetres(figure)
             : null;
 
     /// <summary>How wide the ring is that rounds are cut with; null where nothing says so.</summary>
     /// <param name="method">Its method.</param>
     public static Length? RingIn(string method) =>
-        Ring().Match(method ?? "") is { Success: true } ring && NumberOf(ring.Groups["wide"].Value) is { } figure
+        Ring().Match(method ?? "") is { Success: true } ring && MethodFigures.NumberOf(ring.Groups["wide"].Value) is { } figure
             ? Length.FromMillimetres(
                 figure
                     * (
@@ -240,7 +247,7 @@ public static partial class MethodReading
     {
         // What is brushed after it baked is brushed hot.
         var sentences = Sentences(text).ToList();
-        var bakes = sentences.FindIndex(s => MethodWords.Words("doing", "baking").IsMatch(s) && Times().IsMatch(s));
+        var bakes = sentences.FindIndex(s => MethodWords.Words("doing", "baking").IsMatch(s) && MethodFigures.Times().IsMatch(s));
         var brushed = sentences
             .Take(bakes < 0 ? sentences.Count : bakes + 1)
             .Where(s => WordsOf(RecipeStage.Finishing).IsMatch(s))
@@ -330,53 +337,44 @@ public static partial class MethodReading
             .OrderBy(t => t.Index)
             .ToList();
         int TurnsBefore(int at) => turns.Count + turned.Count(t => t.Index < at);
-        if (plan.Heat is null && HeatIn(sentence) is { } told)
+        if (plan.Heat is null && MethodFigures.HeatIn(sentence) is { } told)
             plan = plan with { Heat = told.Heat, WithFan = told.WithFan };
         plan = plan with { Pan = plan.Pan ?? PanIn(sentence) };
-        foreach (var (at, lasts) in TimesIn(sentence))
+        foreach (var (at, lasts) in MethodFigures.TimesIn(sentence))
         {
             plan = DoingBefore(sentence, at) switch
             {
-                "cycling" when plan.Program is null && lasts.To <= LongestCycle => plan with { Program = lasts },
+                "cycling" when plan.Program is null && lasts.From >= ShortestCycle && lasts.To <= LongestCycle => plan with
+                {
+                    Program = lasts,
+                },
                 "baking" when plan.Bake is null && lasts.To <= LongestBake => plan with { Bake = lasts },
                 "baking" when plan.Bake is not null && NextHeat(sentence, plan) is { } next => GoesOn(plan, next, lasts),
                 "kneading" when plan.Knead is null && lasts.To <= LongestKnead => plan with { Knead = lasts },
                 "boiling" when plan.Boil is null && lasts.To <= LongestBoil => plan with { Boil = lasts },
                 _ => plan,
             };
-            if (DoingBefore(sentence, at) is ("proofing" or "resting") and var waiting && plan.Bake is null)
+            if (
+                DoingBefore(sentence, at) is ("proofing" or "resting") and var waiting
+                && plan.Bake is null
+                && MethodWords.In("froth", sentence) is null
+            )
                 waits.Add(new(waiting, lasts, TurnsBefore(at)));
         }
         turns.AddRange(turned.Select(t => t.Doing));
         return plan;
     }
 
-    // Each time a sentence tells, and where; "45 minutes-1 hour" is one.
-    private static IEnumerable<(int At, Lasts Lasts)> TimesIn(string sentence)
-    {
-        var told = Times()
-            .Matches(sentence)
-            .Select(m => (At: m.Index, End: m.Index + m.Length, Lasts: LastsOf(m)))
-            .Where(t => t.Lasts is not null)
-            .ToList();
-        for (var i = 0; i < told.Count; i++)
-        {
-            var (at, end, lasts) = told[i];
-            if (i + 1 < told.Count && Until().IsMatch(sentence[end..told[i + 1].At]) && told[i + 1].Lasts!.To >= lasts!.From)
-                lasts = new(lasts.From, told[++i].Lasts!.To);
-            yield return (at, lasts!);
-        }
-    }
-
-    [GeneratedRegex(@"^\s*(?:-|–|to|or|bis|à|a)\s*$", RegexOptions.IgnoreCase)]
-    private static partial Regex Until();
-
     // A start and a rest: the oven is turned to another heat, and it bakes on.
     private static Temperature? NextHeat(string sentence, RecipePlan plan)
     {
-        if (HeatIn(sentence) is not { WithFan: var fan, Heat: var heat } || heat == plan.Heat || fan != plan.WithFan)
+        if (
+            MethodFigures.HeatIn(sentence) is not { WithFan: var fan, Heat: var heat }
+            || heat == plan.Heat
+            || fan != plan.WithFan
+        )
             return null;
-        var begins = Heats().Match(sentence).Index == sentence.Length - sentence.TrimStart().Length;
+        var begins = MethodFigures.Heats().Match(sentence).Index == sentence.Length - sentence.TrimStart().Length;
         return begins || MethodWords.Words("heat", "next").IsMatch(sentence) ? heat : null;
     }
 
@@ -392,6 +390,7 @@ public static partial class MethodReading
     private static readonly TimeSpan LongestBake = TimeSpan.FromHours(2),
         LongestBoil = TimeSpan.FromMinutes(5),
         LongestKnead = TimeSpan.FromMinutes(60),
+        ShortestCycle = TimeSpan.FromMinutes(20),
         LongestCycle = TimeSpan.FromHours(5);
 
     // The tin or tray a sentence names, with its size where it tells one.
@@ -404,7 +403,9 @@ public static partial class MethodReading
             return new(kind, null, null);
         var inches = size.Groups["unit"].Value is not ("cm" or "centimetres");
         Length? Of(string group) =>
-            NumberOf(size.Groups[group].Value) is { } figure ? Length.FromMillimetres(figure * (inches ? 25.4 : 10)) : null;
+            MethodFigures.NumberOf(size.Groups[group].Value) is { } figure
+                ? Length.FromMillimetres(figure * (inches ? 25.4 : 10))
+                : null;
         return new(kind, Of("long"), Of("wide"));
     }
 
@@ -425,7 +426,7 @@ public static partial class MethodReading
         if (After().IsMatch(sentence[..at]))
             return "nothing";
         var clause = found.Where(v => v.Index > from && (to < 0 || v.Index < to)).ToList();
-        var isHot = HeatIn(sentence) is not null;
+        var isHot = MethodFigures.HeatIn(sentence) is not null;
         return (Nearest(clause, at) ?? Nearest(found, at)) switch
         {
             null or "cooking" => isHot ? "baking" : "nothing",
@@ -442,116 +443,8 @@ public static partial class MethodReading
     private static string? Nearest(List<DoneAt> found, int at) =>
         (found.FindLast(v => v.Index < at) ?? found.FirstOrDefault())?.Doing;
 
-    // An oven's heat, and whether it is for the fan.
-    private sealed record ToldHeat(Temperature Heat, bool WithFan);
-
-    // Of two heats, the one without the fan; of one, what its sentence says.
-    private static ToldHeat? HeatIn(string sentence)
-    {
-        var told = Heats()
-            .Matches(sentence)
-            .Select(m => (Match: m, Heat: HeatOf(m)))
-            .Where(h => h.Heat is not null)
-            .Select(h => new ToldHeat(h.Heat!.Value, IsForFan(sentence, h.Match)))
-            .ToList();
-        if (told is [var only])
-            return only with { WithFan = MethodWords.In("fan", sentence) is not null };
-        return told.Find(h => !h.WithFan) ?? told.FirstOrDefault();
-    }
-
-    // "160C fan", "160 °C (fan)", "fan 160".
-    private static bool IsForFan(string sentence, Match heat) =>
-        BesideFan(sentence[(heat.Index + heat.Length)..].TrimStart(' ', '(', ','), begins: true)
-        || BesideFan(sentence[..heat.Index].TrimEnd(' ', '(', ':'), begins: false);
-
-    private static bool BesideFan(string text, bool begins) =>
-        MethodWords.Words("fan", "on").Match(text) is { Success: true } fan
-        && (begins ? fan.Index == 0 : fan.Index + fan.Length == text.Length);
-
-    private static Temperature? HeatOf(Match match)
-    {
-        if (match.Groups["mark"].Success)
-            return GasMark(match.Groups["mark"].Value);
-        var figure = double.Parse(match.Groups["heat"].Value, CultureInfo.InvariantCulture);
-        var isFahrenheit = match.Groups["unit"].Value is "F" or "f";
-        var heat = isFahrenheit ? Temperature.FromFahrenheit(figure) : Temperature.FromCelsius(figure);
-        return OvenHeats.Holds(heat) ? heat : null;
-    }
-
-    // Cooler is water, dough or crumb; hotter is no home oven. Gas ¼ is the lowest mark. Ours.
-    private static readonly Band<Temperature> OvenHeats = new(Temperature.FromCelsius(110), Temperature.FromCelsius(320));
-
-    // Gas marks ¼, ½, 1 to 9. Makers' tables.
-    private static Temperature? GasMark(string mark) =>
-        mark switch
-        {
-            "¼" or "1/4" => Temperature.FromCelsius(110),
-            "½" or "1/2" => Temperature.FromCelsius(120),
-            [>= '1' and <= '9'] => Temperature.FromCelsius(Marks[mark[0] - '1']),
-            _ => null,
-        };
-
-    private static readonly ImmutableArray<int> Marks = [140, 150, 170, 180, 190, 200, 220, 230, 240];
-
-    private static Lasts? LastsOf(Match match)
-    {
-        if (match.Groups["hours"].Success)
-        {
-            var clock = TimeSpan.FromHours(int.Parse(match.Groups["hours"].Value, CultureInfo.InvariantCulture));
-            return Same(clock + TimeSpan.FromMinutes(int.Parse(match.Groups["past"].Value, CultureInfo.InvariantCulture)));
-        }
-        if (match.Groups["quarter"].Success)
-            return Same(TimeSpan.FromMinutes(15));
-        if (match.Groups["halfhour"].Success)
-            return Same(TimeSpan.FromMinutes(30));
-        if (NumberOf(match.Groups["from"].Value) is not { } from)
-            return null;
-        var to = match.Groups["to"].Success ? NumberOf(match.Groups["to"].Value) ?? from : from;
-        var unit = match.Groups["unit"].Value.ToLowerInvariant();
-        var one =
-            unit[0] is 'h' or 'u'
-            || unit.StartsWith("std", StringComparison.Ordinal)
-            || unit.StartsWith("stu", StringComparison.Ordinal)
-            || unit.StartsWith("or", StringComparison.Ordinal)
-                ? TimeSpan.FromHours(1)
-            : unit[0] == 's' ? TimeSpan.FromSeconds(1)
-            : TimeSpan.FromMinutes(1);
-        return from > 0 && to >= from ? new(one * from, one * to) : null;
-
-        static Lasts Same(TimeSpan span) => new(span, span);
-    }
-
-    private static double? NumberOf(string text)
-    {
-        if (Pantry.LineGrammar.NumberWords.TryGetValue(text, out var word))
-            return word;
-        text = text.Replace(',', '.').Trim();
-        if (text.Length > 2 && text[^2] == '/')
-            return (
-                (text.Length > 4 ? int.Parse(text[..^4], CultureInfo.InvariantCulture) : 0)
-                + (double)(text[^3] - '0') / (text[^1] - '0')
-            );
-        if (text.Length > 0 && Pantry.LineGrammar.Vulgars.TryGetValue(text[^1], out var part))
-            return part + (double.TryParse(text[..^1], CultureInfo.InvariantCulture, out var whole) ? whole : 0);
-        return double.TryParse(text, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) ? n : null;
-    }
-
-    private static int? PiecesIn(string text) =>
-        Pieces().Matches(text).Select(m => NumberOf(m.Groups["n"].Value)).FirstOrDefault(n => n is >= 1 and <= 100) is { } n
-            ? (int)n
-            : null;
-
     [GeneratedRegex(@"[.;\n]\s*(?!\d)|,\s*then\b", RegexOptions.IgnoreCase)]
     private static partial Regex Sentence();
-
-    private const string HeatsTold =
-        @"gas(?: mark)?\s*(?<mark>[1-9]|¼|½|1/4|1/2)|"
-        + @"(?<heat>\d{2,3})\s*(?:(?:°|º|degrees?|grad|degrés|grados|gradi)\s*(?<unit>[CF])?|(?<unit>[CF]))\b|"
-        + @"(?:at|bei|à|a|(?:oven|ofen|four|horno|forno)\s+(?:to|auf|à|a))\s+"
-        + @"(?<heat>1[4-9]\d|2[0-9]\d|3[0-2]\d)\b(?!\s*(?:g|ml|min))";
-
-    [GeneratedRegex(HeatsTold, RegexOptions.IgnoreCase)]
-    private static partial Regex Heats();
 
     [GeneratedRegex(@"(?<mm>\d{1,2}(?:[.,]\d)?)\s*mm\b", RegexOptions.IgnoreCase)]
     private static partial Regex Thick();
@@ -562,30 +455,4 @@ public static partial class MethodReading
 
     [GeneratedRegex(SizeTold, RegexOptions.IgnoreCase)]
     private static partial Regex PanSize();
-
-    private const string TimesTold =
-        @"\b(?<hours>[1-5]):(?<past>[0-5]\d)\b|"
-        + @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
-        + @"(?<halfhour>half an hour|halbe stunde|demi-heure|media hora|mezz['’]ora)|"
-        + @"(?<from>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|"
-        + @"(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
-        + @"twenty|an(?= hour)))"
-        + @"(?:\s*(?:-|–|to|or|bis|à|a)\s*(?<to>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?))?\s*"
-        + @"(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora|minutes?|minuten|minutos|minuti|mins?|"
-        + @"seconds?|secs?|sekunden|secondes|segundos|secondi|s)\b";
-
-    [GeneratedRegex(TimesTold, RegexOptions.IgnoreCase)]
-    private static partial Regex Times();
-
-    private const string PiecesTold =
-        @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives)\s*:?\s*(?:about\s+|ca\.?\s+|unos\s+|environ\s+|circa\s+)?"
-        + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
-        + @"(?!\s*(?:[-–]\s*\d+\s*)?(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|"
-        + @"person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
-        + @"(?<![x×/\d]\s?)(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf(?! (?:tin|pan))|pieces|"
-        + @"balls|batons|knots|flatbreads|"
-        + @"brötchen|stück|brezeln|panini|pains|panecillos)\b";
-
-    [GeneratedRegex(PiecesTold, RegexOptions.IgnoreCase)]
-    private static partial Regex Pieces();
 }

@@ -76,8 +76,12 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             MethodReading.Clauses("late", method),
             MethodReading.Clauses("fried", method)
         );
+        var beeped = MethodReading.Clauses("beep", method);
         foreach (var section in sections.Where(s => s.Use == Use.Dough))
+        {
             Strew(section.Lines, strewn);
+            HoldForBeep(section.Lines, beeped);
+        }
         byHand |= MethodReading.IsByHand(method);
         return new(title, [.. Sections().Select(s => AsTold(s, late, fried))], byHand, method)
         {
@@ -152,12 +156,22 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             row is { Use: Use.Dough, Role: Role.Other, AtBeep: false }
             && row.Ingredient.Split(' ')[^1] is "seeds" or "seed"
             && Telling(strewn, ["the seeds", row.Called ?? row.Ingredient]).Any();
+        Put(lines, IsStrewn, row => row with { Use = Use.Topping });
+    }
+
+    // Fruit, nuts and the like that its method adds when the machine calls for them.
+    private static void HoldForBeep(List<ReadLine> lines, ImmutableArray<string> beeped)
+    {
+        bool IsHeld(ReadRow row) =>
+            row is { Use: Use.Dough, Role: Role.Other } && Telling(beeped, [(row.Called ?? row.Ingredient).Split(' ')[^1]]).Any();
+        Put(lines, IsHeld, row => row with { AtBeep = true });
+    }
+
+    private static void Put(List<ReadLine> lines, Func<ReadRow, bool> which, Func<ReadRow, ReadRow> how)
+    {
         for (var i = 0; i < lines.Count; i++)
-            if (lines[i].Rows.Any(IsStrewn))
-                lines[i] = lines[i] with
-                {
-                    Rows = [.. lines[i].Rows.Select(r => IsStrewn(r) ? r with { Use = Use.Topping } : r)],
-                };
+            if (lines[i].Rows.Any(which))
+                lines[i] = lines[i] with { Rows = [.. lines[i].Rows.Select(r => which(r) ? how(r) : r)] };
     }
 
     // Those that name one of these.

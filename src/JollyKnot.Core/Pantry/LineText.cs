@@ -16,6 +16,8 @@ internal static partial class LineText
         line = Thousands().Replace(line, "$1$2");
         line = NameAndNumber().Replace(line, "$1 $2");
         line = BrushWith().Replace(line, "$1");
+        line = SoakedBehind().Replace(line, " + ${what}");
+        line = PacketOfYeast().Replace(line, "${count} 0.25 ");
         line = Packed()
             .Replace(line, m => $"{CountOf(m.Groups["count"].Value)} x {m.Groups["size"].Value} {m.Groups["unit"].Value} ");
         line = Between().Replace(line, "${from} - ");
@@ -27,6 +29,22 @@ internal static partial class LineText
     // ".25 oz".
     [GeneratedRegex(@"(?<![\p{L}\p{N}.,])\.(?=\d)")]
     private static partial Regex NakedPoint();
+
+    // "100 g linseed, overnight in 150 ml of water soaked", as German has it.
+    [GeneratedRegex(
+        @"[,(]?\s*\b(?:über nacht\s+|(?:für\s+)?[\d½]+\s*(?:stunden?|std\.?|h|minuten|min\.?)\s+)?in\s+(?=[\d½¼¾])"
+            + @"(?<what>[^,;()]+?)\s+(?:eingeweicht|gequollen|gelöst|aufgelöst|verrührt|angerührt)\b\)?",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex SoakedBehind();
+
+    // "1 1/4 ounce package yeast": one of a quarter of an ounce, as the trade packs it.
+    [GeneratedRegex(
+        @"^\s*(?<count>[1-9])\s+1/4[-\s]?"
+            + @"(?=(?:ounces?|oz)\.?\s+(?:packages?|packets?|envelopes?|pkgs?|packs?|sachets?)\b.*yeast)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex PacketOfYeast();
 
     // "one 14-ounce can".
     [GeneratedRegex(
@@ -68,6 +86,8 @@ internal static partial class LineText
     // What is told as one, and is two: "yeast dissolved in ¼ cup water", "zest and juice of half an orange".
     public static string InTwo(string text)
     {
+        text = InSomeWater().Replace(text, ", soaked");
+        text = FriedIn().Replace(text, "${how} plus ");
         text = DissolvedIn().Replace(text, "and ");
         text = EachItsUse().Replace(text, "${one} ${name} ${use} plus ${other} ${name} ${otherUse}");
         text = OfWhich().Replace(text, m => $"{Left(m)} g {m.Groups["name"].Value} plus {m.Groups["part"].Value} g ");
@@ -116,9 +136,24 @@ internal static partial class LineText
     private static bool IsPart(string heading) =>
         Uses.OfHeading(heading) is Use.Wash or Use.Topping or Use.Filling or Use.Bath && !Ingredients.IsName(heading);
 
+    // "1 onion, chopped and fried in 1 tbsp butter".
     [GeneratedRegex(
-        @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|stirred|softened|sprinkled|whisked|beaten|mixed)\s+"
-            + @"(?:in|into|over|on|with)|per)\s+(?=[\d½¼¾⅓⅔⅛])",
+        @"\b(?<how>fried|sautéed|softened|cooked|caramelised|caramelized)\s+in\s+(?=[\d½¼¾⅓⅔⅛])",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex FriedIn();
+
+    // "raisins soaked in warm water": how they are, not how much water the dough gets.
+    [GeneratedRegex(
+        @"[,\s]+soaked\s+(?:overnight\s+)?in\s+(?:(?:luke)?(?:warm|hot|cold|boiling)\s+)?water"
+            + @"(?:\s+(?:luke)?(?:warm|hot|cold))?\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex InSomeWater();
+
+    [GeneratedRegex(
+        @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|steeped|stirred|softened|sprinkled|whisked|beaten|mixed)\s+"
+            + @"(?:overnight\s+|for\s+[\w½]+\s+(?:minutes?|mins?|hours?|h)\s+)?(?:in|into|over|on|with)|per)\s+(?=[\d½¼¾⅓⅔⅛])",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex DissolvedIn();

@@ -112,7 +112,7 @@ public static partial class Uses
 
     private static readonly Regex SomeMore = new(
         @"(?:[,(]\s*|[\s,(]+(?:plus|and|with|\+)\s+)"
-            + @"(?:(?:alittle\s+|a\s+bit\s+|some\s+)?(?:more|extra)|alittle)\b(?<rest>[^)]*)\)?",
+            + @"(?:(?:alittle\s+|a\s+bit\s+|some\s+|an\s+)?(?:more|extra)|alittle)\b(?<rest>[^)]*)\)?",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     );
 

@@ -1,0 +1,173 @@
+// The figures of a method: its times, its heats, how many pieces it makes, in words and numbers of five languages.
+using System.Collections.Immutable;
+using System.Globalization;
+using System.Text.RegularExpressions;
+using JollyKnot.Core.Measures;
+
+namespace JollyKnot.Core.Doughs;
+
+// An oven's heat, and whether it is for the fan.
+internal sealed record ToldHeat(Temperature Heat, bool WithFan);
+
+internal static partial class MethodFigures
+{
+    // Of two heats, the one without the fan; of one, what its sentence says.
+    public static ToldHeat? HeatIn(string sentence)
+    {
+        var told = Heats()
+            .Matches(sentence)
+            .Select(m => (Match: m, Heat: HeatOf(m)))
+            .Where(h => h.Heat is not null)
+            .Select(h => new ToldHeat(h.Heat!.Value, IsForFan(sentence, h.Match)))
+            .ToList();
+        if (told is [var only])
+            return only with { WithFan = MethodWords.In("fan", sentence) is not null };
+        return told.Find(h => !h.WithFan) ?? told.FirstOrDefault();
+    }
+
+    // "160C fan", "160 °C (fan)", "fan 160".
+    private static bool IsForFan(string sentence, Match heat) =>
+        BesideFan(sentence[(heat.Index + heat.Length)..].TrimStart(' ', '(', ','), begins: true)
+        || BesideFan(sentence[..heat.Index].TrimEnd(' ', '(', ':'), begins: false);
+
+    private static bool BesideFan(string text, bool begins) =>
+        MethodWords.Words("fan", "on").Match(text) is { Success: true } fan
+        && (begins ? fan.Index == 0 : fan.Index + fan.Length == text.Length);
+
+    private static Temperature? HeatOf(Match match)
+    {
+        if (match.Groups["mark"].Success)
+            return GasMark(match.Groups["mark"].Value);
+        var figure = double.Parse(match.Groups["heat"].Value, CultureInfo.InvariantCulture);
+        var isFahrenheit = match.Groups["unit"].Value is "F" or "f";
+        var heat = isFahrenheit ? Temperature.FromFahrenheit(figure) : Temperature.FromCelsius(figure);
+        return OvenHeats.Holds(heat) ? heat : null;
+    }
+
+    // Cooler is water, dough or crumb; hotter is no home oven. Gas ¼ is the lowest mark. Ours.
+    private static readonly Band<Temperature> OvenHeats = new(Temperature.FromCelsius(110), Temperature.FromCelsius(320));
+
+    // Gas marks ¼, ½, 1 to 9. Makers' tables.
+    private static Temperature? GasMark(string mark) =>
+        mark switch
+        {
+            "¼" or "1/4" => Temperature.FromCelsius(110),
+            "½" or "1/2" => Temperature.FromCelsius(120),
+            [>= '1' and <= '9'] => Temperature.FromCelsius(Marks[mark[0] - '1']),
+            _ => null,
+        };
+
+    private static readonly ImmutableArray<int> Marks = [140, 150, 170, 180, 190, 200, 220, 230, 240];
+
+    public static Lasts? LastsOf(Match match)
+    {
+        if (match.Groups["hours"].Success)
+        {
+            var clock = TimeSpan.FromHours(int.Parse(match.Groups["hours"].Value, CultureInfo.InvariantCulture));
+            return Same(clock + TimeSpan.FromMinutes(int.Parse(match.Groups["past"].Value, CultureInfo.InvariantCulture)));
+        }
+        if (match.Groups["quarter"].Success)
+            return Same(TimeSpan.FromMinutes(15));
+        if (match.Groups["halfhour"].Success)
+            return Same(TimeSpan.FromMinutes(30));
+        if (NumberOf(match.Groups["from"].Value) is not { } from)
+            return null;
+        var to = match.Groups["to"].Success ? NumberOf(match.Groups["to"].Value) ?? from : from;
+        var unit = match.Groups["unit"].Value.ToLowerInvariant();
+        var one =
+            unit[0] is 'h' or 'u'
+            || unit.StartsWith("std", StringComparison.Ordinal)
+            || unit.StartsWith("stu", StringComparison.Ordinal)
+            || unit.StartsWith("or", StringComparison.Ordinal)
+                ? TimeSpan.FromHours(1)
+            : unit[0] == 's' ? TimeSpan.FromSeconds(1)
+            : TimeSpan.FromMinutes(1);
+        var more = TimeSpan.FromMinutes(
+            match.Groups["half"].Success ? 30
+            : match.Groups["more"].Success ? int.Parse(match.Groups["more"].ValueSpan, CultureInfo.InvariantCulture)
+            : 0
+        );
+        return from > 0 && to >= from ? new(one * from + more, one * to + more) : null;
+
+        static Lasts Same(TimeSpan span) => new(span, span);
+    }
+
+    public static double? NumberOf(string text)
+    {
+        if (Pantry.LineGrammar.NumberWords.TryGetValue(text, out var word))
+            return word;
+        text = text.Replace(',', '.').Trim();
+        if (text.Length > 2 && text[^2] == '/')
+            return (
+                (text.Length > 4 ? int.Parse(text[..^4], CultureInfo.InvariantCulture) : 0)
+                + (double)(text[^3] - '0') / (text[^1] - '0')
+            );
+        if (text.Length > 0 && Pantry.LineGrammar.Vulgars.TryGetValue(text[^1], out var part))
+            return part + (double.TryParse(text[..^1], CultureInfo.InvariantCulture, out var whole) ? whole : 0);
+        return double.TryParse(text, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) ? n : null;
+    }
+
+    public static int? PiecesIn(string text) =>
+        Pieces().Matches(text).Select(CountOf).FirstOrDefault(n => n is >= 1 and <= 100) is { } n ? (int)n : null;
+
+    private static double? CountOf(Match told) => told.Groups["two"].Success ? 2 : NumberOf(told.Groups["n"].Value);
+
+    // Each time a sentence tells, and where; "45 minutes-1 hour" is one.
+    public static IEnumerable<(int At, Lasts Lasts)> TimesIn(string sentence)
+    {
+        var told = Times()
+            .Matches(sentence)
+            .Select(m => (At: m.Index, End: m.Index + m.Length, Lasts: LastsOf(m)))
+            .Where(t => t.Lasts is not null)
+            .ToList();
+        for (var i = 0; i < told.Count; i++)
+        {
+            var (at, end, lasts) = told[i];
+            if (i + 1 < told.Count && Until().IsMatch(sentence[end..told[i + 1].At]) && told[i + 1].Lasts!.To >= lasts!.From)
+                lasts = new(lasts.From, told[++i].Lasts!.To);
+            yield return (at, lasts!);
+        }
+    }
+
+    [GeneratedRegex(@"^\s*(?:-|–|to|or|bis|à|a)\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex Until();
+
+    private const string HeatsTold =
+        @"gas(?: mark)?\s*(?<mark>[1-9]|¼|½|1/4|1/2)|"
+        + @"(?<heat>\d{2,3})\s*(?:(?:°|º|degrees?|grad|degrés|grados|gradi)\s*(?<unit>[CF])?|(?<unit>[CF]))\b|"
+        + @"(?:at|bei|à|a|(?:oven|ofen|four|horno|forno)\s+(?:to|auf|à|a))\s+"
+        + @"(?<heat>1[4-9]\d|2[0-9]\d|3[0-2]\d)\b(?!\s*(?:g|ml|min))";
+
+    [GeneratedRegex(HeatsTold, RegexOptions.IgnoreCase)]
+    public static partial Regex Heats();
+
+    private const string TimesTold =
+        @"\b(?<hours>[1-5]):(?<past>[0-5]\d)\b|"
+        + @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
+        + @"(?<halfhour>half an hour|halbe stunde|demi-heure|media hora|mezz['’]ora)|"
+        + @"(?<from>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|"
+        + @"(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
+        + @"twenty|an(?= hour)))"
+        + @"(?:\s*(?:-|–|to|or|bis|à|a)\s*(?<to>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?))?\s*"
+        + @"(?:(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora)\b"
+        + @"(?:\s+(?<half>and a half|e mezza|y media|et demie)\b|"
+        + @"\s*(?:(?:and|und|et|y|e)\s+)?(?<more>[1-5]?\d)\s*(?:minutes?|minuten|minutos|minuti|mins?)\b)?|"
+        + @"(?<unit>minutes?|minuten|minutos|minuti|mins?|seconds?|secs?|sekunden|secondes|segundos|secondi|s)\b)";
+
+    [GeneratedRegex(TimesTold, RegexOptions.IgnoreCase)]
+    public static partial Regex Times();
+
+    private const string PiecesTold =
+        @"(?:divide|cut|split) (?:the dough |it )?in(?:to)? "
+        + @"(?:(?<two>half|halves)\b|(?<n>two|three|four|five|six|eight)\b(?=\s*[,.;]))|"
+        + @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives)\s*:?\s*(?:about\s+|ca\.?\s+|unos\s+|environ\s+|circa\s+)?"
+        + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
+        + @"(?!\s*(?:[-–]\s*\d+\s*)?(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|"
+        + @"person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
+        + @"(?<![x×/\d]\s?)(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf(?! (?:tin|pan))|pieces|"
+        + @"balls|batons|knots|flatbreads|"
+        + @"brötchen|stück|brezeln|panini|pains|panecillos)\b";
+
+    [GeneratedRegex(PiecesTold, RegexOptions.IgnoreCase)]
+    private static partial Regex Pieces();
+}

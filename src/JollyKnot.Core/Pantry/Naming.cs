@@ -1,0 +1,142 @@
+// What a line's words name: the pantry's ingredient, or the nearest to it, and how it is prepared.
+using System.Collections.Frozen;
+using System.Collections.Immutable;
+
+namespace JollyKnot.Core.Pantry;
+
+// What was named; what it is reckoned like where the pantry does not know it.
+internal sealed record Identified(
+    string Name,
+    Ingredient? Ingredient,
+    Ingredient? Like,
+    ImmutableArray<string> Manner,
+    string Preparation
+);
+
+internal static class Naming
+{
+    // Words that say how a thing is, not what it is.
+    public static FrozenSet<string> Manner { get; } =
+        string.Join(
+                ' ',
+                "of the a an and or in at for with from to plus your some more extra as i e g about approx approximately "
+                    + "each total need needed taste serve",
+                "softened soft melted beaten lightly well whisked lukewarm warm warmed hot cold cool cooled chilled ice icy "
+                    + "tepid boiling boiled room temperature temp blood hand",
+                "divided sifted packed firmly lightly loosely level levelled leveled heaped heaping rounded scant generous "
+                    + "good fresh freshly finely roughly coarsely thinly",
+                "grated shredded chopped diced sliced minced crushed ground crumbled cubed peeled drained rinsed toasted "
+                    + "roasted pitted seedless raw cooked fried mashed scalded riced boiled",
+                "large medium small xl jumbo big free range organic local best quality unbleached bleached stoneground "
+                    + "stone milled enriched pure natural",
+                "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active bubbly fed "
+                    + "plain strong pack packet sachet cube can tin jar carton tub size sized",
+                "alittle dusting greasing brushing glazing sprinkling rolling kneading optional preferably ideally homemade "
+                    + "leftover day old thick thin runny clear liquid powdered without shell shells"
+            )
+            .Split(' ')
+            .ToFrozenSet();
+
+    // What many things share: with an unknown word before it, it is another thing.
+    private static readonly FrozenSet<string> Heads = (
+        "flour oil milk butter sugar cheese seed powder cream yeast salt syrup vinegar juice starch water nut spice "
+        + "herb white yolk fruit sauce egg"
+    )
+        .Split(' ')
+        .ToFrozenSet();
+
+    // Words that are an ingredient only when they stand alone.
+    private static readonly FrozenSet<string> Adjectives = "plain white strong rye wholemeal spelt malt barley"
+        .Split(' ')
+        .ToFrozenSet();
+
+    // Behind these stands how it is, not what it is.
+    private static readonly ImmutableArray<string> Commas = [",", ";", " - ", " – "];
+
+    // "butter, softened": the ingredient is what stands before the comma, unless only both together are one.
+    public static Identified Of(string words, HouseholdPantry pantry)
+    {
+        var comma = Commas.Select(c => words.IndexOf(c, StringComparison.Ordinal)).Where(i => i >= 0).DefaultIfEmpty(-1).Min();
+        var (before, after) = comma < 0 ? (words, "") : (words[..comma], words[(comma + 1)..].Trim(' ', '-', '–'));
+        var first = Match(before, pantry);
+        if (first.Ingredient is null && after.Length > 0 && Match(words, pantry) is { Ingredient: not null } both)
+            return both;
+        if (
+            first.Ingredient is { Like: "fresh fruit", Name: var fruit }
+            && first.Manner.Contains("dried")
+            && pantry.Find($"dried {fruit}") is { } dried
+        )
+            first = first with { Ingredient = dried, Like = dried };
+        if (after.Length > 0 && first.Ingredient is { } raw && Ingredients.Cooked(raw.Name, Phrase.Split(after)) is { } cooked)
+            first = first with { Ingredient = pantry.Find(cooked), Like = pantry.Find(cooked) };
+        return first with
+        {
+            Preparation = string.Join(", ", new[] { first.Preparation, after }.Where(p => p.Length > 0)),
+            Manner = [.. first.Manner, .. Phrase.Split(after)],
+        };
+    }
+
+    private static Identified Match(string words, HouseholdPantry pantry)
+    {
+        var all = Phrase
+            .Split(words)
+            .Where(w => w.Length > 0 && !char.IsDigit(w[0]) || w is "00" or "405" or "550")
+            .ToImmutableArray();
+        if (pantry.Find(string.Join(' ', all)) is { } exact)
+            return new(exact.Name, exact, exact, all, "");
+        // "milk or water": the first of the two.
+        var or = all.IndexOf("or");
+        if (or > 0 && Match(string.Join(' ', all[..or]), pantry) is { Ingredient: not null } oneOf)
+            return oneOf with { Preparation = "or " + string.Join(' ', all[(or + 1)..]) };
+
+        (int From, int To, Ingredient Found)? best = null;
+        for (var from = 0; from < all.Length; from++)
+            for (var to = Math.Min(all.Length, from + 5); to > from; to--)
+                if (
+                    (best is null || to - from >= best.Value.To - best.Value.From)
+                    && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
+                )
+                    best = (from, to, found);
+        // Words of manner may stand between: "strong organic white flour".
+        var plain = all.Where(w =>
+                !Manner.Contains(w)
+                || w
+                    is "plain"
+                        or "strong"
+                        or "whole"
+                        or "dry"
+                        or "dried"
+                        or "active"
+                        or "fresh"
+                        or "ripe"
+                        or "white"
+                        or "ground"
+                        or "raw"
+                        or "cooked"
+                        or "fried"
+                        or "smoked"
+            )
+            .ToImmutableArray();
+        var core = all.Where(w => !Manner.Contains(w)).ToImmutableArray();
+        foreach (var fewer in new[] { plain, core })
+            if (
+                fewer.Length > 0
+                && (best is null || fewer.Length > best.Value.To - best.Value.From)
+                && pantry.Find(string.Join(' ', fewer)) is { } direct
+            )
+                return new(direct.Name, direct, direct, all, string.Join(' ', all.Except(fewer).Where(w => w.Length > 2)));
+        if (best is not { } b || b.To - b.From == 1 && all.Length > 1 && Adjectives.Contains(all[b.From]))
+            return new(words.Trim(), null, null, all, "");
+        var left = all.Where((w, i) => i < b.From || i >= b.To)
+            .Where(w => w.Length > 1 && !Manner.Contains(w) && !Manner.Contains(Phrase.Singular(w)))
+            .ToList();
+        var another = left.Count > 0 && b.To - b.From == 1 && Heads.Contains(Phrase.Singular(all[b.From])) || left.Count > 3;
+        return new(
+            another ? words.Trim() : b.Found.Name,
+            another ? null : b.Found,
+            b.Found,
+            all,
+            string.Join(' ', all.Where((w, i) => (i < b.From || i >= b.To) && w.Length > 2 && w is not ("the" or "for" or "and")))
+        );
+    }
+}
