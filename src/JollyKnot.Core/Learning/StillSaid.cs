@@ -13,6 +13,8 @@ public static class StillSaid
     {
         ArgumentNullException.ThrowIfNull(bake);
         ArgumentNullException.ThrowIfNull(forgotten);
+        if (forgotten.Count == 0)
+            return bake.Lessons;
         bool Is(string thing) => forgotten.Any(f => f.Thing == thing && (bake.End.At ?? bake.End.Ready) <= f.Until);
         var said = bake.Lessons;
         return said with { Ovens = [.. said.Ovens.Where(o => !Is(o.Oven))], Paces = [.. said.Paces.Where(p => !Is(p.Place))] };

@@ -38,7 +38,7 @@ public sealed record Slot(Step Step, DateTimeOffset Start, DateTimeOffset End, S
 /// <param name="Slots">In the order of the chain.</param>
 public sealed record Timetable(ImmutableArray<Slot> Slots)
 {
-    private readonly ImmutableDictionary<StepId, Slot> byId = Slots.ToImmutableDictionary(s => s.Step.Id);
+    private readonly Dictionary<StepId, Slot> byId = Slots.ToDictionary(s => s.Step.Id);
 
     /// <summary>The slot of a step, or null when the bake has no such step.</summary>
     public Slot? this[StepId id] => byId.GetValueOrDefault(id);

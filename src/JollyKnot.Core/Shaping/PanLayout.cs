@@ -137,15 +137,17 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
         ImmutableArray<Seat> Grid(Footprint lies, double gap)
         {
             var (a, b) = (lies.Length.Millimetres, lies.Width.Millimetres);
-            List<ImmutableArray<Seat>> ways = [Rows(a, b, gap, length, width, false, false)];
+            var straight = new SeatRows(a, b, gap, length, width);
             if (!lies.IsRound)
-                ways.Add(Rows(b, a, gap, length, width, false, true));
-            else
             {
-                ways.Add(Rows(a, a, gap, length, width, true, false));
-                ways.Add([.. Rows(a, a, gap, width, length, true, false).Select(s => new Seat(s.Y, s.X))]);
+                var across = new SeatRows(b, a, gap, length, width) { Across = true };
+                return (across.Holds > straight.Holds ? across : straight).Seats();
             }
-            return ways.MaxBy(w => w.Length);
+            var staggered = straight with { Staggered = true };
+            var sideways = new SeatRows(a, a, gap, width, length) { Staggered = true };
+            if (sideways.Holds > Math.Max(straight.Holds, staggered.Holds))
+                return [.. sideways.Seats().Select(s => new Seat(s.Y, s.X))];
+            return (staggered.Holds > straight.Holds ? staggered : straight).Seats();
         }
     }
 
@@ -153,36 +155,46 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
     public const double TouchingGapMost = 20;
 
     private static double TouchingGap(Family family) => Math.Min(family.Gap.Millimetres, TouchingGapMost);
+}
 
-    // Rows along the length; staggered, every second one is shifted by half a piece and they lie closer by the root of three
-    // quarters.
-    internal static ImmutableArray<Seat> Rows(
-        double a,
-        double b,
-        double gap,
-        double length,
-        double width,
-        bool staggered,
-        bool across
-    )
+// Pieces of one size in rows along a pan's length, in millimetres; staggered, every second row is shifted by half a piece and
+// they lie closer by the root of three quarters.
+internal sealed record SeatRows(double Long, double Deep, double Gap, double Length, double Width)
+{
+    // The pieces' longer way lies along the pan's width.
+    public bool Across { get; init; }
+
+    public bool Staggered { get; init; }
+
+    private double Pitch => (Deep + Gap) * (Staggered ? Math.Sqrt(.75) : 1);
+
+    private int Rows => Fit(Deep, Width, Pitch);
+
+    private int InRow => Fit(Long, Length, Long + Gap);
+
+    private int InShifted => Staggered ? Fit(Long, Length - (Long + Gap) / 2, Long + Gap) : 0;
+
+    // How many they are; none where not one fits into a row.
+    public int Holds =>
+        InRow == 0 ? 0
+        : Staggered ? (Rows + 1) / 2 * InRow + Rows / 2 * InShifted
+        : Rows * InRow;
+
+    public ImmutableArray<Seat> Seats()
     {
-        var seats = ImmutableArray.CreateBuilder<Seat>();
-        var pitch = (b + gap) * (staggered ? Math.Sqrt(.75) : 1);
-        var rows = Fit(b, width, pitch);
-        var (inRow, shifted) = (Fit(a, length, a + gap), staggered ? Fit(a, length - (a + gap) / 2, a + gap) : 0);
-        if (inRow == 0)
-            return [];
+        var (rows, inRow, shifted, pitch) = (Rows, InRow, InShifted, Pitch);
+        var seats = ImmutableArray.CreateBuilder<Seat>(Holds);
         // What is over is shared out left and right, top and bottom.
-        var (left, top) = ((length - (inRow - 1) * (a + gap)) / 2, (width - (rows - 1) * pitch) / 2);
-        if (staggered && shifted == inRow)
-            left -= (a + gap) / 4;
-        for (var r = 0; r < rows; r++)
+        var (left, top) = ((Length - (inRow - 1) * (Long + Gap)) / 2, (Width - (rows - 1) * pitch) / 2);
+        if (Staggered && shifted == inRow)
+            left -= (Long + Gap) / 4;
+        for (var r = 0; r < rows && inRow > 0; r++)
         {
-            var moved = staggered && r % 2 == 1;
+            var moved = Staggered && r % 2 == 1;
             for (var i = 0; i < (moved ? shifted : inRow); i++)
-                seats.Add(new(left + (moved ? (a + gap) / 2 : 0) + i * (a + gap), top + r * pitch, across));
+                seats.Add(new(left + (moved ? (Long + Gap) / 2 : 0) + i * (Long + Gap), top + r * pitch, Across));
         }
-        return seats.ToImmutable();
+        return seats.MoveToImmutable();
     }
 
     private static int Fit(double size, double room, double pitch) =>

@@ -76,7 +76,7 @@ public sealed record RingSheet(Length Ring, Mass Each, ImmutableArray<Rolling> R
         for (var proportion = 1d; proportion <= 3; proportion += .05)
         {
             var width = Math.Sqrt(area / proportion);
-            var rings = PanLayout.Rows(ring, ring, Clear, area / width, width, true, false);
+            var rings = new SeatRows(ring, ring, Clear, area / width, width) { Staggered = true }.Seats();
             if (rings.Length > best.Rings.Length)
                 best = new(Length.FromMillimetres(area / width), Length.FromMillimetres(width), rings);
         }

@@ -47,13 +47,11 @@ public sealed record PartShare(PartKind Kind, string Name, Mass Total, Mass Each
 
 /// <summary>What one cut lies in.</summary>
 /// <param name="Id">The pan.</param>
-/// <param name="Layout">One of these pans, to scale.</param>
 /// <param name="Pans">Pans filled.</param>
 /// <param name="Loads">Times the oven is loaded.</param>
-public sealed record PanView(string Id, string Name, PanLayout Layout, int Pans, int Loads)
+public sealed record PanView(string Id, string Name, int Pans, int Loads)
 {
-    internal static PanView Of(PanChoice choice) =>
-        new(choice.Layout.Tin.Id, choice.Layout.Tin.Name, choice.Layout, choice.Pans, choice.Loads);
+    internal static PanView Of(PanChoice choice) => new(choice.Layout.Tin.Id, choice.Layout.Tin.Name, choice.Pans, choice.Loads);
 }
 
 /// <summary>What a recipe says beside what is reckoned: either can be taken.</summary>
@@ -143,6 +141,9 @@ public sealed record CutView(
     string? WouldHold
 )
 {
+    /// <summary>How it lies in the first of its pans, to scale; null where nothing holds it.</summary>
+    public PanLayout? OnPan { get; init; }
+
     /// <summary>How one tray would be enough; null where it is anyway, or cannot be.</summary>
     public OneTrayView? OneTray { get; init; }
 }
@@ -421,6 +422,7 @@ public static class LayoutEndpoints
             spec.RacksFor(bread),
             bread.Touching
         );
+        var best = pans.OrderByDescending(p => p.Layout.Tin == bread.Pan).ToImmutableArray();
         return new(
             bread.Family.Id,
             cut.Pieces == 1 ? Voice.One(bread.Family.Name) : bread.Family.Name,
@@ -456,13 +458,14 @@ public static class LayoutEndpoints
                 is var rings
                 ? new(rings.Ring, bread.Family.Thickness!.Value, [.. rings.Rollings.Select(r => r.Rings.Length)], rings.Scrap)
                 : null,
-            [.. pans.OrderByDescending(p => p.Layout.Tin == bread.Pan).Select(PanView.Of)],
+            [.. best.Select(PanView.Of)],
             bread.Family.Slashes,
             bread.BallsRest,
             [.. Enumerable.Range(1, spec.Dough.Parts.Length).Where(bread.IsGiven)],
             bread.Pan is null && Fits.Of(bread, each, cut.Pieces, kitchen, oven) is { } fits ? words.Of(fits, bread) : null
         )
         {
+            OnPan = best.FirstOrDefault()?.Layout,
             OneTray = OneTrayView.Of(spec, bread, each, cut.Pieces, kitchen),
         };
     }

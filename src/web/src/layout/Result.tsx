@@ -307,14 +307,15 @@ function WhereTheyGo({ layout, baked, recipe, onOneTray }: Pick<Props, 'layout' 
 
 function OnPan({ cut, pan, onOneTray }: { cut: Cut; pan: Schemas['PanView']; onOneTray: (panId: string) => void }) {
   const { length } = useUnits();
-  const { oneTray } = cut;
+  const { oneTray, onPan } = cut;
+  if (!onPan) return null;
   return (
     <figure className="pan-here">
-      <PanPicture layout={pan.layout} room={280} />
+      <PanPicture layout={onPan} room={280} />
       <figcaption>
         {pan.pans > 1 ? `${pan.pans} × ` : ''}
-        {pan.name}, {length(pan.layout.tin.length)}
-        {cut.roundTin !== null && pan.layout.touching && (
+        {pan.name}, {length(onPan.tin.length)}
+        {cut.roundTin !== null && onPan.touching && (
           <span className="muted"> · they would fill a round tin of {length(cut.roundTin)}</span>
         )}
         {pan.loads > 1 && <span className="late"> · {pan.loads} loads</span>}
