@@ -37,7 +37,7 @@ async function call(path, body, method = 'POST') {
 }
 
 async function start() {
-  const dll = join(root, 'src/JollyKnot.Server/bin/Release/net10.0/JollyKnot.Server.dll');
+  const dll = join(root, '.run/server/JollyKnot.Server.dll');
   const child = spawn('dotnet', [dll, '--demo', 'true', '--data', data, '--port', String(port)], { stdio: 'ignore' });
   for (let i = 0; i < 600; i++) {
     if (

@@ -14,7 +14,7 @@ const say = (text) => console.log(`· ${text}`);
 const quantile = (xs, q) => [...xs].sort((a, b) => a - b)[Math.min(xs.length - 1, Math.floor(xs.length * q))];
 
 async function start() {
-  const dll = join(root, 'src/JollyKnot.Server/bin/Release/net10.0/JollyKnot.Server.dll');
+  const dll = join(root, '.run/server/JollyKnot.Server.dll');
   const child = spawn('dotnet', [dll, '--demo', 'true', '--data', data, '--port', '5485'], { stdio: 'ignore' });
   const healthy = () =>
     fetch(`${base}/health`)

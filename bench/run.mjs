@@ -45,7 +45,7 @@ sh('npx vite build --logLevel error', join(root, 'bench/bare'));
 const data = mkdtempSync(join(tmpdir(), 'jolly-bench-'));
 const apps = {
   ours: [
-    'src/JollyKnot.Server/bin/Release/net10.0/JollyKnot.Server.dll',
+    '.run/server/JollyKnot.Server.dll',
     '--webroot',
     join(root, 'src/web/dist'),
     '--demo',

@@ -214,7 +214,7 @@ static async Task<int> Serve(string[] args, PutBack putBack)
         await app.Services.GetRequiredService<BakeBook>().CloseOld(app.Services.GetRequiredService<HouseClock>().GetUtcNow());
         if (demo)
             await DemoSeed.Run(app.Services);
-        _ = Warm(app.Services);
+        app.Lifetime.ApplicationStarted.Register(() => _ = Warm(app.Services));
     }
     var isOnTheNet = IsOnTheNet(app);
     await app.RunAsync();

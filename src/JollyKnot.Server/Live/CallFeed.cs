@@ -6,8 +6,13 @@ using Microsoft.AspNetCore.SignalR;
 namespace JollyKnot.Server.Live;
 
 /// <summary>Calls the screens when something changes or becomes due, also those whose tab sleeps.</summary>
-public sealed class CallFeed(BakeBook book, IHubContext<LiveHub, ILiveScreen> screens, HouseClock clock, ILogger<CallFeed> log)
-    : BackgroundService
+public sealed class CallFeed(
+    BakeBook book,
+    IHubContext<LiveHub, ILiveScreen> screens,
+    HouseClock clock,
+    IHostApplicationLifetime house,
+    ILogger<CallFeed> log
+) : BackgroundService
 {
     // A call may be planned for a moment that the wait just misses.
     private static readonly TimeSpan AtLeast = TimeSpan.FromMilliseconds(200),
@@ -21,9 +26,13 @@ public sealed class CallFeed(BakeBook book, IHubContext<LiveHub, ILiveScreen> sc
             _ = screens.Clients.All.BakeChanged(bake);
             changed.Release();
         }
+        // Whoever comes first is answered first.
+        var open = new TaskCompletionSource(TaskCreationOptions.RunContinuationsAsynchronously);
+        await using var opens = house.ApplicationStarted.Register(open.SetResult);
         book.Changed += Heard;
         try
         {
+            await open.Task.WaitAsync(stoppingToken);
             var seen = clock.GetUtcNow();
             while (!stoppingToken.IsCancellationRequested)
             {
