@@ -261,7 +261,6 @@ test('what breaks in one picture stays there: the sentence and its control go on
   await page.visit(`/bench/${proving.id}`);
   await expect(page.getByRole('alert')).toContainText('This picture cannot be shown. Everything that was told is kept.');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  // One may be on its way still.
   await page.unrouteAll({ behavior: 'ignoreErrors' });
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
