@@ -44,9 +44,9 @@ async function underRoof(line) {
 
 export class Server {
   /** A house with a port and a store of its own; one that is to be killed wants a process of its own. */
-  constructor(port, { speed = 1, demo = true, alone = true } = {}) {
+  constructor(port, { speed = 1, demo = true, alone = true, house } = {}) {
     Object.assign(this, { port, alone, url: `http://127.0.0.1:${port}`, data: mkdtempSync(join(tmpdir(), 'jolly-')) });
-    this.settings = { webroot: join(root, 'src/web/dist'), port, data: this.data, speed, demo };
+    this.settings = { webroot: join(root, 'src/web/dist'), port, data: this.data, speed, demo, ...(house && { house }) };
   }
 
   async start() {
