@@ -105,6 +105,7 @@ public sealed class NothingIsLost
                 type = "dough-taken-out",
                 step = "take-out",
                 feel = "right",
+                risen = "doubled",
             },
             new
             {

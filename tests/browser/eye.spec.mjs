@@ -246,6 +246,37 @@ test('an oven heated and off is on and off again in time, and a bowl is divided 
   await expect(now(page)).toContainText('The oven is off, at 38 °C or below.');
 });
 
+test('what is seen in the machine counts: half grown gets its bowl, sunken is said', async ({ page, server }) => {
+  const id = await bake(server, { familyId: 'pan-roll', pieces: 8 });
+  await tell(server, id, { type: 'step-done', step: 'start-cycle', at: server.ago(70) });
+  await page.visit(`/bench/${id}`);
+  await doStep(page, 'Take the dough out');
+  const grown = page.getByRole('group', { name: 'How far it has grown' });
+  await grown.getByRole('button', { name: 'Doubled', exact: true }).click();
+  await expect(page.getByText(/in a bowl would double it/)).toHaveCount(0);
+  await grown.getByRole('button', { name: 'A third', exact: true }).click();
+  const ways = page.getByRole('group', { name: 'And then' });
+  await ways.getByRole('button').last().click();
+  await grown.getByRole('button', { name: 'Half', exact: true }).click();
+  // What was chosen for another look holds no longer.
+  await expect(ways.getByRole('button', { name: 'as planned' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByText(/^\d+ min in a bowl would double it\.$/)).toBeVisible();
+  await page
+    .getByRole('group', { name: 'And then' })
+    .getByRole('button', { name: /^\d+ min in a bowl$/ })
+    .last()
+    .click();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Right', exact: true }).click();
+  await expect(sentence(page)).toHaveText('The dough is rising in its bowl.');
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await doStep(page, 'Take the dough out');
+  await grown.getByRole('button', { name: 'Sunken' }).click();
+  await page.getByRole('button', { name: 'Right', exact: true }).click();
+  await expect(sentence(page)).toHaveText('Weigh the whole dough.');
+  await expect(now(page)).toContainText('It has risen too far.');
+});
+
 test('a program that runs on is stopped first, and thin bread wants no probe', async ({ page, server }) => {
   const id = await bake(server, { familyId: 'pocket-flatbread', pieces: 6, machineId: 'old' });
   await page.visit(`/bench/${id}`);

@@ -1,4 +1,5 @@
 // The first rise, in the machine: the same model along the phases of its program, and what a bowl adds.
+using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
@@ -14,8 +15,30 @@ public sealed record FirstRise(double Rise, TimeSpan? ToDoubled)
     /// <summary>Risen so far it is over: sour, slack, and not for a long second proof. Fitted.</summary>
     public const double OverFrom = 3;
 
+    /// <summary>It was seen sunken: it was too much for it, however large it is now.</summary>
+    public bool Sunken { get; init; }
+
     /// <summary>It is over.</summary>
-    public bool IsOver => Rise > OverFrom;
+    public bool IsOver => Sunken || Rise > OverFrom;
+
+    /// <summary>What can be told of dough that is still in its pan, or was until now.</summary>
+    public static ImmutableArray<Seen> Answers { get; } = [Seen.Third, Seen.Half, Seen.Doubled, Seen.Stays];
+
+    /// <summary>The dough as somebody sees it, whatever was reckoned.</summary>
+    /// <param name="seen">One of <see cref="Answers"/>.</param>
+    /// <param name="formula">The dough.</param>
+    /// <param name="dough">All of it.</param>
+    /// <param name="room">The kitchen.</param>
+    public static FirstRise Of(Seen seen, Formula formula, Mass dough, Temperature room)
+    {
+        ArgumentNullException.ThrowIfNull(formula);
+        if (seen == Seen.Stays)
+            return new(OverFrom, TimeSpan.Zero) { Sunken = true };
+        if (Sight.Of(seen, 1) is not { } sight)
+            throw new ArgumentOutOfRangeException(nameof(seen), seen, "It says nothing of the size.");
+        var conditions = new RiseConditions(dough, formula.Leaven, formula.Sugar, formula.Salt, Kneaded, room);
+        return On(conditions, new(sight.Middle, RisesAt.Celsius));
+    }
 
     // A machine's rise phase; dough as kneading leaves it; what the knock-back leaves of a rise. Fitted.
     private static readonly Temperature RisesAt = Temperature.FromCelsius(30),
@@ -61,6 +84,12 @@ public sealed record FirstRise(double Rise, TimeSpan? ToDoubled)
                     left
                 )
                 .Points[^1];
+        return On(conditions, at);
+    }
+
+    // Put into a bowl as it is.
+    private static FirstRise On(RiseConditions conditions, RisePoint at)
+    {
         var more =
             at.Rise >= 1
                 ? TimeSpan.Zero

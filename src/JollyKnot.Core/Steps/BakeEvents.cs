@@ -139,11 +139,21 @@ public sealed record DoughChecked(StepId Step, DoughFeel Feel, Mass Water, Mass 
 /// <param name="Step">The take-out step.</param>
 /// <param name="Feel">How it felt then; worth as much for next time as what was added.</param>
 /// <param name="Bulk">It goes into a bowl for so long; null goes on as planned, zero divides now.</param>
-public sealed record DoughTakenOut(StepId Step, DoughFeel Feel, TimeSpan? Bulk = null) : StepEvent(Step)
+/// <param name="Risen">How far it had grown in there, one of <see cref="FirstRise.Answers"/>; null when nobody said.</param>
+public sealed record DoughTakenOut(StepId Step, DoughFeel Feel, TimeSpan? Bulk = null, Seen? Risen = null) : StepEvent(Step)
 {
-    internal override Problem? Wrong() => Known(Feel, "feel") ?? AfterCycle.Problem(Bulk, "bulk");
+    internal override Problem? Wrong() =>
+        Known(Feel, "feel")
+        ?? AfterCycle.Problem(Bulk, "bulk")
+        ?? (Risen is { } risen && !FirstRise.Answers.Contains(risen) ? new("unknown:answer", "risen") : null);
 
-    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) => base.AddTo(soFar, spec) with { Bulk = Bulk ?? soFar.Bulk };
+    // What has sunken does not rise on as planned.
+    internal override SoFar AddTo(SoFar soFar, BakeSpec spec) =>
+        base.AddTo(soFar, spec) with
+        {
+            Bulk = Bulk ?? (Risen == Seen.Stays ? TimeSpan.Zero : soFar.Bulk),
+            Risen = Risen,
+        };
 }
 
 /// <summary>The whole dough was weighed.</summary>

@@ -138,6 +138,9 @@ internal sealed class TakeOut() : DoughRule("take-out")
             yield return Caution.OverRisen;
     }
 
+    /// <summary>It is out, and was too far gone: it is said where the dough is next in hand.</summary>
+    public static IEnumerable<Caution> WasOver(BakeSoFar bake) => bake.SoFar.Risen == Seen.Stays ? [Caution.OverRisen] : [];
+
     // How far it has risen by now; null while it is not left in the pan.
     private static FirstRise? RiseBy(BakeSoFar bake)
     {
@@ -344,6 +347,8 @@ internal sealed class WeighDough() : DoughRule("weigh-dough")
 
     public override StepEvent Usual(Step step) => new DoughWeighed(step.Id, step.About!.Mass!.Value);
 
+    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => TakeOut.WasOver(bake);
+
     /// <summary>There is a scale to weigh it on.</summary>
     public static bool IsNeeded(BakeSoFar bake) => !bake.Spec.NoScale && !bake.Spec.IsShaped;
 
@@ -375,7 +380,7 @@ internal sealed class Divide() : DoughRule("divide")
 
     public override Panel Panel => Panel.Station;
 
-    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [Caution.RawDough];
+    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) => [.. TakeOut.WasOver(bake), Caution.RawDough];
 
     /// <summary>What is over before hands begin to shape: it is divided, weighed, or only out.</summary>
     public static Milestone LastBeforeShaping(BakeSoFar bake) =>

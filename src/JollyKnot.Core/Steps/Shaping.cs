@@ -32,13 +32,19 @@ internal sealed class Shape() : BatchRule("shape")
     /// <summary>Shaping a batch, ready hands.</summary>
     public static TimeSpan LengthOf(Batch batch) => batch.Bread.Family.HandsEach * batch.Pieces * (1 - Family.DividingPart);
 
+    // One piece that is neither weighed nor divided comes straight into the hands.
+    public override IEnumerable<Caution> CautionsAt(Step step, BakeSoFar bake) =>
+        step.Batch is null or 0 && IsFirstInHand(bake) ? TakeOut.WasOver(bake) : [];
+
+    private static bool IsFirstInHand(BakeSoFar bake) => !Divide.IsNeeded(bake) && !WeighDough.IsNeeded(bake);
+
     public override IEnumerable<Draft> StepsOf(BakeSoFar bake, Forecast of)
     {
         var (batch, family, piece) = (of.Batch, of.Bread.Family, bake.Eaches[of.Batch.Cut]);
         var later = ShapedLater(bake, batch);
         var before = batch.Index == 0 ? new Target(Milestone.Divided) : new Target(Milestone.SetToProof, batch.Index - 1);
         var tins = batch.TinsOf(bake.Batches);
-        var isFirst = batch.Index == 0 && !Divide.IsNeeded(bake) && !WeighDough.IsNeeded(bake);
+        var isFirst = batch.Index == 0 && IsFirstInHand(bake);
         if (bake.Spec.IsShaped)
         {
             yield return SetOut(batch, piece);
@@ -51,7 +57,6 @@ internal sealed class Shape() : BatchRule("shape")
                 || later > TimeSpan.Zero
                 || tins is not null
                 || (isFirst && Divide.EndsBowl(bake)),
-            // One piece that is neither weighed nor divided comes straight into the hands.
             Marks = isFirst ? [Milestone.Weighed, Milestone.Divided, Milestone.Shaped] : null,
             Waits =
             [

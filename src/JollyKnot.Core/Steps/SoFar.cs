@@ -63,6 +63,9 @@ public sealed record SoFar(DateTimeOffset Now)
     /// <summary>How long it was decided to let the dough rise in a bowl; null when nothing was said.</summary>
     public TimeSpan? Bulk { get; init; }
 
+    /// <summary>How far the dough was seen to have grown when it was taken out; null when nobody said.</summary>
+    public Seen? Risen { get; init; }
+
     /// <summary>What the day holds this bake to.</summary>
     public Arrangement Arranged { get; init; } = Arrangement.Free;
 

@@ -5,7 +5,6 @@ using JollyKnot.Core.Learning;
 using JollyKnot.Core.Machines;
 using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
-using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
 using JollyKnot.Server.Words;
@@ -61,7 +60,7 @@ public sealed record BenchView(
     InOvenView? InOven,
     BathView? Bath,
     ImmutableArray<FinishView> Finish,
-    FirstRise? FirstRise,
+    FirstRiseView? FirstRise,
     DisplayShows? Display,
     TableView? OnTable,
     NewSteps? NewSteps,
@@ -101,6 +100,7 @@ public sealed record BenchView(
         var now = state.Now?.Step;
         var panel = now?.Rule.Panel ?? Panel.None;
         var showsStation = panel is Panel.Station or Panel.Shape || chosen?.Step.Rule.Panel == Panel.Station;
+        var showsRise = Panel.FirstRise == (chosen?.Step.Rule.Panel ?? panel);
         return new(
             bake.Id,
             spec.Dough.Name,
@@ -123,7 +123,7 @@ public sealed record BenchView(
             InOvenView.Of(state),
             panel == Panel.Bath ? BathView.Of(state, now!) : null,
             FinishView.Of(state),
-            panel == Panel.FirstRise && state.CycleBegan is { } began ? RiseSince(began, state) : null,
+            showsRise && state.CycleBegan is { } began ? FirstRiseView.Of(began, state) : null,
             state.SoFar.When(Milestone.OutOfMachine) is null && state.CycleBegan is { } started
                 ? spec.Machine.Shows(started, state.SoFar.Now)
                 : null,
@@ -140,10 +140,4 @@ public sealed record BenchView(
     // What is looked at can be done at once.
     private static Slot DueNow(Slot slot, BakeState state) =>
         slot.IsOpen && slot.Start > state.SoFar.Now ? slot with { Start = state.SoFar.Now } : slot;
-
-    private static FirstRise RiseSince(DateTimeOffset began, BakeState state)
-    {
-        var spec = state.Plan.Spec;
-        return FirstRise.Of(spec.Machine, spec.Formula, state.SoFar.DoughOf(spec), spec.Room, state.SoFar.Now - began);
-    }
 }

@@ -37,8 +37,8 @@ public sealed partial class Voice
             Caution.Steam => "Steam burns. Gloves, face away, open the door slowly; no water on the glass or the lamp.",
             Caution.RunsOn => "The program runs on by itself. Stop it, and see that it is off, before the dough is out.",
             Caution.OverRisen =>
-                "It has risen far past double. Smell it: sour and slack, press it down at once and bake something flat; no long "
-                    + "second proof.",
+                "It has risen too far. Smell it: sour and slack, press it down at once and bake something flat; no long second "
+                    + "proof.",
             Caution.Blade => "Cut away from the hand that holds.",
             Caution.ColdGlass => "A cold glass or ceramic dish can shatter in a hot oven: let it warm first, or use metal.",
             Caution.LeftoverWash => "Egg wash left over goes in the fridge now, and into something cooked within 2 days.",

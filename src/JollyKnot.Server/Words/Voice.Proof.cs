@@ -29,6 +29,15 @@ public sealed partial class Voice
             _ => "More than doubled",
         };
 
+    /// <summary>What is seen of dough in its pan.</summary>
+    public static string InPan(Seen seen) => seen == Seen.Stays ? "Sunken" : Of(seen);
+
+    /// <summary>How far dough in its pan should be.</summary>
+    public static string ByNow(FirstRise rise) =>
+        Sight.Of(Seen.Over, 1)!.From < rise.Rise
+            ? "By now it should have more than doubled."
+            : $"By now it should have grown {rise.Rise * 100:0} %.";
+
     /// <summary>What follows when it was seen ready, and what waiting costs.</summary>
     /// <param name="now">Nothing stands before loading it.</param>
     /// <param name="hotter">A hotter start, on the oven's dial; null where it goes no further.</param>

@@ -19,6 +19,7 @@ public sealed partial class Voice
             IngredientWeighed e => $"{Short(e.Step)}: {Grams(e.Mass)}",
             DoughChecked e => $"{Short(e.Step)}: {Of(e.Feel)}; {Of(new Dose(e.Water, e.Flour))}",
             KneadedIn e => $"Kneaded in: {Of(new Dose(e.Water, e.Flour))}",
+            DoughTakenOut { Risen: { } risen } e => $"{Short(e.Step)}: {InPan(risen)}, {Of(e.Feel)}",
             DoughTakenOut e => $"{Short(e.Step)}: {Of(e.Feel)}",
             ProbeRead e => $"Probe: {Degree(e.Core)}",
             ProofMoved e => $"Moved: {e.To.Name}",

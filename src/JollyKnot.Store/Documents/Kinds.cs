@@ -43,7 +43,7 @@ public static class Kinds
 
     /// <summary>An event of a bake. 2: as the plan's. 3: more can be seen at a look. 4: places say how they are made
     /// warm, and dough may be kneaded on.</summary>
-    public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged, Unchanged, Unchanged);
+    public static DocumentKind<BakeEvent> Event { get; } = new("event", unchanged => unchanged, Unchanged, Unchanged, Unchanged);
 
     /// <summary>A bake that is over, as it was. 2: a step says what it is by its name alone. 4: what its
     /// dough wanted is held against the recipe of the time.</summary>

@@ -1328,6 +1328,7 @@ export interface components {
              * @description A number of seconds.
              */
             bulk?: null | number;
+            risen?: null | components["schemas"]["Seen"];
             step: string;
             /** Format: date-time */
             at?: null | string;
@@ -1569,7 +1570,7 @@ export interface components {
             inOven: null | components["schemas"]["InOvenView"];
             bath: null | components["schemas"]["BathView"];
             finish: components["schemas"]["FinishView"][];
-            firstRise: null | components["schemas"]["FirstRise"];
+            firstRise: null | components["schemas"]["FirstRiseView"];
             display: null | components["schemas"]["DisplayShows"];
             onTable: null | components["schemas"]["TableView"];
             newSteps: null | components["schemas"]["NewSteps"];
@@ -1977,6 +1978,7 @@ export interface components {
             ballsRest: number;
             gets: number[];
             wouldHold: null | string;
+            onPan?: null | components["schemas"]["PanLayout"];
             oneTray?: null | components["schemas"]["OneTrayView"];
         };
         /** @enum {unknown} */
@@ -2263,15 +2265,14 @@ export interface components {
             usualDay: components["schemas"]["OpenHours"];
             kitchen: components["schemas"]["Kitchen"];
         };
-        FirstRise: {
-            /** Format: double */
-            rise: number;
+        FirstRiseView: {
+            reckoned: string;
             /**
              * Format: double
              * @description A number of seconds.
              */
             toDoubled: null | number;
-            isOver?: boolean;
+            answers: components["schemas"]["RiseAnswer"][];
         };
         FixLine: {
             change: components["schemas"]["ChangeLine"];
@@ -3395,7 +3396,6 @@ export interface components {
         PanView: {
             id: string;
             name: string;
-            layout: components["schemas"]["PanLayout"];
             /** Format: int32 */
             pans: number;
             /** Format: int32 */
@@ -3858,6 +3858,15 @@ export interface components {
              * @description A number of grams.
              */
             scrap: number;
+        };
+        RiseAnswer: {
+            seen: components["schemas"]["Seen"];
+            label: string;
+            /**
+             * Format: double
+             * @description A number of seconds.
+             */
+            toDoubled: null | number;
         };
         /** @enum {unknown} */
         Role: "flour" | "liquid" | "egg" | "fat" | "sugar" | "salt" | "yeast" | "starter" | "other";
