@@ -1,8 +1,8 @@
 // The live line: what changed, and what the scale shows.
-import { useSyncExternalStore } from 'react';
 import { bakesChanged } from './change';
 import { type Schemas } from './http';
 import { syncClock } from './clock';
+import { shared } from './shared';
 
 export type LiveReading = {
   bake: string | null;
@@ -30,12 +30,8 @@ type Line = {
   reading: LiveReading | null;
 };
 
-let line: Line = { connected: false, silent: false, reading: null };
-const listeners = new Set<() => void>();
-function set(change: Partial<Line>) {
-  line = { ...line, ...change };
-  listeners.forEach((l) => l());
-}
+const line = shared<Line>({ connected: false, silent: false, reading: null });
+const set = (change: Partial<Line>) => line.set({ ...line.get(), ...change });
 
 const refresh = () => {
   set({ connected: true, silent: false });
@@ -78,20 +74,16 @@ export const whenSettled = () =>
   new Promise<number | null>((resolve) => {
     const done = (units: number | null) => {
       clearTimeout(timer);
-      listeners.delete(look);
+      leave();
       resolve(units);
     };
-    const look = () => line.reading?.settled && done(line.reading.units);
+    const look = () => {
+      const { reading } = line.get();
+      if (reading?.settled) done(reading.units);
+    };
     const timer = setTimeout(() => done(null), 4000);
-    listeners.add(look);
+    const leave = line.listen(look);
     look();
   });
 
-export const useLive = () =>
-  useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    () => line,
-  );
+export const useLive = line.useShared;

@@ -1,7 +1,7 @@
 // What was told and not yet heard: kept in this browser, sent in its order and once, until the server answers or refuses. What
 // it refuses stays until the baker says what holds.
-import { useSyncExternalStore } from 'react';
 import { http, type BakeEvent, type Schemas, type Trouble } from './http';
+import { shared } from './shared';
 
 export type Told = {
   /** Made here: the server keeps one of an id, however often it is sent. */
@@ -28,11 +28,10 @@ export class Refused extends Error {
 export const isCrossed = (error: Error) => error instanceof Refused && error.trouble.status === 409;
 
 const shelf = 'told';
-const listeners = new Set<() => void>();
 const waiting = new Map<string, { heard: (answer: Schemas['TellAnswer']) => void; refused: (why: Refused) => void }>();
-let all: Told[] = kept();
+const all = shared(kept());
+const tries = shared(0);
 let isSending = false;
-let tries = 0;
 let heardAt: (told: Told, answer: Schemas['TellAnswer']) => void = () => undefined;
 
 function kept(): Told[] {
@@ -44,18 +43,17 @@ function kept(): Told[] {
 }
 
 function keep(to: Told[]) {
-  all = to;
   if (to.length === 0) localStorage.removeItem(shelf);
   else localStorage.setItem(shelf, JSON.stringify(to));
-  listeners.forEach((l) => l());
+  all.set(to);
 }
 
-const put = (id: string, to: Partial<Told>) => keep(all.map((t) => (t.id === id ? { ...t, ...to } : t)));
-const away = (id: string) => keep(all.filter((t) => t.id !== id));
+const put = (id: string, to: Partial<Told>) => keep(all.get().map((t) => (t.id === id ? { ...t, ...to } : t)));
+const away = (id: string) => keep(all.get().filter((t) => t.id !== id));
 
 /** Tells what happened; the answer comes when the server has heard it, which may be after the page was loaded anew. */
 export function tell(told: Omit<Told, 'refused'>) {
-  keep([...all, { ...told, refused: null }]);
+  keep([...all.get(), { ...told, refused: null }]);
   return new Promise<Schemas['TellAnswer']>((heard, refused) => {
     waiting.set(told.id, { heard, refused });
     void send();
@@ -66,7 +64,7 @@ export function tell(told: Omit<Told, 'refused'>) {
 export function startOutbox(heard: typeof heardAt) {
   heardAt = heard;
   // Another tab sends what it was told itself; after a reload what is left is this one's.
-  window.addEventListener('storage', (e) => e.key === shelf && ((all = kept()), listeners.forEach((l) => l())));
+  window.addEventListener('storage', (e) => e.key === shelf && all.set(kept()));
   void send();
 }
 
@@ -75,19 +73,18 @@ const second = 1000;
 async function send() {
   if (isSending) return;
   isSending = true;
-  for (let next = all.find((t) => !t.refused); next; next = all.find((t) => !t.refused)) {
+  const waitingNext = () => all.get().find((t) => !t.refused);
+  for (let next = waitingNext(); next; next = waitingNext()) {
     const answer = await sent(next);
     if (answer) {
       hear(next, answer);
       continue;
     }
-    tries += 1;
-    listeners.forEach((l) => l());
+    tries.set(tries.get() + 1);
     await new Promise((on) => setTimeout(on, second));
   }
   // Said to wait until the last of them is heard.
-  tries = 0;
-  listeners.forEach((l) => l());
+  tries.set(0);
   isSending = false;
 }
 
@@ -98,7 +95,7 @@ const noRoom = new Set([503, 507]);
 
 // Null while nobody answers. What was told long before it is heard happened when it was told.
 async function sent({ bake, event, basedOn, id, at }: Told): Promise<Answer | null> {
-  const body = { event: tries > 0 && !event.at ? { ...event, at } : event, basedOn, id };
+  const body = { event: tries.get() > 0 && !event.at ? { ...event, at } : event, basedOn, id };
   const answer = await http.POST('/api/bakes/{id}/events', { params: { path: { id: bake } }, body }).catch(() => null);
   return answer && noRoom.has(answer.response.status) ? null : answer;
 }
@@ -122,21 +119,13 @@ function hear(told: Told, { data, error }: Answer) {
   if (!data) return;
   away(told.id);
   // What was told after it was based on the same sight.
-  for (const t of all) if (t.bake === told.bake && t.basedOn === told.basedOn) put(t.id, { basedOn: data.position });
+  for (const t of all.get()) if (t.bake === told.bake && t.basedOn === told.basedOn) put(t.id, { basedOn: data.position });
   heardAt(told, data);
   by?.heard(data);
 }
 
 /** What is not yet heard, and what was refused; and how often it was tried in vain. */
-export const useOutbox = () => ({
-  told: useSyncExternalStore(listen, () => all),
-  tries: useSyncExternalStore(listen, () => tries),
-});
-
-function listen(l: () => void) {
-  listeners.add(l);
-  return () => listeners.delete(l);
-}
+export const useOutbox = () => ({ told: all.useShared(), tries: tries.useShared() });
 
 /** It holds nevertheless: told again, on what the log is by now. */
 export function tellAgain(id: string, basedOn: number) {

@@ -12,6 +12,8 @@ export function shared<T>(first: T) {
   const get = () => now;
   return {
     get,
+    /** Until what it gives back is called. */
+    listen,
     set: (to: T) => {
       now = to;
       listeners.forEach((l) => l());
