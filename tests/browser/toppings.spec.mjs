@@ -166,4 +166,15 @@ test('a spiced coil, and half of its dough kept: brushed with the recipe’s but
   expect(says(said, 'top-1')).toMatch(/Sprinkle the flaked almonds? over it\. At once, while it is wet/);
   order(said, 'weigh-dough', 'divide', 'keep-2', 'shape', 'start-proof', 'brush', 'top-1', 'load');
   expect(words(said).filter((s) => /1 of 1|\bthem\b/.test(s))).toEqual([]);
+  // The other half rises in the oven that is still warm from the first.
+  await page.visit('/');
+  await page.getByRole('region', { name: 'In the cold' }).getByRole('link', { name: 'Make something of it' }).click();
+  await expect(page.getByRole('combobox', { name: 'Becomes' })).toBeVisible();
+  await choose(page, 'Second proof', 'in the oven, heated and off');
+  const again = await toTheTable(page, server, page.getByRole('button', { name: /^Lay the day out around it/ }));
+  expect(again[0]).toMatch(/^fetch-lump: Take the dough out of the fridge, 4\d\d g/);
+  expect(says(again, 'start-proof')).toMatch(/at 38 °C or below\. Still hot from \d+ °C, it takes .* to get there/);
+  expect(says(again, 'start-proof')).toContain('No heating while dough is inside');
+  order(again, 'fetch-lump', 'shape', 'start-proof', 'clear-oven', 'oven-on', 'brush', 'top-1', 'load', 'unload');
+  expect(words(again).filter((s) => /paddle|program|Weigh in|\bdivided?\b/.test(s))).toEqual([]);
 });

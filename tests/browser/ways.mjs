@@ -20,8 +20,8 @@ export async function layOut(page, lines, answer = async () => undefined) {
 const asked = new Set();
 
 /** Bakes it to the table, and gives back everything that was said, beat by beat; all of it is to be seen at once. */
-export async function toTheTable(page, server) {
-  await start(page).click();
+export async function toTheTable(page, server, begin = start(page)) {
+  await begin.click();
   await expect(page).toHaveURL(/bench\//);
   const [said, found] = [[], {}];
   await follow(page, server, {

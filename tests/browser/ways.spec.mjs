@@ -181,6 +181,50 @@ test('rolls from a bowl: no paddle, pan or program is named, and the same again 
   await expect(start(page)).toBeVisible();
 });
 
+test('rolls from a bowl beside a machine dough: for breakfast somebody would be up, for noon the day is laid out around both', async ({
+  page,
+  server,
+}) => {
+  const { body: book } = await call(server, '/api/doughs');
+  const buns = book.doughs.find((d) => d.name === 'Fuse-box buns').id;
+  const tomorrow = new Date(server.now + 24 * 3600e3).toLocaleDateString('sv-SE');
+  const readyBy = async (time) => {
+    await page.getByText('Ready by').click();
+    await page.locator('input#when').fill(`${tomorrow}T${time}`);
+  };
+  await page.visit(`/lay-out?dough=${buns}`);
+  await readyBy('12:30');
+  await page.getByRole('button', { name: /^Plan it: start at/ }).click();
+  await expect(page.getByRole('region', { name: 'Start something' })).toBeVisible();
+  await layOut(page, [
+    'Slipway rolls',
+    '280 g plain flour',
+    '180 ml milk',
+    '30 g butter',
+    '2 tbsp sugar',
+    '¾ tsp salt',
+    '1 packet yeast',
+    'Mix by hand, knead two minutes, rest a quarter of an hour, pull into 14, let grow, bake 17 minutes at 180',
+  ]);
+  await readyBy('06:30');
+  await expect(page.getByText(/^Somebody would be up at 0\d:\d\d: /)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Ready by .* instead$/ })).toBeVisible();
+  await page.locator('input#when').fill(`${tomorrow}T12:30`);
+  await expect(page.getByText(/^Somebody would be up/)).toBeHidden();
+  // Weighed into a bowl, and no timer is offered to hands.
+  await expect(page.getByRole('columnheader', { name: 'in the bowl' })).toBeVisible();
+  await expect(page.getByText(/paddle|program|timer/i)).toHaveCount(0);
+  // Of the buns only what matters is said: when they would be ready.
+  const moves = page.getByRole('list', { name: 'What would move' });
+  await expect(moves.getByRole('listitem')).toHaveCount(1);
+  await expect(moves).toContainText(/12:30 → 1\d:\d\d Fuse-box buns: Ready to eat/);
+  await page.getByRole('button', { name: /^Lay the day out around it/ }).click();
+  await expect(page.getByText(/Slipway rolls.* · ready 12:30/)).toBeVisible();
+  await expect(page.getByText(/Fuse-box buns.* · ready 1\d:\d\d/)).toBeVisible();
+  const { body: day } = await call(server, '/api/day', { changes: [] });
+  expect(day.findings.filter((f) => f.impossible)).toEqual([]);
+});
+
 test('a starter loaf by hand: folded as there is time, until half as big again, oats on the loaf before its proof', async ({
   page,
   server,
@@ -201,8 +245,14 @@ test('a starter loaf by hand: folded as there is time, until half as big again, 
   await choose(page, 'Until it has', 'grown half as big again');
   await page.getByLabel('Folded, times').fill('2');
   await page.getByLabel('every, min').fill('45');
+  await choose(page, 'In the fridge first', '12 h in the fridge first');
+  await choose(page, 'Second proof', 'on the shelf over the boiler');
   const said = await toTheTable(page, server);
-  order(said, 'start-cycle', 'fold-1', 'fold-2', 'ready-pan', 'take-out', 'weigh-dough', 'shape', 'start-proof', 'top-1', 'load');
+  order(said, 'start-cycle', 'fold-1', 'fold-2', 'ready-pan', 'take-out', 'weigh-dough', 'shape', 'start-proof', 'warm-up');
+  order(said, 'warm-up', 'look-1', 'oven-on', 'top-1', 'load', 'unload');
+  expect(says(said, 'start-proof')).toContain('set it in the fridge');
+  expect(says(said, 'warm-up')).toContain('set it on the shelf over the boiler');
+  expect(says(said, 'look-1')).toContain('Look at the tin');
   expect(said.join('\n')).toContain('When it has grown half as big again it comes out');
   expect(says(said, 'ready-pan')).toMatch(/Grease the (loaf|small) tin/);
   expect(said.filter((s) => /Divide|paddle|program/.test(s))).toEqual([]);

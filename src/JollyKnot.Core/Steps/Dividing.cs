@@ -163,7 +163,7 @@ internal sealed class TakeOut() : DoughRule("take-out")
     }
 }
 
-/// <summary>Take the lump out of the fridge: it is divided and shaped cold.</summary>
+/// <summary>Take the lump out of the fridge: it is divided, where it becomes several, and shaped cold.</summary>
 internal sealed class FetchLump() : DoughRule("fetch-lump")
 {
     public override int Since => RuleBook.Finishing;
@@ -182,7 +182,11 @@ internal sealed class FetchLump() : DoughRule("fetch-lump")
     {
         if (bake.Spec.From is not { Shaped: null } lump)
             yield break;
-        yield return new(Minutes(2)) { Calls = true, About = new(bake.Spec.Dough.Name, lump.Mass) };
+        yield return new(Minutes(2))
+        {
+            Calls = true,
+            About = new(bake.Spec.Dough.Name, lump.Mass, Count: Divide.IsNeeded(bake) ? bake.Spec.Parts : 1),
+        };
     }
 }
 

@@ -236,7 +236,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             table.Start,
             table.Ready,
             WithIt(held),
-            Shown([.. bakes.SkipLast(1)]).MovesTo([.. held.SkipLast(1)])
+            Shown([.. bakes.SkipLast(1)]).EndsMovedTo([.. held.SkipLast(1)])
         );
 
         // What has to do with it.

@@ -85,6 +85,10 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
     /// <summary>What moves, when the day becomes another: the beginning, the end, and what hands turn to in between.</summary>
     public ImmutableArray<MoveLine> MovesTo(ImmutableArray<Standing> then) => [.. bakes.Zip(then, MovesOf).SelectMany(m => m)];
 
+    /// <summary>Of each bake the last that moves, in short.</summary>
+    public ImmutableArray<MoveLine> EndsMovedTo(ImmutableArray<Standing> then) =>
+        [.. MovesTo(then).GroupBy(m => m.Bake).Select(of => of.Last())];
+
     private IEnumerable<MoveLine> MovesOf(Standing bake, Standing then)
     {
         var open = bake.Day.Timetable.Slots.Where(s => s.IsOpen && s.Step.IsBeat).ToList();

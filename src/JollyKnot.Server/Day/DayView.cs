@@ -60,7 +60,7 @@ public sealed record Proposal(
 /// <param name="Start">When it would begin with the whole day laid out around it.</param>
 /// <param name="Ready">When it would be ready then.</param>
 /// <param name="Left">What would still be wrong.</param>
-/// <param name="Moves">What of the others would move.</param>
+/// <param name="Moves">What of the others would move: of each its last.</param>
 public sealed record BesideView(
     ImmutableArray<FindingLine> Clashes,
     DateTimeOffset Start,

@@ -30,7 +30,7 @@ internal static class DividingWords
                 new(
                     "Dough out of the fridge",
                     $"Take the dough out of the fridge{(s.Spec.NoScale ? "" : $", {s.Grams(s.About.Mass)}")}.",
-                    $"{s.Thing}: it is divided and shaped cold, and then wants its time to rise.",
+                    $"{s.Thing}: it is {(s.Count > 1 ? "divided and shaped" : "shaped")} cold, and then wants its time to rise.",
                     "It is out",
                     s.Spec.NoScale ? null : s.MassFigure
                 ),

@@ -14,9 +14,16 @@ export function Beside({ beside, keep }: { beside: Schemas['BesideView']; keep: 
         ))}
       </ul>
       {beside.moves.length > 0 && (
-        <p className="muted">
-          Would move: {beside.moves.map((m) => `${m.text} (${m.title}) ${clockTime(m.from)} → ${clockTime(m.to)}`).join(', ')}.
-        </p>
+        <ul className="lines muted" aria-label="What would move">
+          {beside.moves.map((m) => (
+            <li key={m.bake}>
+              <b className="num">
+                {clockTime(m.from)} → {clockTime(m.to)}
+              </b>{' '}
+              {m.title}: {m.text}
+            </li>
+          ))}
+        </ul>
       )}
       {beside.left.length > 0 && (
         <p className="muted">Still: {beside.left.map((f) => `${clockTime(f.at)} ${f.text}`).join(' ')}</p>

@@ -152,12 +152,14 @@ function WhichMachine({ kitchen, chosen, laidOut: { layout, problem, is } }: Pro
           options={machine.programs.map((p) => ({ value: p.name, label: `program ${p.name}` }))}
         />
       )}
-      <Select
-        aria-label="Timer"
-        value={choice.timer ?? none}
-        onChange={(timer) => set({ timer: spanOrNull(timer) })}
-        options={spans(kitchen.timers, 'begins at once', (h) => `on its timer, ${h} h later`)}
-      />
+      {!machine?.byHand && (
+        <Select
+          aria-label="Timer"
+          value={choice.timer ?? none}
+          onChange={(timer) => set({ timer: spanOrNull(timer) })}
+          options={spans(kitchen.timers, 'begins at once', (h) => `on its timer, ${h} h later`)}
+        />
+      )}
       {problem('timer') && (
         <span className="problem" role="alert">
           {problem('timer')}

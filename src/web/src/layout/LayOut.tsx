@@ -91,7 +91,7 @@ function Chooser({ kitchen, doughs, dough, opensWith, of = dough.id }: Props & O
         chosen={chosen}
         laidOut={laidOut}
       />
-      <div className="page" style={{ minWidth: 0 }}>
+      <div className="page">
         <h1 className="sr">Lay out {dough.name}</h1>
         <div className="picture-box" ref={ref}>
           {layout?.picture && <StrandPicture picture={layout.picture} title="The bake as planned" />}
@@ -100,6 +100,7 @@ function Chooser({ kitchen, doughs, dough, opensWith, of = dough.id }: Props & O
         {layout && (
           <Result
             layout={layout}
+            into={kitchen.machines.find((m) => m.id === chosen.choice.machineId)?.byHand ? 'bowl' : 'pan'}
             beside={laidOut.inDay?.beside ?? null}
             wakes={laidOut.inDay?.wakes ?? null}
             onOneTray={(cut, panId) =>

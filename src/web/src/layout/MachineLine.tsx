@@ -12,11 +12,11 @@ const phaseWords: Record<Schemas['PhaseKind'], string> = {
 export function MachineLine({ machine, program }: { machine: Schemas['MachineView']; program: string | null | undefined }) {
   const { mass } = useUnits();
   const set = machine.programs.find((p) => p.name === program) ?? machine.programs[0];
+  const phases = set?.phases.map((p) => `${phaseWords[p.kind]} ${Math.round(p.length / 60)}`).join(' · ');
   return (
     <span className="muted">
-      {machine.byHand ? 'In a bowl' : `Program ${set?.name}`}:{' '}
-      {set?.phases.map((p) => `${phaseWords[p.kind]} ${Math.round(p.length / 60)}`).join(' · ')} min
-      {set?.pulled ? ', then pulled' : ''}. Up to {mass(machine.flourLimit)} flour, {mass(machine.doughLimit)} dough.
+      {!machine.byHand && `Program ${set?.name}: ${phases} min${set?.pulled ? ', then pulled' : ''}. `}
+      Up to {mass(machine.flourLimit)} flour, {mass(machine.doughLimit)} dough.
     </span>
   );
 }

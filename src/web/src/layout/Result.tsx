@@ -18,6 +18,8 @@ type Later = Schemas['LaterLoads'];
 
 type Props = {
   layout: Layout;
+  /** What it is weighed into. */
+  into: 'bowl' | 'pan';
   /** How it goes with what is planned already; null when nothing is. */
   beside: Schemas['BesideView'] | null;
   /** Whom it wakes; null where it wakes nobody. */
@@ -46,7 +48,7 @@ export function Result(props: Props) {
       <InShort {...props} baked={baked} />
       <div className="columns">
         <div className="stack">
-          <WeighIn layout={layout} writeHint={props.writeHint} />
+          <WeighIn {...props} />
           <Cautions layout={layout} />
         </div>
         <WhereTheyGo layout={layout} baked={baked} recipe={props.recipe} onOneTray={props.onOneTray} />
@@ -225,7 +227,7 @@ function Rings({ rings }: { rings: NonNullable<Cut['rings']> }) {
   );
 }
 
-function WeighIn({ layout, writeHint }: { layout: Layout; writeHint: () => void }) {
+function WeighIn({ layout, into, writeHint }: Pick<Props, 'layout' | 'into' | 'writeHint'>) {
   const { mass } = useUnits();
   return (
     <section className="card">
@@ -235,7 +237,7 @@ function WeighIn({ layout, writeHint }: { layout: Layout; writeHint: () => void 
           <tr>
             <th>Ingredient</th>
             <th className="num">weigh in</th>
-            <th className="num">in the pan</th>
+            <th className="num">in the {into}</th>
           </tr>
         </thead>
         <tbody>
@@ -344,7 +346,7 @@ function Hands({ layout }: { layout: Layout }) {
             .filter((s) => !s.weighsIn)
             .map((s) => (
               <tr key={s.step}>
-                <td className="num" style={{ textAlign: 'left', width: 64 }}>
+                <td className={`num ${css.when}`}>
                   <b>{clockTime(s.start)}</b>
                 </td>
                 <td>{s.short}</td>
