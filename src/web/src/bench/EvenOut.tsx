@@ -40,7 +40,7 @@ export function EvenOut({ bake, station }: { bake: BenchView; station: Schemas['
   }
 
   return (
-    <section aria-label="Even them out" style={{ display: 'grid', gap: 12, gridTemplateColumns: 'minmax(0, 1fr)' }}>
+    <section className="stack" aria-label="Even them out">
       <div ref={ref}>
         {width > 0 && (
           <svg
@@ -90,7 +90,7 @@ export function EvenOut({ bake, station }: { bake: BenchView; station: Schemas['
                     textAnchor="middle"
                     fontSize={16}
                     fontWeight={700}
-                    style={{ fill: 'var(--now)' }}
+                    className="is-now"
                   >
                     {figure(scale, p.units)}
                   </text>

@@ -64,7 +64,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
     <div className="bench">
       <section className="card now" aria-label="Now">
         <div className={css.saying}>
-          <p className="muted" style={{ margin: 0 }}>
+          <p className="muted tight">
             {bake.title} · {bake.what} · ready {clockTime(bake.ready)}
           </p>
           <h1 className={css.sentence} aria-live="polite" ref={sentence}>
@@ -135,7 +135,7 @@ const leading = 2;
 
 function Cautions({ cautions }: { cautions: string[] }) {
   const said = (c: string) => (
-    <p key={c} className="caution" style={{ margin: 0 }}>
+    <p key={c} className="caution tight">
       {c}
     </p>
   );

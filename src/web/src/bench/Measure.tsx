@@ -13,7 +13,7 @@ export function Measure({ proof, tell }: { proof: Schemas['ProofView']; tell: (e
   const isAsked = asked !== null && asked === typed.value;
   if (!open)
     return (
-      <button className="link muted" style={{ alignSelf: 'start', minHeight: 44 }} onClick={() => setOpen(true)}>
+      <button className="link muted at-start reach" onClick={() => setOpen(true)}>
         Measured there …
       </button>
     );

@@ -10,7 +10,7 @@ export function MoveIt({ proof, tell }: { proof: Schemas['ProofView']; tell: (ev
       aria-label="It stands somewhere else now"
       placeholder="It stands somewhere else now …"
       value={null}
-      style={{ maxWidth: 340 }}
+      className="narrow"
       options={shelves.map((s) => ({ value: s.id, label: s.name }))}
       onChange={(id: string) => {
         const to = shelves.find((s) => s.id === id);

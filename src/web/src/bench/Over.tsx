@@ -7,7 +7,7 @@ export function Over({ bake }: { bake: BenchView }) {
   const { send } = useSend(bake);
   const { undo } = bake;
   return (
-    <section className="card" style={{ display: 'grid', gap: 16, justifyItems: 'start' }}>
+    <section className="card stack from-start">
       <h1>{bake.status === 'stopped' ? `${bake.title} was stopped.` : `${bake.title}: eaten and kept.`}</h1>
       <Link className="button do" to={`/logbook/${bake.id}`}>
         See it in the logbook

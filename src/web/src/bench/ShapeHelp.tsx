@@ -118,9 +118,9 @@ function SheetPicture({ sheet }: { sheet: Schemas['Footprint'] }) {
   const { length: a, width: b } = sheet;
   return (
     <svg
-      className="picture"
+      className="picture narrow-picture"
       viewBox={`-6 -6 ${a + 60} ${b + 40}`}
-      style={{ maxWidth: 380 }}
+
       role="img"
       aria-label={`A rectangle of ${length(a)} by ${length(b)}`}
     >

@@ -7,8 +7,8 @@ export function Since({ beat, since, setSince }: AtBeat) {
   if (since === null)
     return (
       <button
-        className="link muted"
-        style={{ alignSelf: 'start', minHeight: 44 }}
+        className="link muted at-start reach"
+
         onClick={() => setSince(clockTime(houseNow()))}
       >
         {words} …
@@ -16,14 +16,7 @@ export function Since({ beat, since, setSince }: AtBeat) {
     );
   return (
     <label>
-      {words}{' '}
-      <input
-        type="time"
-        className="typed"
-        style={{ width: 170 }}
-        value={since}
-        onChange={(e) => setSince(e.target.value || null)}
-      />{' '}
+      {words} <input type="time" className="typed time" value={since} onChange={(e) => setSince(e.target.value || null)} />{' '}
       <button className="link" onClick={() => setSince(null)}>
         no, now
       </button>

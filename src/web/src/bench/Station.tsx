@@ -147,7 +147,7 @@ function Gauge({ units, piece }: { units: number; piece: Schemas['Piece'] }) {
   const [from, to] = [target - tolerance, target + tolerance];
   const x = (g: number) => (Math.min(g, target * 1.9) / Math.max(1, target * 1.9)) * 600;
   return (
-    <svg viewBox="0 0 600 54" style={{ maxWidth: 620, width: '100%' }} aria-hidden="true">
+    <svg viewBox="0 0 600 54" className="whole wide-picture" aria-hidden="true">
       <rect x={0} y={10} width={600} height={26} rx={13} fill="var(--line)" />
       <rect x={x(from)} y={3} width={Math.max(3, x(to) - x(from))} height={40} rx={6} fill="var(--good-soft)" />
       {units > 0 && <rect x={0} y={10} width={x(Math.min(units, to))} height={26} rx={13} fill="var(--s0)" />}

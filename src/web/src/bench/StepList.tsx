@@ -44,8 +44,8 @@ export function StepList({
             {s.state === 'done' || s.state === 'skipped' ? null : (
               <span>
                 <button
-                  className="button"
-                  style={{ minHeight: 44 }}
+                  className="button reach"
+
                   onClick={() => {
                     choose(s.step);
                     setOpen(false);
@@ -53,7 +53,7 @@ export function StepList({
                 >
                   Do<span className="sr"> {s.short}</span>
                 </button>{' '}
-                <button className="button" style={{ minHeight: 44 }} onClick={() => send({ type: 'step-skipped', step: s.step })}>
+                <button className="button reach" onClick={() => send({ type: 'step-skipped', step: s.step })}>
                   Skip<span className="sr"> {s.short}</span>
                 </button>
               </span>
@@ -61,13 +61,13 @@ export function StepList({
           </li>
         ))}
       </ul>
-      <p style={{ marginTop: 20 }}>
+      <p className="well-under">
         {sure ? (
           <button className="button" onClick={() => send({ type: 'stopped' })}>
             Yes, give this bake up
           </button>
         ) : (
-          <button className="link" style={{ minHeight: 44 }} onClick={() => setSure(true)}>
+          <button className="link reach" onClick={() => setSure(true)}>
             Give this bake up …
           </button>
         )}

@@ -50,7 +50,7 @@ export default function DayPage() {
     <>
       <div className="book-head">
         <h1>The day</h1>
-        <span className="choices no-print" style={{ marginLeft: 'auto' }}>
+        <span className="choices no-print at-end">
           {day?.bakes.length !== 0 && (
             <Link className="button" to="/day/sheet">
               Bench sheet

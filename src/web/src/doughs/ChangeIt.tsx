@@ -121,7 +121,7 @@ export function ChangeIt({
   );
 
   return (
-    <section className="card" style={{ display: 'grid', gap: 14 }} aria-label="Change it">
+    <section className="card stack" aria-label="Change it">
       <h2>Change it</h2>
       <div className={css.changeFields}>
         {list(
@@ -189,11 +189,11 @@ export function ChangeIt({
         <>
           <BeforeAfter before={view.before} after={view.after} />
           {view.notes.map((n) => (
-            <p key={n} style={{ margin: 0 }}>
+            <p className="tight" key={n}>
               {n}.
             </p>
           ))}
-          <div style={{ display: 'flex', gap: 12, flexWrap: 'wrap' }}>
+          <div className="row">
             <button
               className="button do"
               onClick={() => {

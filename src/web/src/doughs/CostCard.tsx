@@ -16,7 +16,7 @@ export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'
   const unpriced = data?.cost.rows.filter((r) => r.cost === null).map((r) => r.ingredient) ?? [];
   const money = (m: number) => m.toFixed(2);
   return (
-    <section className="card" style={{ display: 'grid', gap: 12 }} aria-label="What it costs">
+    <section className="card stack" aria-label="What it costs">
       <h2>What it costs</h2>
       <div className={css.changeFields}>
         <Field id="cost-family" label="As">
@@ -42,13 +42,13 @@ export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'
               </span>
             )}
           </div>
-          <p className="muted" style={{ margin: 0 }}>
+          <p className="muted tight">
             Ingredients {money(data.cost.ingredients)}, {data.cost.energy.toFixed(2)} kWh {money(data.cost.energyCost)}
             {data.shopEach !== null ? `; the shop asks ${money(data.shopEach)} each` : ''}.
             {data.cost.paidBackAfter !== null ? ` The machine is paid for after ${data.cost.paidBackAfter} such bakes.` : ''}
           </p>
           {unpriced.length > 0 && (
-            <p style={{ margin: 0 }}>
+            <p className="tight">
               Without {unpriced.join(', ')}: no price in the <Link to="/kitchen/pantry">pantry</Link>.
             </p>
           )}

@@ -97,9 +97,9 @@ function Editor({ id, first, isTouched, version }: Props) {
 
   return (
     <div className={`layout ${css.doughPage}`}>
-      <div className="page" style={{ minWidth: 0 }}>
+      <div className="page">
         <h1 className="sr">{dough.name || 'Your own dough'}</h1>
-        <section className="card" style={{ display: 'grid', gap: 14 }} aria-label="The dough">
+        <section className="card stack" aria-label="The dough">
           <Field id="name" label="Name" problem={problems.find((p) => p.field === 'name')?.reason}>
             <Input
               id="name"
@@ -147,11 +147,11 @@ function Editor({ id, first, isTouched, version }: Props) {
         {id && formula && <CostCard id={id} suits={formula.suits} />}
         {id && <Versions id={id} take={take} />}
       </div>
-      <aside className="card side" style={{ display: 'grid', gap: 16 }} aria-label="What this dough is">
+      <aside className="card side stack" aria-label="What this dough is">
         {formula ? <Facts formula={formula} /> : <p className="muted">Percentages, hydration and weight appear as you type.</p>}
         {refused.some((p) => p.code === 'changed') && (
           <div role="alert" className="stack">
-            <p style={{ margin: 0 }}>Somebody else kept another version of this dough meanwhile.</p>
+            <p className="tight">Somebody else kept another version of this dough meanwhile.</p>
             <button className={`button ${css.onSide}`} onClick={() => void keep('/doughs', null)}>
               Keep mine over it
             </button>
@@ -202,7 +202,7 @@ function Editor({ id, first, isTouched, version }: Props) {
             <Link className={`button ${css.onSide}`} to={`/doughs/${id}/load`}>
               Load it
             </Link>
-            <p style={{ margin: 0 }}>
+            <p className="tight">
               Take it along:{' '}
               <a href={`/api/doughs/${id}/export?format=text`} download>
                 text

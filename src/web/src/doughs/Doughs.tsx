@@ -102,14 +102,14 @@ function DoughCard({ dough: d, putAway }: { dough: Schemas['DoughLine']; putAway
         {d.parts.length > 0 ? ` · with ${d.parts.join(', ')}` : ''}
       </span>
       <DoughBar rows={d.rows} />
-      <div style={{ display: 'flex', gap: 10, flexWrap: 'wrap' }}>
+      <div className="row">
         <Link className="button" to={`/lay-out?dough=${d.id}`}>
           Lay out a bake
         </Link>
         <Link className="button" to={`/doughs/${d.id}/load`}>
           Load
         </Link>
-        <button className="button quiet" style={{ marginLeft: 'auto' }} onClick={putAway} aria-label={`Put ${d.name} away`}>
+        <button className="button quiet at-end" onClick={putAway} aria-label={`Put ${d.name} away`}>
           Put away
         </button>
       </div>

@@ -40,11 +40,11 @@ export function Facts({ formula }: { formula: Schemas['FormulaView'] }) {
         </tbody>
       </table>
       {formula.checks.map((c) => (
-        <p key={c.code} className="caution" style={{ margin: 0 }}>
+        <p key={c.code} className="caution tight">
           {c.reason}
         </p>
       ))}
-      {formula.contains && <p style={{ margin: 0 }}>Contains {formula.contains}.</p>}
+      {formula.contains && <p className="tight">Contains {formula.contains}.</p>}
     </>
   );
 }

@@ -18,7 +18,7 @@ export function GoodFor({ formula }: { formula: Schemas['FormulaView'] }) {
   const height = top + formula.suits.length * row + 4;
   return (
     <section className="card" aria-label="What it is good for">
-      <h2 style={{ marginBottom: 6 }}>{well.length === 0 ? 'Good for none of these as it is' : 'What it is good for'}</h2>
+      <h2 className="over-list">{well.length === 0 ? 'Good for none of these as it is' : 'What it is good for'}</h2>
       <div ref={ref} className="picture-box">
         {width > 0 && (
           <svg
@@ -54,7 +54,7 @@ export function GoodFor({ formula }: { formula: Schemas['FormulaView'] }) {
             })}
             <line x1={x(has)} x2={x(has)} y1={24} y2={height} stroke="var(--now)" strokeWidth={2.5} />
             <rect x={x(has) - 34} y={2} width={68} height={22} rx={11} fill="var(--now)" />
-            <text x={x(has)} y={18} textAnchor="middle" fontSize={14} fontWeight={700} style={{ fill: 'var(--card)' }}>
+            <text x={x(has)} y={18} textAnchor="middle" fontSize={14} fontWeight={700} className="on-ink">
               {percent(has)}
             </text>
           </svg>

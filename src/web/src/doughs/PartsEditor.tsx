@@ -34,7 +34,7 @@ export function PartsEditor({
         const at = sent.indexOf(part);
         const made = at < 0 ? undefined : reckoned?.[at];
         return (
-          <section key={part.key} className="card" style={{ display: 'grid', gap: 12 }} aria-label={part.name || 'A part'}>
+          <section key={part.key} className="card stack" aria-label={part.name || 'A part'}>
             <div className={css.partHead}>
               <Field id={`kind-${part.key}`} label="Part">
                 <Select
@@ -81,11 +81,11 @@ export function PartsEditor({
               problems={problems}
               field={`parts[${at}].rows`}
             />
-            <div style={{ display: 'flex', gap: 14, alignItems: 'center' }}>
+            <div className="row">
               {made && <span className="muted num">{mass(made.total)} altogether</span>}
               <button
-                className="button quiet"
-                style={{ marginLeft: 'auto' }}
+                className="button quiet at-end"
+
                 onClick={() => set(parts.filter((p) => p.key !== part.key))}
               >
                 Remove this part
@@ -95,8 +95,8 @@ export function PartsEditor({
         );
       })}
       <button
-        className="button quiet"
-        style={{ alignSelf: 'start' }}
+        className="button quiet at-start"
+
         onClick={() =>
           set([...parts, { key: newId(), kind: 'filling', name: 'filling', rows: [blank(), blank()], work: null, moment: null }])
         }

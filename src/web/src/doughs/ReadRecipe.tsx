@@ -24,9 +24,9 @@ export default function ReadRecipe() {
     <div className={`layout ${css.read}`}>
       <h1 className="sr">Read a recipe</h1>
       <Paste reading={reading} />
-      <div className="page" style={{ minWidth: 0 }}>
+      <div className="page">
         {!recipe && !trouble && (
-          <p className="card muted" style={{ margin: 0 }}>
+          <p className="card muted tight">
             Every line is weighed as you paste it. What cannot be weighed is asked, and nothing is dropped.
           </p>
         )}
@@ -35,8 +35,8 @@ export default function ReadRecipe() {
             <Understood reading={reading} />
             {recipe.leftOver !== '' && (
               <section className="card" aria-label="Left over">
-                <h2 style={{ marginBottom: 8 }}>Method and notes, kept whole</h2>
-                <p style={{ whiteSpace: 'pre-wrap', margin: 0 }}>{recipe.leftOver}</p>
+                <h2 className="over-list">Method and notes, kept whole</h2>
+                <p className="as-written tight">{recipe.leftOver}</p>
               </section>
             )}
           </>
@@ -56,8 +56,8 @@ function Paste({ reading }: { reading: Reading }) {
   }
   return (
     <section
-      className="card"
-      style={{ display: 'grid', gap: 12 }}
+      className="card stack"
+
       aria-label="The recipe"
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
@@ -104,7 +104,7 @@ function Understood({ reading }: { reading: Reading }) {
     if (id) await navigate(`/doughs/${id}`);
   };
   return (
-    <section className="card" style={{ display: 'grid', gap: 12 }} aria-label="What was understood">
+    <section className="card stack" aria-label="What was understood">
       <div className={css.readHead}>
         <Field id="title" label="Name" problem={refused.find((p) => p.field === 'name')?.reason}>
           <Input id="title" size="large" value={reading.name} onChange={(e) => reading.setName(e.target.value)} />
@@ -128,7 +128,7 @@ function Understood({ reading }: { reading: Reading }) {
           />
         </Field>
       )}
-      <p style={{ margin: 0 }}>
+      <p className="tight">
         <b className="num">{recipe.understood}</b> understood
         {asked > 0 && (
           <>

@@ -63,12 +63,10 @@ export function RowsEditor({
         <thead>
           <tr>
             <th>Ingredient</th>
-            <th style={{ width: 116 }}>{massWord}</th>
-            <th className="num" style={{ width: 76 }}>
-              Baker&#8217;s
-            </th>
-            {beep && <th style={{ width: 78 }}>At beep</th>}
-            <th style={{ width: inOrder ? 104 : 52 }}>
+            <th className={css.grams}>{massWord}</th>
+            <th className={`num ${css.share}`}>Baker&#8217;s</th>
+            {beep && <th className={css.share}>At beep</th>}
+            <th className={inOrder ? css.twoButtons : css.oneButton}>
               <span className="sr">Remove</span>
             </th>
           </tr>
@@ -175,7 +173,8 @@ export function IngredientField({
   return (
     <div role="presentation" onKeyDownCapture={goOn}>
       <AutoComplete
-        style={{ width: '100%' }}
+        className="whole"
+
         aria-label={label}
         {...(id ? { id } : {})}
         open={open}
@@ -214,7 +213,8 @@ export function RoleField({
 }) {
   return (
     <Select
-      style={{ width: '100%', marginTop: 6 }}
+      className="whole under"
+
       aria-label={`What ${of} does`}
       value={value}
       placeholder="What does it do in the dough?"

@@ -10,7 +10,7 @@ export function Versions({ id, take }: { id: string; take: (to: DoughState) => v
   if (!data || data.length < 2) return null;
   return (
     <section className="card" aria-label="Versions">
-      <h2 style={{ marginBottom: 8 }}>Versions</h2>
+      <h2 className="over-list">Versions</h2>
       <table className="plain">
         <tbody>
           {data.map((v, i) => (
@@ -24,7 +24,7 @@ export function Versions({ id, take }: { id: string; take: (to: DoughState) => v
               <td className="muted">
                 {calendarDay(v.updatedAt)} {clockTime(v.updatedAt)}
               </td>
-              <td style={{ textAlign: 'right' }}>
+              <td className="to-right">
                 {i === 0 ? (
                   'now'
                 ) : (

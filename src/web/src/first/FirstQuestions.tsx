@@ -204,7 +204,7 @@ function Tins({ q, answer, next }: Ask) {
           />
         ))}
       </div>
-      <button type="button" className="button do" style={{ justifySelf: 'start' }} onClick={next}>
+      <button type="button" className="button do at-start" onClick={next}>
         That is all
       </button>
     </>

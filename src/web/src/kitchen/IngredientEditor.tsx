@@ -64,7 +64,7 @@ export function IngredientEditor({ item, allergens, close }: { item: Item | null
       <div className={css.ingredient} role="group" aria-label={i.name || 'Your own ingredient'}>
         <div className={css.kit}>
           {item ? (
-            <h3 style={{ alignSelf: 'center' }}>{i.name}</h3>
+            <h3 className="in-middle">{i.name}</h3>
           ) : (
             <Name at="ingredient.name" value={i.name} set={(name) => put({ name })} />
           )}
@@ -91,7 +91,7 @@ export function IngredientEditor({ item, allergens, close }: { item: Item | null
               options={allergens.map((a) => ({ value: a, label: a }))}
             />
           </Field>
-          <div className="choices" style={{ gridColumn: '1 / -1' }}>
+          <div className="choices whole-row">
             <Tick on={i.perishable} set={(perishable) => put({ perishable })}>
               spoils
             </Tick>
@@ -116,7 +116,7 @@ export function IngredientEditor({ item, allergens, close }: { item: Item | null
           )}
         </div>
         <Wrong at="ingredient" />
-        <div style={{ display: 'flex', gap: 10, flexWrap: 'wrap' }}>
+        <div className="row">
           <button className="button do" onClick={() => void keep()}>
             Keep
           </button>
@@ -125,8 +125,8 @@ export function IngredientEditor({ item, allergens, close }: { item: Item | null
           </button>
           {item?.own && (
             <button
-              className="button quiet"
-              style={{ marginLeft: 'auto' }}
+              className="button quiet at-end"
+
               onClick={() => void forget.make(i.name).then(({ trouble }) => trouble === null && close())}
             >
               Forget yours

@@ -54,7 +54,7 @@ function Editor({ first, usual, choices }: Props) {
         <span role="status" className={state === 'refused' || state === 'away' ? 'late' : 'muted'}>
           {said[state]}
         </span>
-        <Link className="button" to="/kitchen/pantry" style={{ marginLeft: 'auto' }}>
+        <Link className="button at-end" to="/kitchen/pantry">
           Pantry and prices
         </Link>
       </div>

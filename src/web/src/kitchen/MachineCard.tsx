@@ -192,7 +192,7 @@ function ProgramRow({
           beep{' '}
           <NumberInput
             aria-label="Add-in beep, minutes into kneading"
-            style={{ width: 60 }}
+            className={css.minutes}
             value={p.beep == null ? null : Math.round(p.beep / minute)}
             placeholder="none"
             onChange={(v) => put({ ...p, beep: v === null ? null : v * minute })}

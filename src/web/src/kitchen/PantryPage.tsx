@@ -86,7 +86,7 @@ export default function PantryPage() {
                   <td className="num">{cupOf(i, data.habit)}</td>
                   <td className="num">{i.price ? `${i.price.cost.toFixed(2)} for ${mass(i.price.pack)}` : ''}</td>
                   <td className="muted">{i.ingredient.allergens?.join(', ')}</td>
-                  <td style={{ textAlign: 'right' }}>
+                  <td className="to-right">
                     <button
                       className="button quiet"
                       aria-label={`Edit ${i.ingredient.name}`}
@@ -103,11 +103,11 @@ export default function PantryPage() {
       </section>
       {data.learned.length > 0 && (
         <section className="card" aria-label="Words learned">
-          <h2 style={{ marginBottom: 8 }}>Words learned from your recipes</h2>
+          <h2 className="over-list">Words learned from your recipes</h2>
           <ul className="lines">
             {data.learned.map((l) => (
-              <li key={l.words} style={{ display: 'flex', gap: 12 }}>
-                <span style={{ flex: 1 }}>
+              <li className="row" key={l.words}>
+                <span className="grows">
                   “{l.words}” is {l.name}
                 </span>
                 <button className="link" onClick={() => void forgetWords.make(l.words)}>

@@ -186,7 +186,7 @@ function OvenDrawn({ oven: { racks, fan } }: { oven: Schemas['Oven'] }) {
       <rect x={1.5} y={1.5} width={147} height={123} rx={10} />
       <circle cx={22} cy={19} r={10} />
       <path d="M22 19l5 -6" stroke="var(--now)" strokeWidth={3} />
-      <rect x={12} y={38} width={126} height={78} rx={6} style={{ fill: 'var(--lane-oven)' }} />
+      <rect x={12} y={38} width={126} height={78} rx={6} className="in-oven" />
       {Array.from({ length: count }, (_, i) => (
         <path key={i} d={`M16 ${48 + gap * (i + 1)}H134`} strokeWidth={3} />
       ))}

@@ -44,7 +44,7 @@ function Loader({ dough, kitchen }: { dough: Schemas['DoughView']; kitchen: Sche
   return (
     <div className="layout">
       <form className="card fields" onSubmit={(e) => e.preventDefault()} aria-label="How it is loaded">
-        <h1 className="wide" style={{ fontSize: '1.6rem' }}>
+        <h1 className="wide calm">
           <Link to={`/doughs/${dough.id}`}>{dough.name}</Link>
         </h1>
         <Field id="machine" label="Machine" wide problem={problem('machineId')}>
@@ -114,7 +114,7 @@ function Loaded({ load }: { load: Schemas['LoadView'] }) {
   const { mass, heat } = useUnits();
   const t = load.temperature;
   return (
-    <div className="page" style={{ minWidth: 0 }}>
+    <div className="page">
       <section className="card facts" aria-label="The liquid">
         {t && (
           <span>
@@ -133,7 +133,7 @@ function Loaded({ load }: { load: Schemas['LoadView'] }) {
           </span>
         )}
         {t?.isLimited && !load.warms && (
-          <p className="caution" style={{ margin: 0 }}>
+          <p className="caution tight">
             As far as the yeast allows: the dough will be {heat(t.dough)}. Rinsing the pan hot helps.
           </p>
         )}

@@ -39,10 +39,9 @@ export function Pan({ load }: { load: Schemas['LoadView'] }) {
     <figure>
       <svg
         viewBox={`0 0 ${w} ${h + 6}`}
-        className="picture"
+        className="picture narrow-picture"
         role="img"
         aria-label={`The pan from above. ${said}.`}
-        style={{ maxWidth: 420 }}
       >
         <rect x={4} y={4} width={w - 8} height={h - 8} rx={34} fill="var(--soft-ink)" />
         <rect x={14} y={14} width={w - 28} height={h - 28} rx={26} fill={fill[most(under) ?? 'liquid']} />

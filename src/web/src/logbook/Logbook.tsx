@@ -73,7 +73,7 @@ export default function Logbook() {
                 : ` · ${b.onTime ? 'on time' : `${span(Math.abs(b.lateBy) * 1000)} ${b.lateBy > 0 ? 'late' : 'early'}`}`}
               {b.spread !== null ? ` · spread ${weight(b.scale, b.spread)}` : ''}
             </span>
-            {b.note && <p style={{ margin: '8px 0 0' }}>{b.note}</p>}
+            {b.note && <p className="under">{b.note}</p>}
           </div>
           {b.stars !== null && <Stars n={b.stars} />}
         </article>

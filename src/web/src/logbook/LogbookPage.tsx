@@ -31,7 +31,7 @@ export default function LogbookPage() {
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   return (
     <div className={picture.isPending ? 'page settling' : 'page'}>
-      <header style={{ display: 'flex', gap: 20, alignItems: 'baseline', flexWrap: 'wrap' }}>
+      <header className="row on-line">
         <h1>{data.title}</h1>
         <span className="muted">
           {data.what} · {data.finishedAt ? calendarDay(data.finishedAt) : 'not over yet'}
@@ -52,7 +52,7 @@ export default function LogbookPage() {
           As a file
         </a>
       </header>
-      {data.note && <p style={{ fontSize: '1.2rem', margin: 0 }}>{data.note}</p>}
+      {data.note && <p className="tight said-big">{data.note}</p>}
       <div className="picture-box" ref={ref}>
         {picture.data && <StrandPicture picture={picture.data} title={data.title} hideNow />}
       </div>
@@ -199,7 +199,7 @@ function Judge({ page }: { page: Schemas['LogbookPage'] }) {
   if (!data) return null;
   if (!open)
     return (
-      <button type="button" className="button" style={{ justifySelf: 'start' }} onClick={() => setOpen(true)}>
+      <button type="button" className="button at-start" onClick={() => setOpen(true)}>
         {page.stars === null ? 'Say how it was' : 'Put it otherwise'}
       </button>
     );

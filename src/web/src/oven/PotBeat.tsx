@@ -37,7 +37,7 @@ export function PotBeat({ bath, id }: { bath: Schemas['BathView']; id: string })
   };
   return (
     <section aria-label="The pot" className={css.potBeat}>
-      <svg className="picture" viewBox="0 0 600 60" style={{ maxWidth: 640 }} aria-hidden="true">
+      <svg className="picture wide-picture" viewBox="0 0 600 60" aria-hidden="true">
         {beats.map((b, i) => {
           const [x, w] = [(600 * ((ends[i] ?? 0) - b.length)) / whole, (600 * b.length) / whole];
           return (

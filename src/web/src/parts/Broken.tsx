@@ -12,7 +12,7 @@ export function Guarded({ what, children, anew = [] }: { what: string; children:
 
 function Broken({ what, resetErrorBoundary }: FallbackProps & { what: string }) {
   return (
-    <section className="card" role="alert" style={{ display: 'grid', gap: 10, justifyItems: 'start' }}>
+    <section className="card stack from-start" role="alert">
       <p>{what} cannot be shown. Everything that was told is kept.</p>
       <button className="button" onClick={resetErrorBoundary}>
         Try again

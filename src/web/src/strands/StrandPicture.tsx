@@ -66,7 +66,7 @@ export function StrandPicture({
         <g key={tick}>
           <line x1={at(tick)} x2={at(tick)} y1={lanes[0]?.top} y2={bottom} stroke="var(--ink)" opacity={0.14} />
           {at(tick) > (slim ? 18 : 0) && at(tick) < width - 18 && (slim || nowX === null || Math.abs(nowX - at(tick)) > 54) && (
-            <text x={at(tick)} y={slim ? 10 : 20} fontSize={14} textAnchor="middle" style={{ fill: 'var(--soft-ink)' }}>
+            <text className="soft" x={at(tick)} y={slim ? 10 : 20} fontSize={14} textAnchor="middle">
               {clockTime(tick)}
             </text>
           )}
@@ -246,7 +246,7 @@ function NowLine({ x, now, slim, bottom }: { x: number; now: number; slim: boole
       {!slim && (
         <g>
           <rect x={x - pill / 2} y={1} width={pill} height={25} rx={12.5} fill="#c4360f" />
-          <text x={x} y={19} fontSize={15} fontWeight={700} textAnchor="middle" style={{ fill: '#fff' }}>
+          <text x={x} y={19} fontSize={15} fontWeight={700} textAnchor="middle" className="on-bar">
             {clockTime(now)}
           </text>
         </g>

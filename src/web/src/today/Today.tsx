@@ -55,7 +55,7 @@ export function Today() {
       {data.bakes.length > 1 && <Troubles />}
       {others.length > 0 && (
         <section className="card" aria-label="Also under way">
-          <Link to="/day" className="button small quiet" style={{ float: 'right' }}>
+          <Link to="/day" className="button small quiet to-side">
             The day in full
           </Link>
           <ul className="lines">
@@ -74,7 +74,7 @@ export function Today() {
       {doughs.data?.total === 0 && data.bakes.length === 0 && <FirstQuestions />}
       {doughs.data?.total === 0 && <Starters />}
       <section aria-label="Start something">
-        <h2 style={{ margin: '6px 0 12px' }}>Start something</h2>
+        <h2 className="over-shelf">Start something</h2>
         <div className="shelf">
           {doughs.data?.doughs.map((d) => (
             <Link key={d.id} className="card" to={`/lay-out?dough=${d.id}`}>
@@ -235,13 +235,13 @@ function DayBar({ bake, next }: { bake: BenchView; next: Schemas['NextLine'][] }
       </div>
       <dl className={css.beats}>
         {next.map((n) => (
-          <div key={n.bake + n.step} style={{ display: 'contents' }}>
+          <div className="no-box" key={n.bake + n.step}>
             <dt>{clockTime(n.at)}</dt>
             <dd>{n.text}</dd>
           </div>
         ))}
       </dl>
-      <Link className="button do" to="/bench" style={{ minHeight: 84, minWidth: 220, fontSize: '1.4rem' }}>
+      <Link className={`button do ${css.go}`} to="/bench">
         To the bench
         <small>ready in {span(Date.parse(bake.ready) - now)}</small>
       </Link>

@@ -23,7 +23,7 @@ export function Reviewed(at: AtBeat) {
       <label htmlFor="note">For next time</label>
       <Input.TextArea id="note" rows={2} value={note} onChange={(e) => setNote(e.target.value)} maxLength={2000} />
       <Photo id={bake.id} of={`${bake.title}, ${bake.what}`} />
-      <button className="button do" disabled={stars === 0} style={{ alignSelf: 'start', minWidth: 220 }} onClick={keep}>
+      <button className="button do at-start" disabled={stars === 0} onClick={keep}>
         Keep
       </button>
     </Frame>

@@ -64,7 +64,7 @@ function OnScale(at: AtBeat) {
           The scale was not tared: under it is {reading.under}. That leaves {onScale === null ? '…' : said(onScale)}.
         </p>
       )}
-      <p style={{ margin: 0 }}>
+      <p className="tight">
         <label>
           Really in, {typed.unit}{' '}
           <input
