@@ -152,8 +152,12 @@ public static partial class LineReading
                         before[i] = before[i] with { Use = use };
             before.Add(row);
             // More water as needed is no other water.
-            if (said.More is { } forMore && !(forMore == Use.Surface && row.Role == Role.Liquid))
-                before.Add(row with { Mass = null, Other = null, Instead = null, Notes = [], Use = forMore, IsToTaste = true });
+            if (said.More is not { } forMore || (forMore == Use.Surface && row.Role == Role.Liquid))
+                return;
+            // What is strewn of the dough's own flour goes under it.
+            if (forMore == Use.Topping && row.Role == Role.Flour)
+                forMore = Use.Surface;
+            before.Add(row with { Mass = null, Other = null, Instead = null, Notes = [], Use = forMore, IsToTaste = true });
         }
     }
 

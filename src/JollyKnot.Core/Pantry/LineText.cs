@@ -17,6 +17,9 @@ internal static partial class LineText
         line = NameAndNumber().Replace(line, "$1 $2");
         line = BrushWith().Replace(line, "$1");
         line = SoakedBehind().Replace(line, " + ${what}");
+        line = UpToMore().Replace(line, ", plus more");
+        line = AndAYolk().Replace(line, m => $" plus {CountOf(m.Groups["count"].Value)} egg {m.Groups["part"].Value}");
+        line = OutOfEggs().Replace(line, "${count} egg ${part}");
         line = PacketOfYeast().Replace(line, "${count} 0.25 ");
         line = Packed()
             .Replace(line, m => $"{CountOf(m.Groups["count"].Value)} x {m.Groups["size"].Value} {m.Groups["unit"].Value} ");
@@ -29,6 +32,29 @@ internal static partial class LineText
     // ".25 oz".
     [GeneratedRegex(@"(?<![\p{L}\p{N}.,])\.(?=\d)")]
     private static partial Regex NakedPoint();
+
+    // "plus up to 1/4 cup more as needed": some more, nobody knows how much.
+    [GeneratedRegex(
+        @"[,(]?\s*\b(?:plus|and|\+)\s+(?:up to\s+)?[\d½¼¾⅓⅔⅛][\d./ ½¼¾⅓⅔⅛-]*\s*"
+            + @"(?:cups?|c|tbsp|tablespoons?|tsp|teaspoons?|g|grams?|ml|oz|ounces?)\.?\s+(?:more|extra)\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex UpToMore();
+
+    // "one large egg and one yolk".
+    [GeneratedRegex(
+        @"(?<=\beggs?),?\s+(?:and|plus|\+)\s+(?<count>\d|one|two|three|an?)\s+(?:egg\s+)?(?<part>yolk|white)s?\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex AndAYolk();
+
+    // "egg white from 1 large egg", "yolks of 2 eggs".
+    [GeneratedRegex(
+        @"^\s*(?:the\s+)?(?:egg\s+)?(?<part>white|yolk)s?\s+(?:from|of)\s+(?<count>\d{1,2}|one|two|three|an?)\s+"
+            + @"(?:(?:small|medium|large)\s+)?eggs?\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex OutOfEggs();
 
     // "100 g linseed, overnight in 150 ml of water soaked", as German has it.
     [GeneratedRegex(
@@ -57,7 +83,7 @@ internal static partial class LineText
     private static string CountOf(string word) =>
         word.ToLowerInvariant() switch
         {
-            "one" => "1",
+            "one" or "a" or "an" => "1",
             "two" => "2",
             "three" => "3",
             "four" => "4",
@@ -86,6 +112,7 @@ internal static partial class LineText
     // What is told as one, and is two: "yeast dissolved in ¼ cup water", "zest and juice of half an orange".
     public static string InTwo(string text)
     {
+        text = WithALittle().Replace(text, "with 1 splash of ");
         text = InSomeWater().Replace(text, ", soaked");
         text = FriedIn().Replace(text, "${how} plus ");
         text = DissolvedIn().Replace(text, "and ");
@@ -93,16 +120,42 @@ internal static partial class LineText
         text = OfWhich().Replace(text, m => $"{Left(m)} g {m.Groups["name"].Value} plus {m.Groups["part"].Value} g ");
         text = PartInBrackets()
             .Replace(text, m => IsPart(m.Groups["part"].Value) ? $"{m.Groups["part"].Value}: {m.Groups["of"].Value}" : m.Value);
+        text = ZestOf().Replace(text, m => $"{Many(m)} {m.Groups["fruit"]} zest");
+        text = ZestThenJuice()
+            .Replace(
+                text,
+                m => $"{Many(m)} {m.Groups["fruit"]} zest plus {Counted(m.Groups["of"].Value)} {m.Groups["fruit"]} juice"
+            );
         return ZestAndJuice().Replace(text, m => $"{Many(m)} {m.Groups["fruit"]} zest plus {Many(m)} {m.Groups["fruit"]} juice");
 
-        static string Many(Match m) =>
-            m.Groups["n"].Value.ToLowerInvariant() switch
+        static string Many(Match m) => Counted(m.Groups["n"].Value);
+
+        static string Counted(string word) =>
+            word.ToLowerInvariant() switch
             {
-                "half a" or "half an" or "half" => "1/2",
+                "half a" or "half an" or "half" or "half of one" => "1/2",
                 "" or "a" or "an" or "the" => "1",
                 var n => n,
             };
     }
+
+    // "grated zest of an unwaxed lemon": as the pantry has it.
+    [GeneratedRegex(
+        @"^\s*(?:the\s+|\p{L}{2}\s+)?(?:finely\s+|grated\s+)*zest\s+(?:grated\s+)?(?:of\s+|from\s+)?"
+            + @"(?<n>\d[\d./]*|[½¼¾]|half an?|half|an?|the|one|two|three)?\s*"
+            + @"(?:large\s+|small\s+|medium\s+|unwaxed\s+|organic\s+)*(?<fruit>orange|lemon)s?\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex ZestOf();
+
+    // "zest of 2 oranges and juice of half".
+    [GeneratedRegex(
+        @"^\s*(?:the\s+)?(?:grated\s+)?zest\s+of\s+(?<n>\d[\d./]*|[½¼¾]|half an?|an?|one|two|three)\s+"
+            + @"(?:large\s+|unwaxed\s+|organic\s+)*(?<fruit>orange|lemon)s?,?\s+(?:and|plus)\s+(?:the\s+)?juice\s+of\s+"
+            + @"(?<of>half of one|half|one|two|\d[\d./]*|[½¼¾])(?:\s+(?:orange|lemon)s?)?\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex ZestThenJuice();
 
     // "2 eggs, 1 for the dough and 1 for brushing".
     [GeneratedRegex(
@@ -142,6 +195,10 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex FriedIn();
+
+    // "beaten with a little milk".
+    [GeneratedRegex(@"\bwith\s+alittle\s+(?:of\s+)?(?=(?:\p{L}+\s+)?(?:milk|water|cream)\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex WithALittle();
 
     // "raisins soaked in warm water": how they are, not how much water the dough gets.
     [GeneratedRegex(

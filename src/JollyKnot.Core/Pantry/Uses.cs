@@ -181,7 +181,7 @@ public static partial class Uses
             words = Optionally.Replace(words, " ");
 
         Use? more = null;
-        if (SomeMore.Match($" {words}") is { Success: true } extra && !IsAKind(extra.Groups["rest"].Value))
+        if (SomeMore.Match($" {words}") is { Success: true } extra && !IsAnother(extra) && !IsAKind(extra.Groups["rest"].Value))
         {
             more = Purpose.Match($" {extra.Groups["rest"].Value}") is { Success: true } told ? UseOf(told) : Use.Surface;
             words = $" {words}".Remove(extra.Index, extra.Length);
@@ -229,6 +229,15 @@ public static partial class Uses
     private static readonly FrozenSet<string> Pans = "tin|tins|pan|pans|tray|trays|baking tray|baking sheet|sheet|mould|moulds"
         .Split('|')
         .ToFrozenSet();
+
+    // "beaten with a little milk" is milk, and no more of the same.
+    private static bool IsAnother(Match extra) =>
+        LittleAlone().IsMatch(extra.Value)
+        && Phrase.Split(extra.Groups["rest"].Value).FirstOrDefault()
+            is not (null or "for" or "to" or "as" or "if" or "on" or "in");
+
+    [GeneratedRegex(@"\balittle\b(?!\s+(?:more|extra)\b)", RegexOptions.IgnoreCase)]
+    private static partial Regex LittleAlone();
 
     // "extra large", "extra virgin" is no more of it.
     private static bool IsAKind(string rest) =>

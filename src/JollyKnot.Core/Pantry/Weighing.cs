@@ -68,7 +68,8 @@ internal static class Weighing
         Mass? instead = null;
         if (mass.Other is { } otherHabit)
             notes.Add(OtherHabit(otherHabit, what, pantry.Habit));
-        foreach (var (sum, check, _) in masses.Where(m => m.Sum != believed.Sum && m.Mass is not null))
+        // What stands beside a packet is what it holds.
+        foreach (var (sum, check, _) in masses.Where(m => m.Sum != believed.Sum && m.Mass is not null && !IsPacked(m.Sum)))
         {
             var (one, other) = (check!.Value.Mass, check.Value.Other ?? check.Value.Mass);
             var off = Math.Min(Math.Abs(one / mass.Mass - 1), Math.Abs(other / mass.Mass - 1));
@@ -78,6 +79,8 @@ internal static class Weighing
         }
         return new(mass.Mass, mass.Other, notes.ToImmutable(), instead);
     }
+
+    private static bool IsPacked(ImmutableArray<Measure> sum) => sum.All(m => m.Unit.Kind == UnitKind.Pack);
 
     private static string OtherHabit(Mass other, Identified what, CupHabit habit)
     {
