@@ -207,18 +207,29 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
         );
     }
 
+    // Heating is told with what it is for.
     private IEnumerable<OvenLine> OvensOf(Standing bake) =>
-        bake
-            .Day.Timetable.Slots.Where(s =>
-                s.IsOpen && !s.Step.IsBeat && s.End > s.Start && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)
-            )
-            .Select(s => OvenLine(bake, s));
+        InOvens(bake).Where(s => !s.Step.Is(Milestone.Hot)).Select(s => OvenLine(bake, s));
+
+    private static IEnumerable<Slot> InOvens(Standing bake) =>
+        bake.Day.Timetable.Slots.Where(s =>
+            s.IsOpen && !s.Step.IsBeat && s.End > s.Start && s.Step.Occupies.Any(o => o.Kind == ResourceKind.Oven)
+        );
 
     private OvenLine OvenLine(Standing bake, Slot slot)
     {
         var oven = bake.Spec.OvenOf(bake.Spec.Batches[slot.Step.Batch ?? 0].Bread);
-        var heat = slot.Step.About?.Heat is { } h ? $", {words.Degree(h)}" : "";
-        return new(oven.Name, slot.Start, slot.End, $"{words.Of(slot.Step, bake.Spec).Short} ({bake.Name}{heat})");
+        var heats = slot.Step.Is(Milestone.Baking)
+            ? InOvens(bake).FirstOrDefault(s => s.Step.Is(Milestone.Hot) && s.Step.Batch == slot.Step.Batch)
+            : null;
+        return new(
+            oven.Name,
+            slot.Start,
+            slot.End,
+            $"{words.Of(slot.Step, bake.Spec).Short} ({bake.Name})",
+            slot.Step.About?.Heat is { } h ? words.Degree(h) : null,
+            heats?.Start
+        );
     }
 
     // Allergens stand beside each bake.

@@ -161,8 +161,21 @@ public sealed record HandsLine(
     TimeSpan? Slack
 );
 
-/// <summary>What an oven does.</summary>
-public sealed record OvenLine(string Oven, DateTimeOffset From, DateTimeOffset To, string Text);
+/// <summary>Bread, or dough that rises, in an oven.</summary>
+/// <param name="Oven">Which.</param>
+/// <param name="From">It goes in.</param>
+/// <param name="To">It is out.</param>
+/// <param name="Text">Whose.</param>
+/// <param name="Heat">How hot; null where it is only warm.</param>
+/// <param name="HeatsFrom">It heats for it from then; null where it is hot, or heats for nothing.</param>
+public sealed record OvenLine(
+    string Oven,
+    DateTimeOffset From,
+    DateTimeOffset To,
+    string Text,
+    string? Heat,
+    DateTimeOffset? HeatsFrom
+);
 
 /// <summary>The day in full.</summary>
 /// <param name="Looking">A better day, or ways out of this one, are still looked for.</param>

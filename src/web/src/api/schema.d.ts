@@ -3337,6 +3337,9 @@ export interface components {
             /** Format: date-time */
             to: string;
             text: string;
+            heat: null | string;
+            /** Format: date-time */
+            heatsFrom: null | string;
         };
         OvenView: {
             id: string;

@@ -7,13 +7,14 @@ import { clockTime, span } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { useWidth } from '../parts/useWidth';
 import { Grips } from '../strands/Grips';
+import { hueOf } from '../strands/hue';
 import { StrandPicture } from '../strands/StrandPicture';
 import { Away } from './Away';
 import { CalendarCard } from './CalendarCard';
 import { Draft } from './Draft';
 import { HandsTable } from './HandsTable';
 import { Making } from './Making';
-import { Fixes, TroublesOf } from './Troubles';
+import { Fixes, Offered, TroublesOf } from './Troubles';
 import { useDay } from './useDay';
 import { useDraft } from './useDraft';
 import css from './day.module.css';
@@ -27,6 +28,7 @@ export default function DayPage() {
   const [why, setWhy] = useState<number | null>(null);
   const day = data ?? plain.data;
   const problem = error && changes.length > 0 ? (error as unknown as Trouble).problems?.[0]?.reason : undefined;
+  const ovens = new Set(day?.ovens.map((o) => o.oven)).size;
   const drafted = changes.length > 0 && !problem ? (day?.proposal ?? null) : null;
   const told = day?.bakes.map(
     (b) =>
@@ -68,7 +70,7 @@ export default function DayPage() {
           )}
         </span>
       </div>
-      {day && changes.length === 0 && <TroublesOf day={day} change={add} />}
+      {day && changes.length === 0 && <TroublesOf day={day} />}
       {changes.length > 0 && (
         <>
           <Draft
@@ -103,6 +105,7 @@ export default function DayPage() {
         )}
         {!day && <Loading error={error} retry={() => void refetch()} />}
       </div>
+      {day && changes.length === 0 && <Offered day={day} change={add} />}
       {day?.bakes.length === 0 && (
         <p className="card">
           Nothing is planned. <Link to="/doughs">Choose a dough</Link> and lay it out.
@@ -110,7 +113,7 @@ export default function DayPage() {
       )}
       {day && day.bakes.length > 0 && (
         <div className="columns">
-          <HandsTable hands={day.hands} changes={changes} add={add} />
+          <HandsTable day={day} changes={changes} add={add} />
           <div className="stack">
             <section className="card" aria-label="What the ovens do">
               <h2>What the ovens do</h2>
@@ -120,7 +123,12 @@ export default function DayPage() {
                     <b className="num">
                       {clockTime(o.from)} to {clockTime(o.to)}
                     </b>{' '}
-                    {o.oven}: {o.text}
+                    {o.text}
+                    <span className="muted">
+                      {ovens > 1 && ` · ${o.oven}`}
+                      {o.heat && ` · ${o.heat}`}
+                      {o.heatsFrom && `, heats from ${clockTime(o.heatsFrom)}`}
+                    </span>
                   </li>
                 ))}
               </ul>
@@ -128,7 +136,7 @@ export default function DayPage() {
             {day.bakes.map((b, i) => (
               <details
                 key={b.id}
-                className="card why"
+                className={`card of-bake ${hueOf(i)}`}
                 open={why === i}
                 onToggle={(e) => setWhy(e.currentTarget.open ? i : why === i ? null : why)}
               >

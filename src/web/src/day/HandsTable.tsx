@@ -1,18 +1,13 @@
 // What the hands do, minute by minute. A time typed here is wanted then, and the rest moves around it.
 import type { Schemas } from '../api/http';
 import { clockTime, span } from '../api/clock';
+import { hueOf } from '../strands/hue';
 import { TimeField } from './TimeField';
 import type { Change } from './useDraft';
+import css from './day.module.css';
 
-export function HandsTable({
-  hands,
-  changes,
-  add,
-}: {
-  hands: Schemas['HandsLine'][];
-  changes: Change[];
-  add: (change: Change) => void;
-}) {
+export function HandsTable({ day, changes, add }: { day: Schemas['DayView']; changes: Change[]; add: (change: Change) => void }) {
+  const { hands, bakes } = day;
   const pinOf = (h: Schemas['HandsLine']) => {
     const changed = changes.find((c) => c.bake === h.bake && c.id === h.step && (c.kind === 'pin' || c.kind === 'unpin'));
     return changed ? (changed.kind === 'pin' ? changed.at : null) : h.pinned ? h.at : null;
@@ -22,10 +17,12 @@ export function HandsTable({
       <h2>What the hands do</h2>
       <table className="plain">
         <tbody>
-          {hands.map((h) => {
+          {hands.map((h, i) => {
             const pin = pinOf(h);
+            // Its bread is named where another's was in hand before; its colour goes along the rows.
+            const isAnother = hands[i - 1]?.bake !== h.bake;
             return (
-              <tr key={h.bake + h.step}>
+              <tr key={h.bake + h.step} className={`${hueOf(bakes.findIndex((b) => b.id === h.bake))} ${css.hand}`}>
                 <td className="num">
                   {h.canPin ? (
                     <TimeField
@@ -38,7 +35,8 @@ export function HandsTable({
                   )}
                 </td>
                 <td>
-                  {h.text} <span className="muted">· {h.title}</span>
+                  {isAnother && <b className={css.handOf}>{h.title}</b>}
+                  {h.text}
                   {pin && (
                     <button
                       className="button small quiet"

@@ -21,7 +21,12 @@ export function Troubles() {
     draft.add(to);
     void navigate('/day');
   }
-  return data ? <TroublesOf day={data} change={change} /> : null;
+  return data ? (
+    <>
+      <TroublesOf day={data} />
+      <Offered day={data} change={change} />
+    </>
+  ) : null;
 }
 
 // A better day, unless it was declined; taken, or declined, in one touch.
@@ -88,12 +93,11 @@ export function Announcement() {
   );
 }
 
-export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (to: Change) => void }) {
-  const { offered, busy, take, decline } = useOffer(day);
+export function TroublesOf({ day }: { day: Schemas['DayView'] }) {
   const { findings } = day;
   if (findings.length === 0) return null;
   return (
-    <section className={`card ${css.troubles}`} aria-label="In one another’s way">
+    <section className="card" aria-label="In one another’s way">
       <ul className="lines">
         {findings.slice(0, most).map((f) => (
           <li key={f.at + f.text} className={f.impossible ? 'late' : ''}>
@@ -102,14 +106,26 @@ export function TroublesOf({ day, change }: { day: Schemas['DayView']; change: (
         ))}
         {findings.length > most && <li className="muted">and {findings.length - most} more like these</li>}
       </ul>
+    </section>
+  );
+}
+
+/** A better day, and the one change that would do. It is found out later, so it stands below what is there already. */
+export function Offered({ day, change }: { day: Schemas['DayView']; change: (to: Change) => void }) {
+  const { offered, busy, take, decline } = useOffer(day);
+  // What is wrong as it is stands above already.
+  const isSaid = (why: string) => day.findings.some((f) => why.endsWith(f.text));
+  if (day.findings.length === 0 || (!offered && day.fixes.length === 0)) return null;
+  return (
+    <section className="card stack" aria-label="What would do">
       {offered && (
-        <div className={css.offer}>
+        <>
           <h2 className="small-head">Laid out anew</h2>
-          {offered.why && <p>{offered.why}</p>}
+          {offered.why && !isSaid(offered.why) && <p className="tight">{offered.why}</p>}
           <Moves moves={offered.moves} />
           <Left left={offered.left} />
           <TakeOrLeave busy={busy} take={take} leave={() => decline(offered.key)} />
-        </div>
+        </>
       )}
       <Fixes fixes={day.fixes} change={change} />
     </section>

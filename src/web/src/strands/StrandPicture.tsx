@@ -4,6 +4,7 @@ import { useUnits } from '../parts/units';
 import { clockTime, useNow } from '../api/clock';
 import { Bread } from '../shaping/BreadPicture';
 import { xAt } from './axis';
+import { hueOf } from './hue';
 import css from './strands.module.css';
 
 type Picture = Schemas['Picture'];
@@ -111,7 +112,7 @@ export function StrandPicture({
         </g>
       ))}
       {picture.strands.map((strand) => (
-        <g key={strand.hue} className={`hue-${strand.hue % 4}`} fill="none" strokeLinejoin="round">
+        <g key={strand.hue} className={hueOf(strand.hue)} fill="none" strokeLinejoin="round">
           {strand.ribbons.map((ribbon, i) => {
             const d = curve(ribbon.points);
             const fine = ribbon.thickness < 6;
@@ -185,7 +186,7 @@ function OnTheTable({ label, slim, bottom, width }: { label: Schemas['Label']; s
   const r = slim ? 9 : 13;
   const countX = slim ? label.x : label.x + 20;
   return (
-    <g className={`hue-${(label.hue ?? 0) % 4}`}>
+    <g className={hueOf(label.hue ?? 0)}>
       {!slim && label.bread && (
         <g transform={`translate(${label.x - 38} ${label.y - 17}) scale(.42)`}>
           <Bread look={label.bread} />
