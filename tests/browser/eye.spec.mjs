@@ -90,6 +90,8 @@ test('dough that proofs is moved: its rise stays, and the oven it stands in is c
   expect(Date.parse(after.proof.best)).toBeLessThan(Date.parse(before.proof.best));
   await page.getByRole('button', { name: /^Take back Moved: in the oven, light on/ }).click();
   await expect(proof).toContainText('on the counter');
+  // The dough grows in its tin as it is believed to.
+  await expect(page.getByRole('img', { name: /^It fills \d+ % of its tin$/ })).toBeVisible();
   await accessible(page);
 });
 

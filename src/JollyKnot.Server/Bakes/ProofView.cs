@@ -19,6 +19,21 @@ public sealed record ProofPoint(DateTimeOffset At, double Rise, double Slow, dou
 /// <summary>A look as drawn.</summary>
 public sealed record ProofLook(DateTimeOffset At, double Rise, string Seen);
 
+/// <summary>How large the dough is now and is to be: as many times as wide as freshly shaped; in a tin, as much of its
+/// depth.</summary>
+/// <param name="InTin">It stands in a tin.</param>
+/// <param name="SetDown">As it was set down.</param>
+/// <param name="Now">As it is believed to be.</param>
+/// <param name="Wanted">As it is wanted.</param>
+public sealed record ProofSize(bool InTin, double SetDown, double Now, double Wanted)
+{
+    internal static ProofSize Of(double now, double wanted, TinRim? rim)
+    {
+        double Size(double rise) => rim is null ? Math.Cbrt(1 + rise) : (1 + rise) / (1 + rim.Level);
+        return new(rim is not null, Size(0), Size(now), Size(wanted));
+    }
+}
+
 /// <summary>The second proof.</summary>
 /// <param name="Step">The step that set the dough to proof.</param>
 /// <param name="Place">Where it stands.</param>
@@ -30,7 +45,7 @@ public sealed record ProofLook(DateTimeOffset At, double Rise, string Seen);
 /// <param name="Ready">It was seen ready: what now, and at what price it waits; null before.</param>
 /// <param name="InAt">When it goes in, as planned.</param>
 /// <param name="HoldsUntil">From then on it begins to be over.</param>
-/// <param name="Width">How much wider it is at the wanted rise than freshly shaped.</param>
+/// <param name="Size">How large it is, to be drawn.</param>
 public sealed record ProofView(
     StepId Step,
     DateTimeOffset Start,
@@ -52,7 +67,7 @@ public sealed record ProofView(
     string? Ready,
     DateTimeOffset? InAt,
     DateTimeOffset? HoldsUntil,
-    double Width
+    ProofSize Size
 )
 {
     // What goes in so soon goes in now. Ours.
@@ -108,7 +123,7 @@ public sealed record ProofView(
             proof.CanGoIn ? words.SeenReady(load?.Start <= state.SoFar.Now + Soon, state.Plan.Spec.HotterStart(of.Bread)) : null,
             load?.Start,
             start + proof.Window?.Late,
-            Math.Cbrt(1 + wanted)
+            ProofSize.Of(proof.RiseAt(since), wanted, of.Bread.RimFor(of.Piece))
         );
     }
 

@@ -3690,6 +3690,15 @@ export interface components {
             /** Format: double */
             fast: number;
         };
+        ProofSize: {
+            inTin: boolean;
+            /** Format: double */
+            setDown: number;
+            /** Format: double */
+            now: number;
+            /** Format: double */
+            wanted: number;
+        };
         ProofView: {
             step: string;
             /** Format: date-time */
@@ -3729,8 +3738,7 @@ export interface components {
             inAt: null | string;
             /** Format: date-time */
             holdsUntil: null | string;
-            /** Format: double */
-            width: number;
+            size: components["schemas"]["ProofSize"];
         };
         Proposal: {
             moves: components["schemas"]["MoveLine"][];

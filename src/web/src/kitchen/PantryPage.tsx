@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { useForgetWords, useKeepCups } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { Choice } from '../parts/Choice';
-import { useUnits } from '../parts/units';
+import { roles } from '../doughs/draft';
+import { capital, useUnits } from '../parts/units';
 import { Loading } from '../parts/Loading';
 import { OneOf } from './form';
 import { IngredientEditor } from './IngredientEditor';
@@ -18,7 +19,6 @@ export default function PantryPage() {
   const forgetWords = useForgetWords();
   const [search, setSearch] = useState('');
   const [open, setOpen] = useState<string | null>(null);
-  const { mass } = useUnits();
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   const cups = (to: Partial<Schemas['CupSettings']>) => keepCups.make({ habit: data.habit, cups: data.cups, ...to });
   const word = search.trim().toLowerCase();
@@ -61,44 +61,36 @@ export default function PantryPage() {
           <thead>
             <tr>
               <th>Ingredient</th>
-              <th>Does</th>
               <th className="num">g a cup</th>
               <th className="num">Price</th>
               <th>Allergens</th>
-              <td />
             </tr>
           </thead>
-          <tbody>
-            {items.map((i) =>
-              open === i.ingredient.name ? (
-                <tr key={i.ingredient.name}>
-                  <td colSpan={6}>
-                    <IngredientEditor item={i} allergens={data.allergens} close={() => setOpen(null)} />
-                  </td>
-                </tr>
-              ) : (
-                <tr key={i.ingredient.name}>
-                  <td>
-                    {i.ingredient.name}
-                    {i.own && <small className="muted"> yours</small>}
-                  </td>
-                  <td className="muted">{i.ingredient.role}</td>
-                  <td className="num">{cupOf(i, data.habit)}</td>
-                  <td className="num">{i.price ? `${i.price.cost.toFixed(2)} for ${mass(i.price.pack)}` : ''}</td>
-                  <td className="muted">{i.ingredient.allergens?.join(', ')}</td>
-                  <td className="to-right">
-                    <button
-                      className="button quiet"
-                      aria-label={`Edit ${i.ingredient.name}`}
-                      onClick={() => setOpen(i.ingredient.name)}
-                    >
-                      Edit
-                    </button>
-                  </td>
-                </tr>
-              ),
-            )}
-          </tbody>
+          {roles.map(([role, does]) => {
+            const some = items.filter((i) => i.ingredient.role === role);
+            return (
+              some.length > 0 && (
+                <tbody key={role}>
+                  <tr>
+                    <th colSpan={4} scope="rowgroup" className={css.does}>
+                      {capital(does)}
+                    </th>
+                  </tr>
+                  {some.map((i) =>
+                    open === i.ingredient.name ? (
+                      <tr key={i.ingredient.name}>
+                        <td colSpan={4}>
+                          <IngredientEditor item={i} allergens={data.allergens} close={() => setOpen(null)} />
+                        </td>
+                      </tr>
+                    ) : (
+                      <Line key={i.ingredient.name} item={i} habit={data.habit} edit={() => setOpen(i.ingredient.name)} />
+                    ),
+                  )}
+                </tbody>
+              )
+            );
+          })}
         </table>
       </section>
       {data.learned.length > 0 && (
@@ -119,6 +111,24 @@ export default function PantryPage() {
         </section>
       )}
     </>
+  );
+}
+
+function Line({ item, habit, edit }: { item: Item; habit: Schemas['CupHabit']; edit: () => void }) {
+  const { mass } = useUnits();
+  const { ingredient, own, price } = item;
+  return (
+    <tr>
+      <td>
+        <button className="link reach" aria-label={`Edit ${ingredient.name}`} onClick={edit}>
+          {ingredient.name}
+        </button>
+        {own && <small className="muted"> yours</small>}
+      </td>
+      <td className="num">{cupOf(item, habit)}</td>
+      <td className="num">{price ? `${price.cost.toFixed(2)} for ${mass(price.pack)}` : ''}</td>
+      <td className="muted">{ingredient.allergens?.join(', ')}</td>
+    </tr>
   );
 }
 

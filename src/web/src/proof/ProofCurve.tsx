@@ -4,6 +4,7 @@ import { clockTime, useNow } from '../api/clock';
 import { useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
 import css from './proof.module.css';
+import { Size } from './Size';
 
 type Proof = Schemas['ProofView'];
 
@@ -106,7 +107,7 @@ export function ProofCurve({ proof }: { proof: Proof }) {
       </div>
       <p className={`muted ${css.proofLegend}`}>Line: as reckoned from your looks. Band: four doughs in five. Green: ready.</p>
       <div className={css.proofFacts}>
-        <Sizes width={proof.width} />
+        <Size size={proof.size} />
         <p>
           {proof.early && proof.late ? (
             <>
@@ -127,39 +128,5 @@ export function ProofCurve({ proof }: { proof: Proof }) {
         </p>
       )}
     </section>
-  );
-}
-
-// Freshly set down, and at its wanted size: what the eye compares.
-function Sizes({ width }: { width: number }) {
-  const r = 26;
-  const grown = r * width;
-  return (
-    <svg
-      viewBox={`0 0 ${4 * grown + 20} ${2 * grown + 8}`}
-      width={170}
-      role="img"
-      aria-label={`Wanted: ${Math.round((width - 1) * 100)} % wider than set down`}
-    >
-      <circle cx={grown} cy={2 * grown - r + 4} r={r} fill="var(--s0)" stroke="var(--s0-line)" strokeWidth={2} />
-      <circle
-        cx={3 * grown + 10}
-        cy={2 * grown - r + 4}
-        r={r}
-        fill="none"
-        stroke="var(--s0-line)"
-        strokeDasharray="5 4"
-        strokeWidth={2}
-      />
-      <circle
-        cx={3 * grown + 10}
-        cy={grown + 4}
-        r={grown}
-        fill="var(--s0)"
-        fillOpacity={0.7}
-        stroke="var(--s0-line)"
-        strokeWidth={2}
-      />
-    </svg>
   );
 }
