@@ -70,6 +70,8 @@ test('a loaf in its tin is told by the rim', async ({ page, server }) => {
     'Level with the rimCan go in',
     'Above the rimCan go in',
   ]);
+  // The dough grows in its tin as it is believed to.
+  await expect(page.getByRole('img', { name: /^It fills \d+ % of its tin$/ })).toBeVisible();
   await answers.getByRole('button', { name: /^Level with the rim/ }).click();
   await expect(now(page)).toContainText('Ready as soon as the oven is.');
 });
@@ -90,8 +92,6 @@ test('dough that proofs is moved: its rise stays, and the oven it stands in is c
   expect(Date.parse(after.proof.best)).toBeLessThan(Date.parse(before.proof.best));
   await page.getByRole('button', { name: /^Take back Moved: in the oven, light on/ }).click();
   await expect(proof).toContainText('on the counter');
-  // The dough grows in its tin as it is believed to.
-  await expect(page.getByRole('img', { name: /^It fills \d+ % of its tin$/ })).toBeVisible();
   await accessible(page);
 });
 
