@@ -138,19 +138,35 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
                 (before with { Mass = null }, name),
                 (Beside(1), name),
                 (Beside(-1), name),
+                .. Shortened(),
             ],
         ];
+
+        // Its first word on its own dough: no other's is taken for it.
+        IEnumerable<(Label, double)> Shortened()
+        {
+            var word = bake.Spec.Dough.Name.Split(' ')[0] + "…";
+            var takes = word.Length * LetterWidth;
+            return room >= takes ? [(inside with { Text = word, Mass = null }, takes)] : [];
+        }
     }
 
-    // Where no other dough and no other word is; else where no other word is; else where there is room at all.
+    // Where no other dough and no other word is; else shortened, on its own dough; else where no other word is; else where there
+    // is room at all.
     private void WriteBeside((Label Label, double Wide)[] places)
     {
         var within = places
             .Where(p => Around(p.Label, p.Wide) is { Left: >= 0, Top: >= 0 } at && at.Right <= frame.Width)
             .ToList();
         bool Free((Label Label, double Wide) place, IEnumerable<Box> of) => !of.Any(Around(place.Label, place.Wide).Meets);
-        var best = within.Where(p => Free(p, taken) && Free(p, dough)).Concat(within.Where(p => Free(p, taken))).Concat(within);
-        var (label, wide) = best.Append(places[0]).First();
+        var onItsOwn = places.Where(p => p.Label.Kind == LabelKind.Dough && Free(p, taken));
+        var (label, wide) = within
+            .Where(p => Free(p, taken) && Free(p, dough))
+            .Concat(onItsOwn)
+            .Concat(within.Where(p => Free(p, taken)))
+            .Concat(within)
+            .Append(places[0])
+            .First();
         Write(label, wide);
     }
 
