@@ -33,7 +33,7 @@ export function Draft({
     if (answer) forget();
   }
   return (
-    <section className={`card ${css.troubles}`} aria-label="As it would be">
+    <section className="card stack" aria-label="As it would be">
       {problem && (
         <p className="problem" role="alert">
           {problem}
