@@ -50,8 +50,8 @@ public sealed class DoughBook : IDisposable
         return new([.. rows.Select(Read).OfType<StoredDough>()], await found.CountAsync());
     }
 
-    /// <summary>Names of all doughs that were not put away, in order.</summary>
-    public async Task<IReadOnlyList<(Guid Id, string Name)>> Names()
+    /// <summary>Names of all doughs that were not put away, or of those that were, in order.</summary>
+    public async Task<IReadOnlyList<(Guid Id, string Name)>> Names(bool away = false)
     {
         await using var db = await dbs.CreateDbContextAsync();
         return
@@ -59,7 +59,7 @@ public sealed class DoughBook : IDisposable
             .. (
                 await db
                     .Doughs.AsNoTracking()
-                    .Where(d => d.DeletedAt == null)
+                    .Where(d => d.DeletedAt != null == away)
                     .OrderBy(d => d.Words)
                     .Select(d => new { d.Id, d.Name })
                     .ToListAsync()

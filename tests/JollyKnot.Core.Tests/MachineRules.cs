@@ -152,25 +152,19 @@ public sealed class MachineRules
         var plain = Make("Plain", ("strong white flour", 500), ("water", 300), ("instant yeast", 5));
         // By hand of heat: flour 1.8, water 4.18, and the yeast comes at 5 °C; kneading brings 4 °C.
         double Balanced(double room, double wanted, double brings) =>
-            wanted - brings
-            + (500 * 1.8 * (wanted - brings - room) + 5 * 1.8 * (wanted - brings - 5)) / (300 * 4.18);
+            wanted - brings + (500 * 1.8 * (wanted - brings - room) + 5 * 1.8 * (wanted - brings - 5)) / (300 * 4.18);
         var usual = Warmth(plain, White, new(Celsius(19), Celsius(5), []));
         usual.Liquid.Celsius.ShouldBe(Balanced(19, 27, 4), 1e-9);
         (usual.IsLimited, usual.Liquids.Grams).ShouldBe((false, 300));
         usual.Dough.Celsius.ShouldBe(27, 1e-9);
-        Warmth(plain, White, new(Celsius(19), Celsius(5), [], ColdPan: true))
-            .Liquid.Celsius.ShouldBe(Balanced(19, 27, 1), 1e-9);
-        Warmth(plain, White, new(Celsius(22), Celsius(5), [], Celsius(25)))
-            .Liquid.Celsius.ShouldBe(Balanced(22, 25, 4), 1e-9);
+        Warmth(plain, White, new(Celsius(19), Celsius(5), [], ColdPan: true)).Liquid.Celsius.ShouldBe(Balanced(19, 27, 1), 1e-9);
+        Warmth(plain, White, new(Celsius(22), Celsius(5), [], Celsius(25))).Liquid.Celsius.ShouldBe(Balanced(22, 25, 4), 1e-9);
         // What goes in at the beep balances nothing.
         var late = Dough
             .Create(
                 new(
                     "Late",
-                    [
-                        .. plain.Rows.Select(r => new RowDraft(r.Ingredient.Name, r.Mass)),
-                        new("raisins", Grams(200), AtBeep: true),
-                    ]
+                    [.. plain.Rows.Select(r => new RowDraft(r.Ingredient.Name, r.Mass)), new("raisins", Grams(200), AtBeep: true)]
                 )
             )
             .Value;
@@ -212,7 +206,12 @@ public sealed class MachineRules
     private static (string Phases, double? Beep) Seen(params (CycleChange Change, double At)[] touches)
     {
         var usual = White with { Beep = null };
-        var cycle = new CycleSeen("white", Guid.Empty, White.Phases, [.. touches.Select(t => new CycleTouch(t.Change, Minutes(t.At)))]);
+        var cycle = new CycleSeen(
+            "white",
+            Guid.Empty,
+            White.Phases,
+            [.. touches.Select(t => new CycleTouch(t.Change, Minutes(t.At)))]
+        );
         var seen = cycle.Of(usual);
         return (string.Join(", ", seen.Phases.Select(p => $"{p.Kind} {p.Length.TotalMinutes:0}")), seen.Beep?.TotalMinutes);
     }
@@ -229,7 +228,8 @@ public sealed class MachineRules
         // What comes after its end was another cycle.
         Seen((CycleChange.Kneads, 5), (CycleChange.Rises, 85)).Phases.ShouldBe("Warm 5, Knead 25, Rise 55");
         // Touched twice is once; standing again is a rise that nobody assumed.
-        Seen((CycleChange.Kneads, 5), (CycleChange.Kneads, 9), (CycleChange.Rises, 30)).Phases.ShouldBe("Warm 5, Knead 25, Rise 55");
+        Seen((CycleChange.Kneads, 5), (CycleChange.Kneads, 9), (CycleChange.Rises, 30))
+            .Phases.ShouldBe("Warm 5, Knead 25, Rise 55");
         Seen((CycleChange.Kneads, 0), (CycleChange.KnocksBack, 70)).Phases.ShouldBe("Knead 70, KnockBack 1, Rise 14");
         Seen((CycleChange.Kneads, 0), (CycleChange.StandsStill, 30)).Phases.ShouldBe("Knead 30, Warm 20, Knead 25, Rise 10");
     }

@@ -8,6 +8,16 @@ test('a dough put away is gone, and comes back with one touch', async ({ page })
   await expect(page.getByRole('heading', { name: 'Cable knots' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(page.getByRole('heading', { name: 'Cable knots' })).toBeVisible();
+  await expect(page.getByText('Put away: 1')).toBeHidden();
+  // Also on another day, when what offered it is long gone.
+  await page.getByRole('button', { name: 'Put Cable knots away' }).click();
+  await expect(page.getByRole('heading', { name: 'Cable knots' })).toHaveCount(0);
+  await page.visit('/doughs');
+  await page.getByText('Put away: 1').click();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Bring Cable knots back' }).click();
+  await expect(page.getByRole('heading', { name: 'Cable knots' })).toBeVisible();
+  await expect(page.getByText('Put away: 1')).toBeHidden();
 });
 
 test('what cannot be is said beside its field, and what was typed stays', async ({ page }) => {

@@ -62,6 +62,13 @@ public static class DoughEndpoints
                 async (DoughBook book) => (await book.Names()).Select(d => new DoughName(d.Id, d.Name)).ToImmutableArray()
             )
             .WithName("doughNames");
+        app.MapGet(
+                "/api/doughs/away",
+                async (DoughBook book) =>
+                    (await book.Names(away: true)).Select(d => new DoughName(d.Id, d.Name)).ToImmutableArray()
+            )
+            .WithName("doughsAway")
+            .WithSummary("Doughs that were put away, to be brought back.");
         app.MapGet("/api/starters", ShelfOf).WithName("starters").WithSummary("Base doughs to begin with, as what they become.");
         app.MapPost("/api/starters", Take).WithName("takeStarter").WithSummary("Takes a base dough into the book.");
         app.MapGet("/api/doughs/{id:guid}", Find).WithName("dough");

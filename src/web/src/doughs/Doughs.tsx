@@ -85,7 +85,32 @@ export default function Doughs() {
           {data.doughs.length} of {data.total}: show more
         </button>
       )}
+      <PutAway />
     </>
+  );
+}
+
+// What was put away can be brought back, however long ago that was.
+function PutAway() {
+  const { data } = api.useQuery('get', '/api/doughs/away');
+  const back = useBringBack();
+  if (!data || data.length === 0) return null;
+  return (
+    <details className="card">
+      <summary className="reach">Put away: {data.length}</summary>
+      <ul className="lines">
+        {data.map((d) => (
+          <li className="row" key={d.id}>
+            <Link className="grows" to={`/doughs/${d.id}`}>
+              {d.name}
+            </Link>
+            <button className="button small" aria-label={`Bring ${d.name} back`} onClick={() => void back.make(d.id)}>
+              Bring back
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 
