@@ -10,6 +10,7 @@ import { Alarms } from './bench/Alarms';
 import { Guarded } from './parts/Broken';
 import { Unheard } from './parts/Unheard';
 import { useSettled } from './parts/useSettled';
+import { Loading } from './parts/Loading';
 import { Keys } from './parts/Keys';
 import { useUnits } from './parts/units';
 import { useArrival } from './parts/useArrival';
@@ -161,7 +162,7 @@ function Shell() {
       </header>
       <main className={settled ? 'page' : 'page settling'} id="page" tabIndex={-1}>
         <Guarded what="This page" anew={[page]}>
-          <Suspense fallback={<p className="muted">One moment.</p>}>
+          <Suspense fallback={<Loading error={null} />}>
             <Outlet />
           </Suspense>
         </Guarded>
