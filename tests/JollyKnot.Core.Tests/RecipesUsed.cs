@@ -80,6 +80,38 @@ public sealed class RecipesUsed
             .Rest!.Middle.ShouldBe(TimeSpan.FromMinutes(10));
     }
 
+    [Fact]
+    public void Egg_and_milk_that_finish_are_brushed_on_pieces_stand_apart_and_a_night_in_the_cold_is_no_proof()
+    {
+        var buns = RecipeText
+            .Read(
+                "Quay buns\n\n500 g flour\n300 g milk\n7 g yeast\n\nTo finish\n1 egg yolk beaten with 1 tbsp milk\n"
+                    + "3 tbsp nibbed sugar\n\nDivide into 12, roll into balls, arrange on a lined tray, 2 cm apart. Bake 15 minutes.",
+                HouseholdPantry.Plain
+            )
+            .Value;
+        buns.Sections.Select(s => (s.Kind, string.Join('+', s.Lines.SelectMany(l => l.Rows).Select(r => r.Ingredient))))
+            .ShouldBe([
+                (null, "plain flour+whole milk+instant yeast"),
+                (PartKind.Topping, "pearl sugar"),
+                (PartKind.Wash, "egg yolk+whole milk"),
+            ]);
+        buns.Plan.Pan.ShouldBeNull();
+        var loaf = MethodReading.Of(
+            "Laisser pointer 3 h. Diviser en deux, façonner des boules et laisser reposer une nuit au frigo (12 h). Cuire 35 min."
+        );
+        (loaf.Rise?.Middle.TotalHours, loaf.Proof, loaf.Bake!.Middle.TotalMinutes).ShouldBe((3, null, 35));
+    }
+
+    [Fact]
+    public void What_is_strewn_without_an_amount_is_as_much_as_one_likes()
+    {
+        IEnumerable<ReadRow> Rows(string line, string language) =>
+            LineReading.Of(line, HouseholdPantry.Plain, RecipeLanguage.Of(language));
+        Rows("Zum Bestreuen: 2 EL Sesam, grobes Salz", "de").ShouldAllBe(r => r.IsUnderstood && r.Use == Use.Topping);
+        Rows("sale grosso e rosmarino q.b.", "it").Select(r => r.IsToTaste).ShouldBe([true, true]);
+    }
+
     [Theory]
     [InlineData("Add the seeds at the beep.", true), InlineData("Add the seeds near the end of kneading.", true)]
     [InlineData("Add the seeds and knead.", false), InlineData("Add the flour at the beep.", false)]

@@ -321,7 +321,8 @@ public static partial class MethodReading
         var before = waits.Where(w => w != proof).ToList();
         return plan with
         {
-            Proof = proof?.Lasts,
+            // What is longer is a night in the cold.
+            Proof = proof?.Lasts is { } proves && proves.To <= LongestProof ? proves : null,
             Rise = before.Find(w => w.Doing == "proofing")?.Lasts,
             // Once there are pieces, a rest is theirs.
             Rest = before.Find(w => w.Doing == "resting" && !turns.Take(w.Turns).Contains("dividing"))?.Lasts,
@@ -390,6 +391,7 @@ public static partial class MethodReading
     private static readonly TimeSpan LongestBake = TimeSpan.FromHours(2),
         LongestBoil = TimeSpan.FromMinutes(5),
         LongestKnead = TimeSpan.FromMinutes(60),
+        LongestProof = TimeSpan.FromHours(6),
         ShortestCycle = TimeSpan.FromMinutes(20),
         LongestCycle = TimeSpan.FromHours(5);
 
@@ -451,7 +453,8 @@ public static partial class MethodReading
 
     private const string SizeTold =
         @"(?<long>\d{1,2}(?:[.,]\d)?)\s*(?:cm|inch(?:es)?|in|""|zoll)?\s*(?:(?:[x×]|by|mal)\s*(?<wide>\d{1,2}(?:[.,]\d)?)\s*)?"
-        + @"(?:(?:[x×]|by)\s*\d{1,2}(?:[.,]\d)?\s*)?[- ]?(?<unit>cm|centimetres|inch(?:es)?|in\b|""|zoll)";
+        + @"(?:(?:[x×]|by)\s*\d{1,2}(?:[.,]\d)?\s*)?[- ]?(?<unit>cm|centimetres|inch(?:es)?|in\b|""|zoll)"
+        + @"(?!\s*(?:apart|abstand|d['’]écart|de distancia|di distanza))";
 
     [GeneratedRegex(SizeTold, RegexOptions.IgnoreCase)]
     private static partial Regex PanSize();

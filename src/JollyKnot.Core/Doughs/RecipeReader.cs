@@ -82,6 +82,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             Strew(section.Lines, strewn);
             HoldForBeep(section.Lines, beeped);
         }
+        foreach (var section in sections.Where(s => s.Use == Use.Topping))
+            Brush(section.Lines);
         byHand |= MethodReading.IsByHand(method);
         return new(title, [.. Sections().Select(s => AsTold(s, late, fried))], byHand, method)
         {
@@ -157,6 +159,19 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             && row.Ingredient.Split(' ')[^1] is "seeds" or "seed"
             && Telling(strewn, ["the seeds", row.Called ?? row.Ingredient]).Any();
         Put(lines, IsStrewn, row => row with { Use = Use.Topping });
+    }
+
+    // "To finish: 1 egg yolk beaten with milk": brushed on, whatever else goes on top.
+    private static void Brush(List<ReadLine> lines)
+    {
+        for (var i = 0; i < lines.Count; i++)
+            if (IsBeaten(lines[i].Rows))
+                lines[i] = lines[i] with { Rows = [.. lines[i].Rows.Select(r => r with { Use = Use.Wash })] };
+
+        static bool IsBeaten(ImmutableArray<ReadRow> rows) =>
+            rows.Any(r => r.Role == Role.Egg)
+            && rows.All(r => r is { Use: Use.Dough, Role: Role.Egg or Role.Liquid })
+            && (rows.Length > 1 || rows[0].Preparation.Contains("beaten", StringComparison.OrdinalIgnoreCase));
     }
 
     // Fruit, nuts and the like that its method adds when the machine calls for them.

@@ -552,7 +552,7 @@ public static class Ingredients
         ("mustard powder|wholegrain mustard", "mustard"),
         ("vanilla|vanilla essence|vanilla bean|vanilla pod", "vanilla extract"),
         ("zest orange|orange peel", "orange zest"),
-        ("nib sugar|sugar nibs|coarse sugar|sanding sugar|decorating sugar|sparkling sugar", "pearl sugar"),
+        ("nib sugar|nibbed sugar|sugar nibs|coarse sugar|sanding sugar|decorating sugar|sparkling sugar", "pearl sugar"),
         ("zest lemon|lemon peel", "lemon zest"),
         ("garlic clove|clove garlic|garlic powder", "garlic"),
         (

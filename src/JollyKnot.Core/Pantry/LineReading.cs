@@ -314,10 +314,14 @@ public static partial class LineReading
                 Use = use is { } told && rows[i].Use == Use.Dough ? told : rows[i].Use,
                 IsOptional = rows[i].IsOptional || isOptional,
             };
+        // "For the top: sesame, coarse salt": as much of it as one likes.
+        for (var i = 0; i < rows.Count; i++)
+            if (rows[i] is { Known: true, Mass: null, Use: not Use.Dough } row && row.Notes.IsEmpty)
+                rows[i] = AsMuchAsItTakes(row) is { } some ? row with { Mass = some } : row with { IsToTaste = true };
     }
 
     // "a little oil": as much as it takes.
-    private static bool IsAsWanted(string words) => Phrase.Split(words).Contains("alittle");
+    internal static bool IsAsWanted(string words) => Phrase.Split(words).Contains("alittle");
 
     /// <summary>Teaches a pantry what a baker put right.</summary>
     public static HouseholdPantry Learn(HouseholdPantry pantry, Correction correction)

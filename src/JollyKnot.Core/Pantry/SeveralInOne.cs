@@ -35,7 +35,11 @@ internal static partial class SeveralInOne
         if (names.Select(n => Naming.Of(n, pantry).Ingredient?.Name).Distinct().Count(n => n is not null) < names.Count)
             return null;
         if (item.Amount is not { } amount)
-            return names.Select(name => new LineItem(null, name + tail));
+            return names.Select(name => new LineItem(null, AsWanted(name) + tail));
+        // "salt and pepper, a little": of each.
+        string AsWanted(string name) =>
+            LineReading.IsAsWanted(head + tail) && !LineReading.IsAsWanted(name) ? $"alittle {name}" : name;
+
         var share = amount with
         {
             Sum = [.. amount.Sum.Select(m => m with { Count = m.Count / names.Count })],
