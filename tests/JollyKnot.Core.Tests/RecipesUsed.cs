@@ -86,7 +86,8 @@ public sealed class RecipesUsed
         var buns = RecipeText
             .Read(
                 "Quay buns\n\n500 g flour\n300 g milk\n7 g yeast\n\nTo finish\n1 egg yolk beaten with 1 tbsp milk\n"
-                    + "3 tbsp nibbed sugar\n\nDivide into 12, roll into balls, arrange on a lined tray, 2 cm apart. Bake 15 minutes.",
+                    + "3 tbsp nibbed sugar\n\nDivide into 12, roll into balls, arrange on a lined tray, 2 cm apart. "
+                    + "Bake 15 minutes.",
                 HouseholdPantry.Plain
             )
             .Value;
