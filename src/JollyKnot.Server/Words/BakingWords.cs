@@ -131,7 +131,7 @@ internal static class BakingWords
     {
         var racks = s.Bread.Racks > 1;
         return new(
-            s.Marked(racks ? "Swap the racks" : $"Turn the {(s.Bread.Pan is { IsStone: true } ? "bread" : s.PanNoun)}"),
+            s.Marked(racks ? "Swap the racks" : $"Turn the {Turns(s)}"),
             Join(
                 s.Spec.SteamFor(s.Bread) == Steam.Tray ? "Take the steam tray out." : "",
                 racks ? "Swap the racks, and turn the trays round." : Turned(s)
@@ -145,6 +145,8 @@ internal static class BakingWords
             "Turned"
         );
     }
+
+    private static string Turns(Said s) => s.Bread.Pan is { IsStone: true } ? "bread" : s.PanNoun;
 
     private static string Turned(Said s) =>
         s.Bread.Pan switch

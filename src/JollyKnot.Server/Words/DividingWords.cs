@@ -30,7 +30,7 @@ internal static class DividingWords
                 new(
                     "Dough out of the fridge",
                     $"Take the dough out of the fridge{(s.Spec.NoScale ? "" : $", {s.Grams(s.About.Mass)}")}.",
-                    $"{s.Thing}: it is {(s.Count > 1 ? "divided and shaped" : "shaped")} cold, and then wants its time to rise.",
+                    $"{s.Thing}: it is {Handled(s)} cold, and then wants its time to rise.",
                     "It is out",
                     s.Spec.NoScale ? null : s.MassFigure
                 ),
@@ -95,6 +95,9 @@ internal static class DividingWords
     }
 
     private static string Grown(Said s) => Voice.Grown(BowlRise.Wanted(s.Spec));
+
+    // What stays whole is only shaped.
+    private static string Handled(Said s) => s.Count > 1 ? "divided and shaped" : "shaped";
 
     private static Phrase LookAtBowl(Said s) =>
         new(
