@@ -17,4 +17,18 @@ export default defineConfig(
     ignores: ['src/api/**'],
     rules: { 'no-restricted-imports': ['error', { patterns: [{ group: ['**/api/http'], importNames: ['http'] }] }] },
   },
+  {
+    // What is said stands in the words.ts of its room.
+    files: ['src/**/*.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'JSXText[value=/\\p{L}{2}/u]', message: 'Words stand in words.ts.' },
+        {
+          selector: 'JSXAttribute[name.name=/^(aria-label|title|label|placeholder)$/] > Literal[value=/\\p{L}/u]',
+          message: 'Words stand in words.ts.',
+        },
+      ],
+    },
+  },
 );

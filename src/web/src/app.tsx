@@ -16,6 +16,7 @@ import { useUnits } from './parts/units';
 import { useArrival } from './parts/useArrival';
 
 import { Today } from './today/Today';
+import * as words from './words';
 
 // Each page is fetched when it is wanted, and all of them once the first stands: then none needs the server to be opened.
 const pages = {
@@ -106,8 +107,8 @@ export function App() {
 
 const Nowhere = () => (
   <section className="card">
-    <h1>There is no such page</h1>
-    <p>The day is where it was.</p>
+    <h1>{words.thereIsNoSuchPage}</h1>
+    <p>{words.theDayIsWhereIt}</p>
   </section>
 );
 
@@ -126,9 +127,9 @@ function Shell() {
   return (
     <div className="shell" data-at={page.split('/')[1]}>
       <a className="skip" href="#page">
-        To the page
+        {words.toThePage}
       </a>
-      <Guarded what="What is calling">
+      <Guarded what={words.whatIsCalling}>
         <Alarms />
       </Guarded>
       {silent && <Offline />}
@@ -137,31 +138,26 @@ function Shell() {
       <Unheard />
       {(clock.data?.putBack ?? 0) > 0 && (
         <div className="offline" role="status">
-          The computer’s clock was put back {span((clock.data?.putBack ?? 0) * 1000)}. Bakes go on by the second; times shown here
-          are ahead of it by that much.
+          {words.theComputersClockWasPut(span((clock.data?.putBack ?? 0) * 1000))}
         </div>
       )}
       <header className="top">
         <NavLink to="/" className="brand">
-          Jolly Knot
+          {words.jollyKnot}
         </NavLink>
-        <nav aria-label="Main">
+        <nav aria-label={words.main}>
           <NavLink to="/" end>
-            Today
+            {words.today}
           </NavLink>
-          <NavLink to="/doughs">Doughs</NavLink>
-          <NavLink to="/plaits">Plaits</NavLink>
-          <NavLink to="/kitchen">Kitchen</NavLink>
-          <NavLink to="/logbook">Logbook</NavLink>
+          <NavLink to="/doughs">{words.doughs}</NavLink>
+          <NavLink to="/plaits">{words.plaits}</NavLink>
+          <NavLink to="/kitchen">{words.kitchen}</NavLink>
+          <NavLink to="/logbook">{words.logbook}</NavLink>
         </nav>
-        {data && (
-          <span className="right">
-            {data.name} · kitchen {heat(data.room)}
-          </span>
-        )}
+        {data && <span className="right">{words.kitchenName(data.name, heat(data.room))}</span>}
       </header>
       <main className={settled ? 'page' : 'page settling'} id="page" tabIndex={-1}>
-        <Guarded what="This page" anew={[page]}>
+        <Guarded what={words.thisPage} anew={[page]}>
           <Suspense fallback={<Loading error={null} />}>
             <Outlet />
           </Suspense>
@@ -176,9 +172,9 @@ function Shell() {
 function Outdated() {
   return (
     <div className="offline" role="status">
-      Jolly Knot was updated while this page was open. What you typed stays.{' '}
+      {words.jollyKnotWasUpdatedWhile}{' '}
       <button className="button small" onClick={() => window.location.reload()}>
-        Load it anew
+        {words.loadItAnew}
       </button>
     </div>
   );
@@ -190,12 +186,12 @@ function Unkept() {
   if (!unkept) return null;
   return (
     <div className="offline" role="alert">
-      Not kept: {unkept.said}{' '}
+      {words.notKept(unkept.said)}{' '}
       <button className="button small" onClick={unkept.again}>
-        Try again
+        {words.tryAgain}
       </button>{' '}
       <button className="button small quiet" onClick={leave}>
-        Leave it
+        {words.leaveIt}
       </button>
     </div>
   );
@@ -205,7 +201,7 @@ function Unkept() {
 function Offline() {
   return (
     <div className="offline appears-late" role="status">
-      The kitchen server does not answer. What was kept is safe; what you tell now is sent when it is back.
+      {words.theKitchenServerDoesNot}
     </div>
   );
 }

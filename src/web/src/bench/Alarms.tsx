@@ -7,6 +7,7 @@ import { clockTime, useNow } from '../api/clock';
 import { useLive } from '../api/live';
 import { nameCall } from '../parts/title';
 import { hush, listenForTouch, ring } from './sound';
+import * as words from './words';
 import css from './bench.module.css';
 
 listenForTouch();
@@ -48,7 +49,7 @@ export function Alarms() {
             {call.short}, {clockTime(call.start)}
           </Link>
         )}{' '}
-        <small>{first?.title}</small> {more > 0 && <small className={css.more}>and {more} more</small>}
+        <small>{first?.title}</small> {more > 0 && <small className={css.more}>{words.andMore(more)}</small>}
       </span>
       <button
         className="button"
@@ -57,7 +58,7 @@ export function Alarms() {
           calling.forEach(tellHeard);
         }}
       >
-        Heard
+        {words.heard}
       </button>
     </div>
   );

@@ -2,6 +2,7 @@
 import type { AtBeat } from './AtTheBeat';
 import { press } from './useDeaf';
 import { useSpeech } from './useSpeech';
+import * as words from './words';
 import css from './bench.module.css';
 
 /** The big control. */
@@ -20,14 +21,14 @@ export function Controls({
 }: AtBeat & { primary: Primary | null; deaf: boolean; waits: boolean }) {
   const { undo, redo } = bake;
   return (
-    <div className="bar" role="group" aria-label="Controls">
+    <div className="bar" role="group" aria-label={words.controls}>
       <button className="button" disabled={!undo} onClick={() => undo && send({ type: 'undone', position: undo.position })}>
-        Take back
-        <small>{undo?.short ?? 'nothing yet'}</small>
+        {words.takeBack}
+        <small>{undo?.short ?? words.nothingYet}</small>
       </button>
       {redo && (
         <button className="button" onClick={() => send({ type: 'undone', position: redo.position })}>
-          Put it back
+          {words.putItBack}
         </button>
       )}
       {primary && (
@@ -38,11 +39,11 @@ export function Controls({
       )}
       {chosen ? (
         <button className="button" onClick={back}>
-          Not this one
+          {words.notThisOne}
         </button>
       ) : (
         <button className="button" onClick={() => told({ type: 'step-skipped', step: beat.step })}>
-          Skip
+          {words.skip}
           <small>{beat.phrase.short}</small>
         </button>
       )}
@@ -55,7 +56,7 @@ function SpeakButton() {
   const [spoken, speakOrNot] = useSpeech();
   return (
     <button className="button" aria-pressed={spoken} onClick={() => speakOrNot(!spoken)}>
-      {spoken ? 'Speaking' : 'Speak'}
+      {spoken ? words.speaking : words.speak}
     </button>
   );
 }

@@ -1,13 +1,14 @@
 // A machine that is only taken for usual: one touch at each change of its first cycle, and the program is its own.
 import { useSayCycle, useTakeCycleBack } from '../api/changes';
 import { api, type BenchView, type Schemas } from '../api/http';
+import * as words from './words';
 
 const begins: Record<Schemas['CycleChange'], [string, string]> = {
-  'stands-still': ['It stands still', 'stands still'],
-  kneads: ['It kneads', 'kneads'],
-  beeps: ['It beeps', 'beeps'],
-  rises: ['It rests, the dough rises', 'rises'],
-  'knocks-back': ['It presses the dough down', 'presses the dough down'],
+  'stands-still': [words.itStandsStill, words.standsStill],
+  kneads: [words.itKneads, 'kneads'],
+  beeps: [words.itBeeps, 'beeps'],
+  rises: [words.itRestsTheDoughRises, 'rises'],
+  'knocks-back': [words.itPressesTheDoughDown, words.pressesTheDoughDown],
 };
 
 export function CycleWatch({ bake }: { bake: BenchView }) {
@@ -19,9 +20,13 @@ export function CycleWatch({ bake }: { bake: BenchView }) {
   if (!data || bake.display === null) return null;
   const last = data.seen.at(-1);
   return (
-    <section className="cycle-watch" aria-label={`What ${data.machine} does`}>
-      <p>How {data.machine} goes about it is only assumed. Touch what it begins, as it begins it.</p>
-      {last && <p>Seen: {data.seen.map((s) => `${begins[s.change][1]} from minute ${Math.round(s.at / 60)}`).join(', ')}.</p>}
+    <section className="cycle-watch" aria-label={words.whatDoes(data.machine)}>
+      <p>{words.howGoesAboutItIs(data.machine)}</p>
+      {last && (
+        <p>
+          {words.seen} {data.seen.map((s) => words.fromMinute(begins[s.change][1], Math.round(s.at / 60))).join(', ')}.
+        </p>
+      )}
       <div className="choices">
         {data.offers.map((change) => (
           <button
@@ -36,7 +41,7 @@ export function CycleWatch({ bake }: { bake: BenchView }) {
         ))}
         {last && (
           <button type="button" className="button quiet" onClick={() => void back.make({ id: bake.id }).then(() => refetch())}>
-            Not so: take it back
+            {words.notSoTakeItBack}
           </button>
         )}
       </div>

@@ -4,6 +4,7 @@ import { houseNow } from '../api/clock';
 import { newId, type BenchView, type Schemas } from '../api/http';
 import { useWidth } from '../parts/useWidth';
 import { figure, weight } from './scaleUnits';
+import * as words from './words';
 import css from './bench.module.css';
 
 const [pitch, row] = [66, 104];
@@ -34,13 +35,13 @@ export function EvenOut({ bake, station }: { bake: BenchView; station: Schemas['
       number,
       mass: ((piece(number)?.weighed ?? 0) + units) * scale.grams,
     });
-    const told = { at: new Date(houseNow()).toISOString(), said: 'Even them out' };
+    const told = { at: new Date(houseNow()).toISOString(), said: words.evenThemOut };
     const first = await tell.mutateAsync({ event: part(p.from, -p.units), basedOn: bake.position, id: newId(), ...told });
     await tell.mutateAsync({ event: part(p.to, p.units), basedOn: first.position, id: newId(), ...told });
   }
 
   return (
-    <section className="stack" aria-label="Even them out">
+    <section className="stack" aria-label={words.evenThemOut}>
       <div ref={ref}>
         {width > 0 && (
           <svg
@@ -103,10 +104,10 @@ export function EvenOut({ bake, station }: { bake: BenchView; station: Schemas['
       {station.evenOut.map((p) => (
         <div key={`${p.from}-${p.to}`} className={css.pinch}>
           <span>
-            Take <b>{weight(scale, p.units)}</b> from no. {name(p.from)}, press it under no. {name(p.to)}.
+            {words.take} <b>{weight(scale, p.units)}</b> {words.fromNoPressItUnder(name(p.from), name(p.to))}
           </span>
           <button className="button" disabled={tell.isPending} onClick={() => void done(p)}>
-            Done
+            {words.done}
           </button>
         </div>
       ))}

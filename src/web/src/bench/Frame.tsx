@@ -27,6 +27,7 @@ import { press, useDeaf } from './useDeaf';
 import { useKeys } from './useKeys';
 import { useSaid } from './useSpeech';
 import { useStandsAt } from './useStandsAt';
+import * as words from './words';
 import css from './bench.module.css';
 
 type Props = AtBeat & {
@@ -62,11 +63,9 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
   });
   return (
     <div className="bench">
-      <section className="card now" aria-label="Now">
+      <section className="card now" aria-label={words.now}>
         <div className={css.saying}>
-          <p className="muted tight">
-            {bake.title} · {bake.what} · ready {clockTime(bake.ready)}
-          </p>
+          <p className="muted tight">{words.ready(bake.title, bake.what, clockTime(bake.ready))}</p>
           <h1 className={css.sentence} aria-live="polite" ref={sentence}>
             {say}
           </h1>
@@ -82,7 +81,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
           )}
         </div>
         <div className={css.showing}>
-          <Guarded what="This picture" anew={[bake.position]}>
+          <Guarded what={words.thisPicture} anew={[bake.position]}>
             {shows}
             {beat.ending !== 'parts' && <Pieces {...at} />}
             {bake.bath && <PotBeat bath={bake.bath} id={`${bake.id}/${beat.step}`} />}
@@ -144,7 +143,7 @@ function Cautions({ cautions }: { cautions: string[] }) {
       {cautions.slice(0, leading).map(said)}
       {cautions.length > leading && (
         <details>
-          <summary>More to be careful of</summary>
+          <summary>{words.moreToBeCarefulOf}</summary>
           {cautions.slice(leading).map(said)}
         </details>
       )}

@@ -1,5 +1,6 @@
 // Dough on the table wants a little more flour: a spoon kneaded in is told and counted.
 import type { BakeEvent, Schemas } from '../api/http';
+import * as words from './words';
 import css from './bench.module.css';
 
 export function KneadIn({ table, tell }: { table: Schemas['TableView']; tell: (event: BakeEvent) => void }) {
@@ -10,9 +11,9 @@ export function KneadIn({ table, tell }: { table: Schemas['TableView']; tell: (e
         className="button small"
         onClick={() => tell({ type: 'kneaded-in', water: 0, flour: table.flourSpoon })}
       >
-        A spoon of flour kneaded in
+        {words.aSpoonOfFlourKneaded}
       </button>
-      {table.kneaded && <small className="muted">So far on the table: {table.kneaded}.</small>}
+      {table.kneaded && <small className="muted">{words.soFarOnTheTable(table.kneaded)}</small>}
     </p>
   );
 }

@@ -4,6 +4,7 @@ import type { BakeEvent, Schemas } from '../api/http';
 import { useTyped } from '../parts/useTyped';
 import { useUnits } from '../parts/units';
 import { useAskedBack } from './useAskedBack';
+import * as words from './words';
 
 export function Measure({ proof, tell }: { proof: Schemas['ProofView']; tell: (event: BakeEvent) => void }) {
   const [open, setOpen] = useState(false);
@@ -14,7 +15,7 @@ export function Measure({ proof, tell }: { proof: Schemas['ProofView']; tell: (e
   if (!open)
     return (
       <button className="link muted at-start reach" onClick={() => setOpen(true)}>
-        Measured there …
+        {words.measuredThere}
       </button>
     );
   return (
@@ -31,13 +32,13 @@ export function Measure({ proof, tell }: { proof: Schemas['ProofView']; tell: (e
       }}
     >
       <label>
-        It is there, {typed.unit}{' '}
+        {words.itIsThere(typed.unit)}{' '}
         <input className="typed" inputMode="decimal" value={typed.text} onChange={(e) => typed.type(e.target.value)} />
       </label>
-      <button className="button small">{isAsked ? `Yes, ${heat(asked)}` : 'Keep'}</button>
+      <button className="button small">{isAsked ? words.yes(heat(asked)) : words.keep}</button>
       {isAsked && (
         <span className="caution" role="alert">
-          {heat(asked)} where {heat(proof.placeNow)} was expected?
+          {words.whereWasExpected(heat(asked), heat(proof.placeNow))}
         </span>
       )}
     </form>

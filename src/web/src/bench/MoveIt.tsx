@@ -1,14 +1,15 @@
 // The dough is moved: what it has risen stays, the rest follows the new place.
 import { Select } from 'antd';
 import { api, type BakeEvent, type Schemas } from '../api/http';
+import * as words from './words';
 
 export function MoveIt({ proof, tell }: { proof: Schemas['ProofView']; tell: (event: BakeEvent) => void }) {
   const { data } = api.useQuery('get', '/api/kitchen');
   const shelves = data?.shelves.filter((s) => s.name !== proof.place) ?? [];
   return (
     <Select
-      aria-label="It stands somewhere else now"
-      placeholder="It stands somewhere else now …"
+      aria-label={words.itStandsSomewhereElseNow}
+      placeholder={words.itStandsSomewhereElse}
       value={null}
       className="narrow"
       options={shelves.map((s) => ({ value: s.id, label: s.name }))}

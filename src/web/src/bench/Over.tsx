@@ -2,19 +2,20 @@
 import { Link } from 'react-router';
 import type { BenchView } from '../api/http';
 import { useSend } from './useSend';
+import * as words from './words';
 
 export function Over({ bake }: { bake: BenchView }) {
   const { send } = useSend(bake);
   const { undo } = bake;
   return (
     <section className="card stack from-start">
-      <h1>{bake.status === 'stopped' ? `${bake.title} was stopped.` : `${bake.title}: eaten and kept.`}</h1>
+      <h1>{bake.status === 'stopped' ? words.wasStopped(bake.title) : words.eatenAndKept(bake.title)}</h1>
       <Link className="button do" to={`/logbook/${bake.id}`}>
-        See it in the logbook
+        {words.seeItInTheLogbook}
       </Link>
       {undo && (
         <button className="button" onClick={() => send({ type: 'undone', position: undo.position })}>
-          Take back: {undo.short}
+          {words.takeBackShort(undo.short)}
         </button>
       )}
     </section>

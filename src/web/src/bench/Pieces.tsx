@@ -4,6 +4,7 @@ import type { AtBeat } from './AtTheBeat';
 import { EvenOut } from './EvenOut';
 import { weight } from './scaleUnits';
 import { ShapeHelp } from './ShapeHelp';
+import * as words from './words';
 
 export function Pieces({ bake, beat }: AtBeat) {
   const { station, shape } = bake;
@@ -21,8 +22,8 @@ function Spread({ station }: { station: Schemas['StationView'] }) {
   const uneven = station.cuts.filter((c) => c.spread !== null && c.spread > 0);
   if (uneven.length === 0) return null;
   const said = uneven.map((c) => {
-    const apart = `${c.name}: ${weight(station.scale, c.spread ?? 0)} between lightest and heaviest`;
-    return c.bakeBetween === null ? apart : `${apart}, ${(c.bakeBetween / 60).toFixed(1)} min in the oven`;
+    const apart = words.betweenLightestAndHeaviest(c.name, weight(station.scale, c.spread ?? 0));
+    return c.bakeBetween === null ? apart : words.minInTheOven(apart, (c.bakeBetween / 60).toFixed(1));
   });
-  return <p className="muted">{said.join(' · ')}. Good enough: shape on.</p>;
+  return <p className="muted">{words.goodEnoughShapeOn(said.join(' · '))}</p>;
 }

@@ -2,6 +2,7 @@
 import { useClearScale, usePutOnScale, useTareScale } from '../api/changes';
 import { useLive } from '../api/live';
 import { useUnits } from '../parts/units';
+import * as words from './words';
 import css from './bench.module.css';
 
 export function ScaleHands({ target }: { target: number | null }) {
@@ -14,29 +15,29 @@ export function ScaleHands({ target }: { target: number | null }) {
   return (
     <details open={window.innerWidth > 760}>
       <summary>
-        Stand-in scale: {reading?.units === null ? 'no figure' : mass((reading?.units ?? 0) * (reading?.step ?? 1))}
+        {words.standInScale} {reading?.units === null ? words.noFigure : mass((reading?.units ?? 0) * (reading?.step ?? 1))}
       </summary>
       <div className={css.scaleHands}>
         {target !== null && (
           <>
             <button className="button" onClick={() => put(Math.round(target * 1.1))}>
-              Put on a bit much
+              {words.putOnABitMuch}
             </button>
             <button className="button" onClick={() => put(Math.round(target))}>
-              Put on {mass(target)}
+              {words.putOn(mass(target))}
             </button>
           </>
         )}
         {[10, 1, -1, -5].map((g) => (
           <button key={g} className="button" onClick={() => put(g)}>
-            {g > 0 ? `Add ${g}` : `Pinch ${-g}`}
+            {g > 0 ? words.add(g) : words.pinch(-g)}
           </button>
         ))}
         <button className="button" onClick={() => void clear.make(undefined)}>
-          Lift all off
+          {words.liftAllOff}
         </button>
         <button className="button" onClick={() => void tare.make(undefined)}>
-          Tare
+          {words.tare}
         </button>
       </div>
     </details>

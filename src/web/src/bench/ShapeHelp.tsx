@@ -7,6 +7,7 @@ import { useWidth } from '../parts/useWidth';
 import { PanPicture } from '../shaping/PanPicture';
 import { PlaitTrainer } from '../shaping/PlaitTrainer';
 import { hush, ring } from './sound';
+import * as words from './words';
 import css from './bench.module.css';
 
 export function ShapeHelp({ bake, step }: { bake: BenchView; step: string }) {
@@ -24,7 +25,7 @@ export function ShapeHelp({ bake, step }: { bake: BenchView; step: string }) {
         <figure className="pan-here">
           <PanPicture layout={shape.pan} room={240} />
           <figcaption className="muted">
-            {shape.pan.tin.name}: {shape.pan.touching ? 'just touching when grown' : 'apart; the dashes show them grown'}
+            {shape.pan.tin.name}: {shape.pan.touching ? words.justTouchingWhenGrown : words.apartTheDashesShowThem}
           </figcaption>
         </figure>
       )}
@@ -54,7 +55,7 @@ function AimPicture({ shape }: { shape: Schemas['ShapeView'] }) {
       viewBox={`${-pad} 0 ${rolled + 2 * pad} ${height + 20 + letters}`}
       style={{ maxWidth: widest(rope) }}
       role="img"
-      aria-label={`${length(size)} ${rope === null ? 'across' : 'long'}, rolled to ${length(rolled)}`}
+      aria-label={words.rolledTo(length(size), rope === null ? words.across : words.long, length(rolled))}
     >
       {rope === null ? (
         <>
@@ -122,7 +123,7 @@ function SheetPicture({ sheet }: { sheet: Schemas['Footprint'] }) {
       viewBox={`-6 -6 ${a + 60} ${b + 40}`}
 
       role="img"
-      aria-label={`A rectangle of ${length(a)} by ${length(b)}`}
+      aria-label={words.aRectangleOfBy(length(a), length(b))}
     >
       <rect width={a} height={b} rx={16} fill="var(--s0)" stroke="var(--s0-line)" strokeWidth={2} />
       <text x={a / 2} y={b + 26} textAnchor="middle" fontSize={18}>
@@ -156,18 +157,18 @@ function Rest({ id }: { id: string }) {
     <div className={css.rest}>
       {until === null ? (
         <>
-          <span>Springs back?</span>
+          <span>{words.springsBack}</span>
           {rests.map((seconds) => (
             <button key={seconds} className="button small" onClick={() => set(houseNow() + seconds * 1000)}>
-              Rest {span(seconds * 1000)}
+              {words.rest(span(seconds * 1000))}
             </button>
           ))}
         </>
       ) : (
         <>
-          <span role="timer">{over ? 'Rested. Roll on.' : `Resting ${countdown(until - now)}`}</span>
+          <span role="timer">{over ? words.restedRollOn : words.resting(countdown(until - now))}</span>
           <button className="button small" onClick={() => set(null)}>
-            {over ? 'Heard' : 'Enough'}
+            {over ? words.heard : words.enough}
           </button>
         </>
       )}

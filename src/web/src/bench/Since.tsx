@@ -1,9 +1,10 @@
 // It happened before now: at which time.
 import { clockTime, houseNow } from '../api/clock';
 import type { AtBeat } from './AtTheBeat';
+import * as words from './words';
 
 export function Since({ beat, since, setSince }: AtBeat) {
-  const words = beat.phrase.earlier;
+  const earlier = beat.phrase.earlier;
   if (since === null)
     return (
       <button
@@ -11,14 +12,14 @@ export function Since({ beat, since, setSince }: AtBeat) {
 
         onClick={() => setSince(clockTime(houseNow()))}
       >
-        {words} …
+        {earlier} …
       </button>
     );
   return (
     <label>
-      {words} <input type="time" className="typed time" value={since} onChange={(e) => setSince(e.target.value || null)} />{' '}
+      {earlier} <input type="time" className="typed time" value={since} onChange={(e) => setSince(e.target.value || null)} />{' '}
       <button className="link" onClick={() => setSince(null)}>
-        no, now
+        {words.noNow}
       </button>
     </label>
   );

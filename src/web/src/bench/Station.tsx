@@ -5,6 +5,7 @@ import { type BenchView, type Schemas } from '../api/http';
 import { judge, useLive, type LiveReading } from '../api/live';
 import { isBlank, typedOr } from '../parts/typed';
 import { figure } from './scaleUnits';
+import * as words from './words';
 import css from './bench.module.css';
 
 type StationView = Schemas['StationView'];
@@ -50,16 +51,16 @@ export function useDivide(bake: BenchView, typed: string) {
     live,
     // What is typed counts at once; a scale's figure when it stands still.
     units: isTyped ? typedWhole : scaleWhole,
-    words: there && scale ? words(shown, scale) : '',
+    words: there && scale ? verdictSaid(shown, scale) : '',
   };
 }
 
-function words({ verdict, off }: LiveReading, scale: Schemas['ScaleUnitView']) {
+function verdictSaid({ verdict, off }: LiveReading, scale: Schemas['ScaleUnitView']) {
   switch (verdict) {
     case 'pinch-off':
-      return `pinch off ${figure(scale, off)}`;
+      return words.pinchOff(figure(scale, off));
     case 'add':
-      return `add ${figure(scale, -off)}`;
+      return words.addFigure(figure(scale, -off));
     case 'good':
       return 'good';
     default:
@@ -97,23 +98,23 @@ export function Station({
       <div
         className="figure"
         aria-live="polite"
-        aria-label={on ? `On the scale: ${figure(scale, shown.units ?? 0)} ${scale.unit}` : 'Target'}
+        aria-label={on ? words.onTheScale(figure(scale, shown.units ?? 0), scale.unit) : words.target}
       >
         {silent ? '—' : on ? figure(scale, shown.units ?? 0) : piece ? figure(scale, piece.target) : ''}
         <span>{scale.unit}</span>
         <span className={`${css.verdict} ${shown?.verdict ?? ''}`}>
-          {silent ? 'nothing from the scale' : divide.words || (piece ? 'wanted' : 'all weighed')}
+          {silent ? words.nothingFromTheScale : divide.words || (piece ? words.wanted : words.allWeighed)}
         </span>
       </div>
       {piece && <Gauge units={on ? (shown.units ?? 0) : 0} piece={piece} />}
       {live?.under && (
         <p className="caution" role="status">
-          Untared: {live.under}. Reckoned without it.
+          {words.untaredReckonedWithoutIt(live.under)}
         </p>
       )}
       <div className="station-line">
         <label>
-          No scale? Type {scale.unit === 'g' ? 'grams' : 'ounces'}{' '}
+          {words.noScaleType} {scale.unit === 'g' ? words.grams : words.ounces}{' '}
           <input
             id="typed"
             className="typed"
@@ -124,16 +125,16 @@ export function Station({
           />
         </label>
         <label className="check">
-          <input type="checkbox" checked={live?.auto ?? false} onChange={(e) => void takeByItself.make(e.target.checked)} /> take
-          good ones by itself
+          <input type="checkbox" checked={live?.auto ?? false} onChange={(e) => void takeByItself.make(e.target.checked)} />{' '}
+          {words.takeGoodOnesByItself}
         </label>
         <span className="muted">
-          {figure(scale, station.left)} {scale.unit} left
-          {live && live.beside > 0 ? ` · ${live.beside} on the pan` : ''}
+          {words.left(figure(scale, station.left), scale.unit)}
+          {live && live.beside > 0 ? words.onThePan(live.beside) : ''}
         </span>
         {trimmings !== null && last && (
           <button className="button small quiet" onClick={() => takeOver(last.number, (last.weighed ?? 0) + trimmings)}>
-            It belongs to the last one
+            {words.itBelongsToTheLast}
           </button>
         )}
       </div>
@@ -165,9 +166,9 @@ export function OnTheTable({ station, divide }: { station: StationView; divide: 
       <Pieces station={station} current={piece?.number ?? null} pick={divide.again} />
       {piece && piece.number !== station.next && (
         <p className="muted">
-          Weighing this one again.{' '}
+          {words.weighingThisOneAgain}{' '}
           <button className="link" onClick={() => divide.again(null)}>
-            Leave it
+            {words.leaveIt}
           </button>
         </p>
       )}
@@ -228,8 +229,8 @@ function PieceMark({
   const [f, u] = [(n: number) => figure(scale, n), scale.unit];
   const said =
     weighed === null
-      ? `${name}: to come, about ${f(piece.target)} ${u}`
-      : `${name}: ${f(weighed)} ${u}${off ? `, ${weighed > piece.target ? 'over' : 'under'} its ${f(piece.target)} ${u}` : ''}`;
+      ? words.toComeAbout(name, f(piece.target), u)
+      : `${name}: ${f(weighed)} ${u}${off ? words.besideItsOwn(weighed > piece.target ? words.over : words.under, f(piece.target), u) : ''}`;
   const look = {
     fill: weighed === null ? 'var(--card)' : 'var(--s0)',
     stroke: current ? 'var(--ink)' : weighed === null ? 'var(--soft-ink)' : 'var(--s0-line)',

@@ -3,6 +3,7 @@ import { Modal } from 'antd';
 import { useState } from 'react';
 import type { BakeEvent, BenchView, Schemas } from '../api/http';
 import { clockTime } from '../api/clock';
+import * as words from './words';
 import css from './bench.module.css';
 
 const stateWords: Record<Schemas['StepState'], string> = {
@@ -28,14 +29,14 @@ export function StepList({
 }) {
   const [sure, setSure] = useState(false);
   return (
-    <Modal open={open} onCancel={() => setOpen(false)} footer={null} title={`${bake.title}: all steps`} width={720}>
+    <Modal open={open} onCancel={() => setOpen(false)} footer={null} title={words.allSteps(bake.title)} width={720}>
       <ul className={`lines ${css.steps}`}>
         {bake.steps.map((s) => (
           <li key={s.step} className={s.state}>
             <span className="num">
               {clockTime(s.state === 'done' ? s.end : s.start)}
               {s.planned && clockTime(s.planned) !== clockTime(s.start) ? (
-                <small className="muted"> plan {clockTime(s.planned)}</small>
+                <small className="muted"> {words.plan(clockTime(s.planned))}</small>
               ) : null}
             </span>
             <span>
@@ -51,10 +52,12 @@ export function StepList({
                     setOpen(false);
                   }}
                 >
-                  Do<span className="sr"> {s.short}</span>
+                  {words.doIt}
+                  <span className="sr"> {s.short}</span>
                 </button>{' '}
                 <button className="button reach" onClick={() => send({ type: 'step-skipped', step: s.step })}>
-                  Skip<span className="sr"> {s.short}</span>
+                  {words.skip}
+                  <span className="sr"> {s.short}</span>
                 </button>
               </span>
             )}
@@ -64,11 +67,11 @@ export function StepList({
       <p className="well-under">
         {sure ? (
           <button className="button" onClick={() => send({ type: 'stopped' })}>
-            Yes, give this bake up
+            {words.yesGiveThisBakeUp}
           </button>
         ) : (
           <button className="link reach" onClick={() => setSure(true)}>
-            Give this bake up …
+            {words.giveThisBakeUp}
           </button>
         )}
       </p>

@@ -2,12 +2,13 @@
 import type { ReactNode } from 'react';
 import { clockTime, span } from '../api/clock';
 import type { AtBeat } from './AtTheBeat';
+import * as words from './words';
 import css from './bench.module.css';
 
 export function StillToCome({ bake, beat, next, showAll, children }: AtBeat & { children: ReactNode }) {
   return (
-    <aside className={`card side ${css.next}`} aria-label="Still to come">
-      <h2>Still to come</h2>
+    <aside className={`card side ${css.next}`} aria-label={words.stillToCome}>
+      <h2>{words.stillToCome}</h2>
       {next ??
         bake.next.map((n) => (
           <div className="row" key={n.step}>
@@ -18,22 +19,22 @@ export function StillToCome({ bake, beat, next, showAll, children }: AtBeat & { 
       <div className="row">
         <b>{clockTime(bake.ready)}</b>
         <span>
-          {bake.what} ready
+          {words.readyWhat(bake.what)}
           <Drift ready={bake.ready} planned={bake.plannedReady} />
         </span>
       </div>
       <button className={`button small ${css.allSteps}`} onClick={showAll}>
-        All steps
+        {words.allOfTheSteps}
       </button>
       {beat.recipe !== '' && (
         <p className={css.recipeHere}>
-          <small className="muted">The recipe says here</small> {beat.recipe}
+          <small className="muted">{words.theRecipeSaysHere}</small> {beat.recipe}
         </p>
       )}
       {children}
       {bake.method !== '' && (
         <details className="method-here">
-          <summary>What the recipe says</summary>
+          <summary>{words.whatTheRecipeSays}</summary>
           <p className={css.method}>{bake.method}</p>
         </details>
       )}
@@ -47,7 +48,7 @@ function Drift({ ready, planned }: { ready: string; planned: string }) {
   return (
     <small className="muted">
       {' '}
-      {span(Math.abs(late))} {late > 0 ? 'later' : 'sooner'} than planned
+      {span(Math.abs(late))} {late > 0 ? words.later : words.sooner} {words.thanPlanned}
     </small>
   );
 }

@@ -5,6 +5,7 @@ import { useUnits } from '../parts/units';
 import { useTyped } from '../parts/useTyped';
 import { useWidth } from '../parts/useWidth';
 import { weight } from './scaleUnits';
+import * as words from './words';
 import css from './bench.module.css';
 
 const hues = ['var(--s0)', 'var(--s2)', 'var(--s3)', 'var(--s1)'];
@@ -28,9 +29,9 @@ export function RulerMarks({ bake, station }: { bake: BenchView; station: Schema
   // Labels where they have room: every one, or every second, third …
   const every = Math.max(1, Math.ceil((starts.length * 46) / Math.max(1, width)));
   return (
-    <section aria-label="Ruler" className={css.withoutScale}>
+    <section aria-label={words.ruler} className={css.withoutScale}>
       <label className={css.logLength}>
-        Roll an even log. Its length, {typed.unit}{' '}
+        {words.rollAnEvenLogIts(typed.unit)}{' '}
         <input
           className="typed"
           inputMode="decimal"
@@ -46,10 +47,12 @@ export function RulerMarks({ bake, station }: { bake: BenchView; station: Schema
             className="picture"
             viewBox={`0 0 ${width} 132`}
             role="img"
-            aria-label={`Cut at ${starts
-              .slice(0, -1)
-              .map((m) => m.text)
-              .join(', ')}`}
+            aria-label={words.cutAt(
+              starts
+                .slice(0, -1)
+                .map((m) => m.text)
+                .join(', '),
+            )}
           >
             <defs>
               <clipPath id="log">
@@ -88,9 +91,12 @@ export function RulerMarks({ bake, station }: { bake: BenchView; station: Schema
       <p className="muted">
         {station.cuts
           .map((c, i) => ({ c, i, p: station.pieces.find((p) => p.cut === i) }))
-          .map(
-            ({ c, i, p }) =>
-              `${c.name}: about ${station.noScale ? `a ball of ${length(station.balls[i] ?? 0)}` : weight(station.scale, p?.target ?? 0)}${c.strands > 1 ? ' a strand' : ' each'}`,
+          .map(({ c, i, p }) =>
+            words.about(
+              c.name,
+              station.noScale ? words.aBallOf(length(station.balls[i] ?? 0)) : weight(station.scale, p?.target ?? 0),
+              c.strands > 1 ? words.aStrand : words.each,
+            ),
           )
           .join(' · ')}
       </p>
@@ -126,15 +132,17 @@ export function EyePlan({ station }: { station: Schemas['StationView'] }) {
     const same = cuts.every((c) => c.parts.length === first.parts.length && c.even);
     if (same)
       return cuts.length === 1
-        ? `${verbs[first.parts.length] ?? `in ${first.parts.length}`}`
-        : `each: ${verbs[first.parts.length] ?? `in ${first.parts.length}`}`;
+        ? `${verbs[first.parts.length] ?? words.inCount(first.parts.length)}`
+        : `each: ${verbs[first.parts.length] ?? words.inCount(first.parts.length)}`;
     return cuts
-      .map((c) => (c.even ? `${verbs[c.parts.length] ?? `in ${c.parts.length}`}` : `apart: ${c.parts.map(part).join(' · ')}`))
+      .map((c) =>
+        c.even ? `${verbs[c.parts.length] ?? words.inCount(c.parts.length)}` : `apart: ${c.parts.map(part).join(' · ')}`,
+      )
       .filter((w, i, all) => all.indexOf(w) === i)
       .join('; ');
   });
   return (
-    <section aria-label="By eye" className={css.withoutScale}>
+    <section aria-label={words.byEye} className={css.withoutScale}>
       <ol className={css.eyeSteps}>
         {steps.map((s, i) => (
           <li key={i}>{s}</li>
@@ -146,7 +154,7 @@ export function EyePlan({ station }: { station: Schemas['StationView'] }) {
             className="picture"
             viewBox={`0 0 ${width} ${levels.length * row}`}
             role="img"
-            aria-label={`A tree of cuts: ${steps.join(', then ')}`}
+            aria-label={words.aTreeOfCuts(steps.join(', then '))}
           >
             {levels.map((level, l) =>
               place(level).map(({ cut, from, to }, i) => {

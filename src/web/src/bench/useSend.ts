@@ -3,6 +3,7 @@ import { useCallback } from 'react';
 import { houseNow } from '../api/clock';
 import { useTell } from '../api/change';
 import { newId, type BakeEvent, type BenchView } from '../api/http';
+import * as words from './words';
 
 const nothing = () => undefined;
 
@@ -20,4 +21,4 @@ export function useSend(bake: BenchView, done: () => void = nothing) {
   return { tell, send };
 }
 
-const saidOf = (event: BakeEvent, beat: string) => (event.type === 'undone' ? 'Take back' : beat);
+const saidOf = (event: BakeEvent, beat: string) => (event.type === 'undone' ? words.takeBack : beat);

@@ -4,6 +4,7 @@ import { useKeepHours } from '../api/changes';
 import { api, type Schemas } from '../api/http';
 import { calendarDay, clockTime, houseNow } from '../api/clock';
 import { TimeField } from './TimeField';
+import * as words from './words';
 
 const hour = 3600000;
 
@@ -15,8 +16,8 @@ export function Away() {
   const up = (data.up ?? []).filter((u) => Date.parse(u) > houseNow());
   const keep = (to: Schemas['TimeBand'][], earlier = up) => make({ ...data, gone: to, up: earlier });
   return (
-    <section className="card" aria-label="Nobody in">
-      <h2>Nobody in</h2>
+    <section className="card" aria-label={words.nobodyIn}>
+      <h2>{words.nobodyIn}</h2>
       <ul className="lines">
         {gone.map((g, i) => (
           <Band
@@ -29,14 +30,14 @@ export function Away() {
       </ul>
       {up.length > 0 && (
         <p>
-          Up sooner:{' '}
+          {words.upSooner}{' '}
           {up.map((u) => (
             <span key={u}>
               {calendarDay(u)} <b className="num">{clockTime(u)}</b>{' '}
             </span>
           ))}
           <button className="button small quiet" onClick={() => void keep(data.gone ?? [], [])}>
-            as usual
+            {words.asUsual}
           </button>
         </p>
       )}
@@ -47,7 +48,7 @@ export function Away() {
           void keep([...gone, { from: new Date(from).toISOString(), to: new Date(from + hour).toISOString() }]);
         }}
       >
-        Away for a while
+        {words.awayForAWhile}
       </button>
     </section>
   );
@@ -61,12 +62,13 @@ function Band({ band, set, drop }: { band: Schemas['TimeBand']; set: (to: Schema
   };
   return (
     <li>
-      {calendarDay(band.from)} from <TimeField label="Away from" at={band.from} set={(from) => change({ ...band, from })} /> to{' '}
-      <TimeField label="Away until" at={band.to} set={(to) => change({ ...band, to })} />{' '}
-      <button className="button small quiet" onClick={drop} aria-label={`Not away at ${clockTime(band.from)}`}>
-        in after all
+      {words.from(calendarDay(band.from))}{' '}
+      <TimeField label={words.awayFrom} at={band.from} set={(from) => change({ ...band, from })} /> {words.to}{' '}
+      <TimeField label={words.awayUntil} at={band.to} set={(to) => change({ ...band, to })} />{' '}
+      <button className="button small quiet" onClick={drop} aria-label={words.notAwayAt(clockTime(band.from))}>
+        {words.inAfterAll}
       </button>
-      {wrong && <span className="problem"> From one time to a later one.</span>}
+      {wrong && <span className="problem"> {words.fromOneTimeToA}</span>}
     </li>
   );
 }

@@ -5,6 +5,7 @@ import { clockTime, houseSpeed } from '../api/clock';
 import { BenchAt } from '../bench/Bench';
 import { Loading } from '../parts/Loading';
 import { Announcement } from './Troubles';
+import * as words from './words';
 
 export default function BenchOfTheDay() {
   const { data, error, refetch } = api.useQuery('get', '/api/today', undefined, {
@@ -12,7 +13,7 @@ export default function BenchOfTheDay() {
   });
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   const [first] = data.bakes;
-  if (!first) return <p className="card">Nothing is under way.</p>;
+  if (!first) return <p className="card">{words.nothingIsUnderWay}</p>;
   return (
     <>
       {data.bakes.length > 1 && <Announcement />}

@@ -4,6 +4,7 @@ import { calendarDay, clockTime } from '../api/clock';
 import { api } from '../api/http';
 import { Loading } from '../parts/Loading';
 import { useDay } from './useDay';
+import * as words from './words';
 import css from './day.module.css';
 
 export default function BenchSheet() {
@@ -13,9 +14,9 @@ export default function BenchSheet() {
   return (
     <article className={css.sheet} style={{ '--rows': Math.ceil(data.hands.length / 2) } as CSSProperties}>
       <header className="book-head">
-        <h1>{first ? calendarDay(first.at) : 'Nothing is planned'}</h1>
+        <h1>{first ? calendarDay(first.at) : words.nothingIsPlanned}</h1>
         <button className="button do no-print" onClick={() => window.print()}>
-          Print
+          {words.print}
         </button>
       </header>
       <p className={css.sheetReady}>
@@ -43,9 +44,7 @@ export default function BenchSheet() {
           {data.bakes
             .filter((b) => b.allergens)
             .map((b) => (
-              <b key={b.id}>
-                {b.title} contains {b.allergens}.{' '}
-              </b>
+              <b key={b.id}>{words.contains(b.title, b.allergens)} </b>
             ))}
         </p>
         <p>{data.cautions.join(' ')}</p>
@@ -60,10 +59,8 @@ function InTheCold() {
   if (!data || data.length === 0) return null;
   return (
     <p>
-      <b>In the cold:</b>{' '}
-      {data
-        .map((t) => `${t.name}, ${t.what}, best until ${calendarDay(t.bestUntil)}, use by ${calendarDay(t.useBy)}`)
-        .join(' · ')}
+      <b>{words.inTheCold}</b>{' '}
+      {data.map((t) => words.bestUntilUseBy(t.name, t.what, calendarDay(t.bestUntil), calendarDay(t.useBy))).join(' · ')}
     </p>
   );
 }

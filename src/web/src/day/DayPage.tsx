@@ -17,6 +17,7 @@ import { Making } from './Making';
 import { Fixes, Offered, TroublesOf } from './Troubles';
 import { useDay } from './useDay';
 import { useDraft } from './useDraft';
+import * as words from './words';
 import css from './day.module.css';
 
 export default function DayPage() {
@@ -30,9 +31,8 @@ export default function DayPage() {
   const problem = error && changes.length > 0 ? (error as unknown as Trouble).problems?.[0]?.reason : undefined;
   const ovens = new Set(day?.ovens.map((o) => o.oven)).size;
   const drafted = changes.length > 0 && !problem ? (day?.proposal ?? null) : null;
-  const told = day?.bakes.map(
-    (b) =>
-      `${b.title} from ${clockTime(b.start)} to ${clockTime(b.ready)}${b.wanted ? `, wanted at ${clockTime(b.wanted)}` : ''}`,
+  const told = day?.bakes.map((b) =>
+    words.fromTo(b.title, clockTime(b.start), clockTime(b.ready), b.wanted ? words.wantedAt(clockTime(b.wanted)) : ''),
   );
   const title = `The day: ${told?.join('; ')}; what hands and ovens do is in the tables below`;
   const gripped = (picture: Schemas['Picture']) => (
@@ -51,21 +51,21 @@ export default function DayPage() {
   return (
     <>
       <div className="book-head">
-        <h1>The day</h1>
+        <h1>{words.theDay}</h1>
         <span className="choices no-print at-end">
           {day?.bakes.length !== 0 && (
             <Link className="button" to="/day/sheet">
-              Bench sheet
+              {words.benchSheet}
             </Link>
           )}
           {day?.canUndo && changes.length === 0 && (
             <button className="button" onClick={() => void undo.make(undefined)}>
-              As it was before
+              {words.asItWasBefore}
             </button>
           )}
           {day?.bakes.length !== 0 && (
             <Link className="button do" to="/bench">
-              To the bench
+              {words.toTheBench}
             </Link>
           )}
         </span>
@@ -87,16 +87,16 @@ export default function DayPage() {
       <div ref={ref} className="pictures">
         {drafted?.picture && (
           <figure className="picture-box">
-            <figcaption>As it would be</figcaption>
+            <figcaption>{words.asItWouldBe}</figcaption>
             <div className={css.gripped}>
-              <StrandPicture picture={drafted.picture} title={`As it would be. ${title}`} taut={why} />
+              <StrandPicture picture={drafted.picture} title={words.asItWouldBeTitle(title)} taut={why} />
               {gripped(drafted.picture)}
             </div>
           </figure>
         )}
         {day?.picture && (
           <figure className="picture-box">
-            {drafted && <figcaption>As it is</figcaption>}
+            {drafted && <figcaption>{words.asItIs}</figcaption>}
             <div className={css.gripped}>
               <StrandPicture picture={day.picture} title={title} taut={why} />
               {!drafted && gripped(day.picture)}
@@ -108,26 +108,23 @@ export default function DayPage() {
       {day && changes.length === 0 && <Offered day={day} change={add} />}
       {day?.bakes.length === 0 && (
         <p className="card">
-          Nothing is planned. <Link to="/doughs">Choose a dough</Link> and lay it out.
+          {words.nothingIsPlannedYet} <Link to="/doughs">{words.chooseADough}</Link> {words.andLayItOut}
         </p>
       )}
       {day && day.bakes.length > 0 && (
         <div className="columns">
           <HandsTable day={day} changes={changes} add={add} />
           <div className="stack">
-            <section className="card" aria-label="What the ovens do">
-              <h2>What the ovens do</h2>
+            <section className="card" aria-label={words.whatTheOvensDo}>
+              <h2>{words.whatTheOvensDo}</h2>
               <ul className="lines">
                 {day.ovens.map((o) => (
                   <li key={o.oven + o.from + o.text}>
-                    <b className="num">
-                      {clockTime(o.from)} to {clockTime(o.to)}
-                    </b>{' '}
-                    {o.text}
+                    <b className="num">{words.toAt(clockTime(o.from), clockTime(o.to))}</b> {o.text}
                     <span className="muted">
                       {ovens > 1 && ` · ${o.oven}`}
                       {o.heat && ` · ${o.heat}`}
-                      {o.heatsFrom && `, heats from ${clockTime(o.heatsFrom)}`}
+                      {o.heatsFrom && words.heatsFrom(clockTime(o.heatsFrom))}
                     </span>
                   </li>
                 ))}
@@ -140,20 +137,19 @@ export default function DayPage() {
                 open={why === i}
                 onToggle={(e) => setWhy(e.currentTarget.open ? i : why === i ? null : why)}
               >
-                <summary>
-                  {b.title}: {clockTime(b.start)} to {clockTime(b.ready)}
-                </summary>
+                <summary>{words.toTitle(b.title, clockTime(b.start), clockTime(b.ready))}</summary>
                 <Making bake={b} changes={changes} add={add} />
                 <p className="muted">
-                  Why it begins at {clockTime(b.start)}: ready {clockTime(b.ready)}
-                  {b.wanted ? `, wanted ${clockTime(b.wanted)}` : ''}, and these leave no slack.
+                  {words.whyItBeginsAtReady(clockTime(b.start), clockTime(b.ready))}
+                  {b.wanted ? words.wanted(clockTime(b.wanted)) : ''}
+                  {words.andTheseLeaveNoSlack}
                 </p>
                 <ol className="lines">
                   {b.why.map((w) => (
                     <li key={w.at + w.text}>
                       <b className="num">{clockTime(w.at)}</b> {w.text}
                       {w.length >= 60 ? `, ${span(w.length * 1000)}` : ''}
-                      {w.held ? ' · waits for the rest of the day' : ''}
+                      {w.held ? words.waitsForTheRestOf : ''}
                     </li>
                   ))}
                 </ol>

@@ -3,13 +3,14 @@ import { useArrangeDay } from '../api/changes';
 import { type Schemas } from '../api/http';
 import { clockTime, span } from '../api/clock';
 import type { Change } from './useDraft';
+import * as words from './words';
 import css from './day.module.css';
 
 const figures = (f: Schemas['DayFigures']) =>
   [
-    f.late > 0 ? `${span(f.late * 1000)} late` : 'in time',
-    f.waits > 0 ? `bread waits ${span(f.waits * 1000)}` : 'nothing waits',
-    `from ${clockTime(f.begins)} to ${clockTime(f.ends)}`,
+    f.late > 0 ? words.late(span(f.late * 1000)) : words.inTime,
+    f.waits > 0 ? words.breadWaits(span(f.waits * 1000)) : words.nothingWaits,
+    words.fromToAt(clockTime(f.begins), clockTime(f.ends)),
   ].join(' · ');
 
 export function Draft({
@@ -33,7 +34,7 @@ export function Draft({
     if (answer) forget();
   }
   return (
-    <section className="card stack" aria-label="As it would be">
+    <section className="card stack" aria-label={words.asItWouldBe}>
       {problem && (
         <p className="problem" role="alert">
           {problem}
@@ -44,11 +45,11 @@ export function Draft({
           <table className="plain compare">
             <tbody>
               <tr>
-                <th>As it is</th>
+                <th>{words.asItIs}</th>
                 <td>{figures(proposal.was)}</td>
               </tr>
               <tr>
-                <th>As it would be</th>
+                <th>{words.asItWouldBe}</th>
                 <td>
                   <b>{figures(proposal.then)}</b>
                 </td>
@@ -57,19 +58,19 @@ export function Draft({
           </table>
           <Moves moves={proposal.moves} />
           <Left left={proposal.left} />
-          {looking && <p className="muted">Looking for a better one …</p>}
+          {looking && <p className="muted">{words.lookingForABetterOne}</p>}
         </>
       )}
       <div className="choices">
         <button className="button do" disabled={busy || !proposal || !!problem} onClick={() => void take()}>
-          Lay the day out so
+          {words.layTheDayOutSo}
         </button>
         <button className="button" onClick={back}>
-          Take the last change back
+          {words.takeTheLastChangeBack}
         </button>
         {changes.length > 1 && (
           <button className="button" onClick={forget}>
-            Leave all as it is
+            {words.leaveAllAsItIs}
           </button>
         )}
       </div>
@@ -78,7 +79,7 @@ export function Draft({
 }
 
 export function Moves({ moves }: { moves: Schemas['MoveLine'][] }) {
-  if (moves.length === 0) return <p className="muted">Nothing else moves.</p>;
+  if (moves.length === 0) return <p className="muted">{words.nothingElseMoves}</p>;
   return (
     <ul className={`lines ${css.moves}`}>
       {moves.map((m) => (
@@ -96,10 +97,10 @@ export function Moves({ moves }: { moves: Schemas['MoveLine'][] }) {
 export function Left({ left }: { left: Schemas['FindingLine'][] }) {
   if (left.length === 0) return null;
   return (
-    <ul className="lines" aria-label="Still">
+    <ul className="lines" aria-label={words.still}>
       {left.map((f) => (
         <li key={f.at + f.text} className={f.impossible ? 'late' : ''}>
-          Still <b className="num">{clockTime(f.at)}</b> {f.text}
+          {words.still} <b className="num">{clockTime(f.at)}</b> {f.text}
         </li>
       ))}
     </ul>

@@ -4,6 +4,7 @@ import { clockTime, span } from '../api/clock';
 import { hueOf } from '../strands/hue';
 import { TimeField } from './TimeField';
 import type { Change } from './useDraft';
+import * as words from './words';
 import css from './day.module.css';
 
 export function HandsTable({ day, changes, add }: { day: Schemas['DayView']; changes: Change[]; add: (change: Change) => void }) {
@@ -13,8 +14,8 @@ export function HandsTable({ day, changes, add }: { day: Schemas['DayView']; cha
     return changed ? (changed.kind === 'pin' ? changed.at : null) : h.pinned ? h.at : null;
   };
   return (
-    <section className="card" aria-label="What the hands do">
-      <h2>What the hands do</h2>
+    <section className="card" aria-label={words.whatTheHandsDo}>
+      <h2>{words.whatTheHandsDo}</h2>
       <table className="plain">
         <tbody>
           {hands.map((h, i) => {
@@ -26,7 +27,7 @@ export function HandsTable({ day, changes, add }: { day: Schemas['DayView']; cha
                 <td className="num">
                   {h.canPin ? (
                     <TimeField
-                      label={`${h.text}, ${h.title}: at`}
+                      label={words.atItsTime(h.text, h.title)}
                       at={pin ?? h.at}
                       set={(at) => add({ bake: h.bake, kind: 'pin', id: h.step, at })}
                     />
@@ -41,15 +42,15 @@ export function HandsTable({ day, changes, add }: { day: Schemas['DayView']; cha
                     <button
                       className="button small quiet"
                       onClick={() => add({ bake: h.bake, kind: 'unpin', id: h.step })}
-                      aria-label={`${h.text}, ${h.title}: any time`}
+                      aria-label={words.anyTime(h.text, h.title)}
                     >
-                      pinned
+                      {words.pinned}
                     </button>
                   )}
                 </td>
                 <td className="num muted">
                   {h.length >= 60 ? span(h.length * 1000) : ''}
-                  {h.slack ? <small> {span(h.slack * 1000)} slack</small> : null}
+                  {h.slack ? <small> {words.slack(span(h.slack * 1000))}</small> : null}
                 </td>
               </tr>
             );

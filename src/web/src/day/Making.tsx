@@ -6,6 +6,7 @@ import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { TimeField } from './TimeField';
 import type { Change } from './useDraft';
+import * as words from './words';
 import css from './day.module.css';
 
 type Kind = Change['kind'];
@@ -43,14 +44,18 @@ export function Making({
   const soon = changed('ready-by') ? changed('ready-by')?.at == null : bake.wanted === null;
   return (
     <div className={css.making}>
-      <Field id={id('wanted')} label="Wanted at">
-        <TimeField label={`${bake.title}: wanted at`} at={wanted} set={(at) => add({ bake: bake.id, kind: 'ready-by', at })} />
+      <Field id={id('wanted')} label={words.wantedAtLabel}>
+        <TimeField
+          label={words.wantedAtTitle(bake.title)}
+          at={wanted}
+          set={(at) => add({ bake: bake.id, kind: 'ready-by', at })}
+        />
       </Field>
-      {pick('machine', 'machine', 'Machine', making.machine, making.machines)}
-      {making.ovens.length > 1 && pick('oven', 'oven', 'Oven', making.oven, making.ovens)}
-      {pick('place', 'place', 'Proof', making.place, making.places)}
+      {pick('machine', 'machine', words.machine, making.machine, making.machines)}
+      {making.ovens.length > 1 && pick('oven', 'oven', words.oven, making.oven, making.ovens)}
+      {pick('place', 'place', words.proof, making.place, making.places)}
       {making.heat != null && (
-        <Field id={id('heat')} label={`Oven, ${dial.name}`}>
+        <Field id={id('heat')} label={words.ovenName(dial.name)}>
           <NumberInput
             id={id('heat')}
             of="temperature"
@@ -60,7 +65,7 @@ export function Making({
           />
         </Field>
       )}
-      <Field id={id('fresh')} label="How fresh">
+      <Field id={id('fresh')} label={words.howFresh}>
         <Select
           id={id('fresh')}
           value={spanOf('fresh', making.fresh) ?? 0}
@@ -68,7 +73,7 @@ export function Making({
           options={freshChoices(making.usualFresh)}
         />
       </Field>
-      <Field id={id('fridge')} label="In the fridge first, h">
+      <Field id={id('fridge')} label={words.inTheFridgeFirstH}>
         <NumberInput
           id={id('fridge')}
           value={(spanOf('fridge', making.fridge) ?? 0) / hour}
@@ -77,7 +82,7 @@ export function Making({
       </Field>
       <div className="choices">
         <button className="button small" aria-pressed={soon} onClick={() => add({ bake: bake.id, kind: 'ready-by', at: null })}>
-          As soon as can be
+          {words.asSoonAsCanBe}
         </button>
         <button
           className="button small"
@@ -86,11 +91,11 @@ export function Making({
             add({ bake: bake.id, kind: 'bowl', length: spanOf('bowl', making.bowl) === null ? making.usualBowl : null })
           }
         >
-          Rise in a bowl
+          {words.riseInABowl}
         </button>
         {making.trays && (
           <button className="button small" onClick={() => add({ bake: bake.id, kind: 'fewer-trays' })}>
-            One tray less
+            {words.oneTrayLess}
           </button>
         )}
       </div>

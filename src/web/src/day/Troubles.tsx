@@ -7,6 +7,7 @@ import { clockTime } from '../api/clock';
 import { Left, Moves } from './Draft';
 import { useDay } from './useDay';
 import { useDraft, type Change } from './useDraft';
+import * as words from './words';
 import css from './day.module.css';
 
 // More than these nobody reads.
@@ -59,10 +60,10 @@ function TakeOrLeave({
   return (
     <div className="choices">
       <button className={small ? 'button small' : 'button do'} disabled={busy} onClick={() => void take()}>
-        Lay the day out so
+        {words.layTheDayOutSo}
       </button>
       <button className={small ? 'button small quiet' : 'button'} onClick={leave}>
-        Leave it as it is
+        {words.leaveItAsItIs}
       </button>
     </div>
   );
@@ -75,7 +76,7 @@ export function Announcement() {
   const [first, ...more] = (offered?.moves ?? []).toSorted((a, b) => a.to.localeCompare(b.to));
   if (!offered || !first) return null;
   return (
-    <section className={`card ${css.announcement}`} role="status" aria-label="The day would go better so">
+    <section className={`card ${css.announcement}`} role="status" aria-label={words.theDayWouldGoBetter}>
       <p>
         {first.text} <span className="muted">({first.title})</span>{' '}
         <b className="num">
@@ -83,7 +84,7 @@ export function Announcement() {
         </b>
         {more.length > 0 && (
           <>
-            , <Link to="/day">and {more.length} more</Link>
+            , <Link to="/day">{words.andMore(more.length)}</Link>
           </>
         )}
         {offered.why && <span className="muted"> · {offered.why}</span>}
@@ -97,14 +98,14 @@ export function TroublesOf({ day }: { day: Schemas['DayView'] }) {
   const { findings } = day;
   if (findings.length === 0) return null;
   return (
-    <section className="card" aria-label="In one another’s way">
+    <section className="card" aria-label={words.inOneAnothersWay}>
       <ul className="lines">
         {findings.slice(0, most).map((f) => (
           <li key={f.at + f.text} className={f.impossible ? 'late' : ''}>
             <b className="num">{clockTime(f.at)}</b> {f.text}
           </li>
         ))}
-        {findings.length > most && <li className="muted">and {findings.length - most} more like these</li>}
+        {findings.length > most && <li className="muted">{words.andMoreLikeThese(findings.length - most)}</li>}
       </ul>
     </section>
   );
@@ -117,10 +118,10 @@ export function Offered({ day, change }: { day: Schemas['DayView']; change: (to:
   const isSaid = (why: string) => day.findings.some((f) => why.endsWith(f.text));
   if (day.findings.length === 0 || (!offered && day.fixes.length === 0)) return null;
   return (
-    <section className="card stack" aria-label="What would do">
+    <section className="card stack" aria-label={words.whatWouldDo}>
       {offered && (
         <>
-          <h2 className="small-head">Laid out anew</h2>
+          <h2 className="small-head">{words.laidOutAnew}</h2>
           {offered.why && !isSaid(offered.why) && <p className="tight">{offered.why}</p>}
           <Moves moves={offered.moves} />
           <Left left={offered.left} />
@@ -135,8 +136,8 @@ export function Offered({ day, change }: { day: Schemas['DayView']; change: (to:
 export function Fixes({ fixes, change }: { fixes: Schemas['FixLine'][]; change: (to: Change) => void }) {
   if (fixes.length === 0) return null;
   return (
-    <div className="choices" role="group" aria-label="One change that would do">
-      <span>One change that would do:</span>
+    <div className="choices" role="group" aria-label={words.oneChangeThatWouldDo}>
+      <span>{words.oneChange}</span>
       {fixes.map((f) => (
         <button key={f.change.bake + f.text} className="button" onClick={() => change(f.change)}>
           {f.text} {f.change.at && clockTime(f.change.at)}

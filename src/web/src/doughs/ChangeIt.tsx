@@ -6,22 +6,23 @@ import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { capital, percent, useUnits, type Quantity } from '../parts/units';
 import { stateOf, type DoughState } from './draft';
+import * as words from './words';
 import css from './doughs.module.css';
 
 type Kind = Schemas['Change']['type'] | 'to-tin' | 'to-machine';
 const kinds: [Kind, string][] = [
-  ['to-pieces', 'Scale by pieces'],
-  ['to-dough', 'Scale by dough'],
-  ['to-flour', 'Scale by flour'],
-  ['to-tin', 'Scale to a tin'],
-  ['to-machine', 'Scale to a machine’s limit'],
-  ['to-hydration', 'Another hydration'],
-  ['swap-yeast', 'Another yeast'],
-  ['yeast-to-starter', 'Starter instead of yeast'],
-  ['swap-flour', 'Another flour'],
-  ['milk-to-dried', 'Dried milk and water for milk'],
-  ['butter-to-oil', 'Oil for butter'],
-  ['take-share', 'A share of it for another use'],
+  ['to-pieces', words.scaleByPieces],
+  ['to-dough', words.scaleByDough],
+  ['to-flour', words.scaleByFlour],
+  ['to-tin', words.scaleToATin],
+  ['to-machine', words.scaleToAMachinesLimit],
+  ['to-hydration', words.anotherHydration],
+  ['swap-yeast', words.anotherYeast],
+  ['yeast-to-starter', words.starterInsteadOfYeast],
+  ['swap-flour', words.anotherFlour],
+  ['milk-to-dried', words.driedMilkAndWaterFor],
+  ['butter-to-oil', words.oilForButter],
+  ['take-share', words.aShareOfItFor],
 ];
 
 export function ChangeIt({
@@ -54,7 +55,7 @@ export function ChangeIt({
       .map((i) => ({ value: i.ingredient.name, label: i.ingredient.name }));
   const flours = formula.rows.filter((r) => r.role === 'flour').map((r) => ({ value: r.ingredient, label: r.ingredient }));
   const tin = kitchen.data?.tins.find((t) => t.id === other);
-  const shareName = name || `${draft.name}, a part`;
+  const shareName = name || words.aPart(draft.name);
 
   const change = ((): Schemas['Change'] | null => {
     switch (kind) {
@@ -77,7 +78,7 @@ export function ChangeIt({
       case 'milk-to-dried':
         return { type: kind };
       case 'butter-to-oil':
-        return { type: kind, oil: other ?? 'sunflower oil' };
+        return { type: kind, oil: other ?? words.sunflowerOil };
       case 'take-share':
         return share ? { type: kind, share: share / 100, name: shareName } : null;
       default:
@@ -89,7 +90,7 @@ export function ChangeIt({
   const tried = api.useQuery(
     'post',
     '/api/changes',
-    { body: { dough: { ...draft, name: draft.name.trim() === '' ? 'A dough' : draft.name }, change, machineId, wholeEggs } },
+    { body: { dough: { ...draft, name: draft.name.trim() === '' ? words.aDough : draft.name }, change, machineId, wholeEggs } },
     { enabled: ready, retry: false, staleTime: 60000 },
   );
   const trouble = ready ? (tried.error as Trouble | null) : null;
@@ -116,17 +117,17 @@ export function ChangeIt({
     set: (v: string) => void,
   ) => (
     <Field id={id} label={label}>
-      <Select id={id} value={value} onChange={set} options={options} placeholder="Choose" />
+      <Select id={id} value={value} onChange={set} options={options} placeholder={words.choose} />
     </Field>
   );
 
   return (
-    <section className="card stack" aria-label="Change it">
-      <h2>Change it</h2>
+    <section className="card stack" aria-label={words.changeIt}>
+      <h2>{words.changeIt}</h2>
       <div className={css.changeFields}>
         {list(
           'change',
-          'How',
+          words.how,
           kinds.map(([value, label]) => ({ value, label })),
           kind,
           (v) => {
@@ -134,14 +135,14 @@ export function ChangeIt({
             setOther(null);
           },
         )}
-        {kind === 'to-pieces' && number('change-pieces', 'Pieces', pieces, setPieces)}
-        {kind === 'to-pieces' && number('change-each', `${massWord} each`, grams, setGrams, 57, 'mass')}
-        {kind === 'to-flour' && number('change-grams', `${massWord} of flour`, grams, setGrams, formula.flour, 'mass')}
-        {kind === 'to-dough' && number('change-grams', `${massWord} out of the pan`, grams, setGrams, formula.yield, 'mass')}
+        {kind === 'to-pieces' && number('change-pieces', words.pieces, pieces, setPieces)}
+        {kind === 'to-pieces' && number('change-each', words.each(massWord), grams, setGrams, 57, 'mass')}
+        {kind === 'to-flour' && number('change-grams', words.ofFlour(massWord), grams, setGrams, formula.flour, 'mass')}
+        {kind === 'to-dough' && number('change-grams', words.outOfThePan(massWord), grams, setGrams, formula.yield, 'mass')}
         {kind === 'to-tin' &&
           list(
             'change-other',
-            'Tin',
+            words.tin,
             (kitchen.data?.tins ?? []).map((t) => ({ value: t.id, label: `${t.name}: ${mass(t.dough)}` })),
             other,
             setOther,
@@ -149,35 +150,35 @@ export function ChangeIt({
         {kind === 'to-machine' &&
           list(
             'change-other',
-            'Machine',
+            words.machine,
             (kitchen.data?.machines ?? []).map((m) => ({ value: m.id, label: m.name })),
             other,
             setOther,
           )}
-        {kind === 'to-hydration' && number('change-share', 'Hydration, %', share, setShare, Math.round(formula.hydration * 100))}
-        {kind === 'swap-yeast' && list('change-other', 'Yeast', named('yeast'), other, setOther)}
-        {kind === 'yeast-to-starter' && list('change-other', 'Starter', named('starter'), other, setOther)}
-        {kind === 'yeast-to-starter' && number('change-share', '% of the flour', share, setShare, 20)}
-        {kind === 'swap-flour' && flours.length > 1 && list('change-from', 'Instead of', flours, from, setFrom)}
-        {kind === 'swap-flour' && list('change-other', 'Flour', named('flour'), other, setOther)}
+        {kind === 'to-hydration' && number('change-share', words.hydration, share, setShare, Math.round(formula.hydration * 100))}
+        {kind === 'swap-yeast' && list('change-other', words.yeast, named('yeast'), other, setOther)}
+        {kind === 'yeast-to-starter' && list('change-other', words.starter, named('starter'), other, setOther)}
+        {kind === 'yeast-to-starter' && number('change-share', words.ofTheFlour, share, setShare, 20)}
+        {kind === 'swap-flour' && flours.length > 1 && list('change-from', words.insteadOf, flours, from, setFrom)}
+        {kind === 'swap-flour' && list('change-other', words.flour, named('flour'), other, setOther)}
         {kind === 'butter-to-oil' &&
           list(
             'change-other',
-            'Oil',
+            words.oil,
             named('fat', (i) => i.water === 0),
-            other ?? 'sunflower oil',
+            other ?? words.sunflowerOil,
             setOther,
           )}
-        {kind === 'take-share' && number('change-share', 'Share, %', share, setShare, 50)}
+        {kind === 'take-share' && number('change-share', words.share, share, setShare, 50)}
         {kind === 'take-share' && (
-          <Field id="change-name" label="Called">
+          <Field id="change-name" label={words.called}>
             <Input id="change-name" value={name} placeholder={shareName} onChange={(e) => setName(e.target.value)} />
           </Field>
         )}
       </div>
       {scales && (
         <Checkbox checked={wholeEggs} onChange={(e) => setWholeEggs(e.target.checked)}>
-          Keep eggs whole where they nearly are
+          {words.keepEggsWholeWhereThey}
         </Checkbox>
       )}
       {trouble && (
@@ -210,10 +211,10 @@ export function ChangeIt({
                 setKind(null);
               }}
             >
-              {kind === 'take-share' ? 'Keep it as a dough of its own' : 'Take this'}
+              {kind === 'take-share' ? words.keepItAsADough : words.takeThis}
             </button>
             <button className="button" onClick={() => setKind(null)}>
-              Leave it
+              {words.leaveIt}
             </button>
           </div>
         </>
@@ -232,16 +233,16 @@ function BeforeAfter({ before, after }: { before: Schemas['FormulaView']; after:
       const [a, b] = [of(before, n), of(after, n)];
       return [n, a === 0 ? '–' : mass(a), b === 0 ? '–' : mass(b)];
     }),
-    ['Dough', mass(before.total), mass(after.total)],
-    ['Hydration', percent(before.hydration), percent(after.hydration)],
+    [words.dough, mass(before.total), mass(after.total)],
+    [words.hydrationHeading, percent(before.hydration), percent(after.hydration)],
   ];
   return (
-    <table className="plain" aria-label="Before and after">
+    <table className="plain" aria-label={words.beforeAndAfter}>
       <thead>
         <tr>
           <td />
-          <th className="num">Before</th>
-          <th className="num">After</th>
+          <th className="num">{words.before}</th>
+          <th className="num">{words.after}</th>
         </tr>
       </thead>
       <tbody>

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { api, type Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
+import * as words from './words';
 import css from './doughs.module.css';
 
 export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'][] }) {
@@ -16,13 +17,13 @@ export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'
   const unpriced = data?.cost.rows.filter((r) => r.cost === null).map((r) => r.ingredient) ?? [];
   const money = (m: number) => m.toFixed(2);
   return (
-    <section className="card stack" aria-label="What it costs">
-      <h2>What it costs</h2>
+    <section className="card stack" aria-label={words.whatItCosts}>
+      <h2>{words.whatItCosts}</h2>
       <div className={css.changeFields}>
-        <Field id="cost-family" label="As">
+        <Field id="cost-family" label={words.madeAs}>
           <Select id="cost-family" value={familyId} onChange={setFamily} options={families} />
         </Field>
-        <Field id="cost-pieces" label="Pieces">
+        <Field id="cost-pieces" label={words.pieces}>
           <NumberInput id="cost-pieces" value={pieces ?? data?.pieces ?? null} onChange={setPieces} digits={0} />
         </Field>
       </div>
@@ -30,26 +31,28 @@ export function CostCard({ id, suits }: { id: string; suits: Schemas['SuitsView'
         <>
           <div className="facts">
             <span>
-              <span className="big num">{money(data.cost.each)}</span>each
+              <span className="big num">{money(data.cost.each)}</span>
+              {words.eachPiece}
             </span>
             <span>
-              <span className="big num">{money(data.cost.batch)}</span>the batch
+              <span className="big num">{money(data.cost.batch)}</span>
+              {words.theBatch}
             </span>
             {data.cost.saved !== null && (
               <span>
                 <span className="big num">{money(data.cost.saved)}</span>
-                {data.cost.saved >= 0 ? 'saved against the shop' : 'dearer than the shop'}
+                {data.cost.saved >= 0 ? words.savedAgainstTheShop : words.dearerThanTheShop}
               </span>
             )}
           </div>
           <p className="muted tight">
-            Ingredients {money(data.cost.ingredients)}, {data.cost.energy.toFixed(2)} kWh {money(data.cost.energyCost)}
-            {data.shopEach !== null ? `; the shop asks ${money(data.shopEach)} each` : ''}.
-            {data.cost.paidBackAfter !== null ? ` The machine is paid for after ${data.cost.paidBackAfter} such bakes.` : ''}
+            {words.ingredientsKwh(money(data.cost.ingredients), data.cost.energy.toFixed(2), money(data.cost.energyCost))}
+            {data.shopEach !== null ? words.theShopAsksEach(money(data.shopEach)) : ''}.
+            {data.cost.paidBackAfter !== null ? words.theMachineIsPaidFor(data.cost.paidBackAfter) : ''}
           </p>
           {unpriced.length > 0 && (
             <p className="tight">
-              Without {unpriced.join(', ')}: no price in the <Link to="/kitchen/pantry">pantry</Link>.
+              {words.withoutNoPriceInThe(unpriced.join(', '))} <Link to="/kitchen/pantry">{words.pantry}</Link>.
             </p>
           )}
         </>

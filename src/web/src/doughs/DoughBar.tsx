@@ -1,6 +1,7 @@
 // A dough as a bar: what it is made of, by weight.
 import { useUnits } from '../parts/units';
 import type { Schemas } from '../api/http';
+import * as words from './words';
 
 const fills: Record<Schemas['Role'], string> = {
   flour: 'var(--s0-alt)',
@@ -20,7 +21,7 @@ export function DoughBar({ rows }: { rows: Schemas['RowView'][] }) {
   const said = rows.map((r) => `${r.ingredient} ${Math.round((r.mass / total) * 100)} %`).join(', ');
   const shares = rows.map((r) => r.mass / total);
   return (
-    <svg viewBox="0 0 1000 40" preserveAspectRatio="none" width="100%" height={26} role="img" aria-label={`By weight: ${said}`}>
+    <svg viewBox="0 0 1000 40" preserveAspectRatio="none" width="100%" height={26} role="img" aria-label={words.byWeight(said)}>
       {rows.map((r, i) => (
         <rect
           key={i}

@@ -17,6 +17,7 @@ import { GoodFor } from './GoodFor';
 import { PartsEditor } from './PartsEditor';
 import { RowsEditor } from './RowsEditor';
 import { Versions } from './Versions';
+import * as words from './words';
 import css from './doughs.module.css';
 
 export default function DoughPage() {
@@ -65,7 +66,7 @@ function Editor({ id, first, isTouched, version }: Props) {
   const keepDough = useKeepDough();
   const draft = draftOf(dough);
   // Percentages do not wait for a name.
-  const body = useLater({ ...draft, name: 'A dough' });
+  const body = useLater({ ...draft, name: words.aDough });
   const reckoned = api.useQuery(
     'post',
     '/api/formulas',
@@ -98,19 +99,19 @@ function Editor({ id, first, isTouched, version }: Props) {
   return (
     <div className={`layout ${css.doughPage}`}>
       <div className="page">
-        <h1 className="sr">{dough.name || 'Your own dough'}</h1>
-        <section className="card stack" aria-label="The dough">
-          <Field id="name" label="Name" problem={problems.find((p) => p.field === 'name')?.reason}>
+        <h1 className="sr">{dough.name || words.yourOwnDough}</h1>
+        <section className="card stack" aria-label={words.theDough}>
+          <Field id="name" label={words.name} problem={problems.find((p) => p.field === 'name')?.reason}>
             <Input
               id="name"
               size="large"
               value={dough.name}
               onChange={(e) => change({ name: e.target.value })}
-              placeholder="What you call it"
+              placeholder={words.whatYouCallIt}
             />
           </Field>
           <RowsEditor
-            what="Ingredient"
+            what={words.ingredient}
             rows={dough.rows}
             set={(rows) => change({ rows })}
             reckoned={formula?.rows}
@@ -125,17 +126,17 @@ function Editor({ id, first, isTouched, version }: Props) {
             </p>
           ))}
           <Checkbox checked={dough.byHand} onChange={(e) => change({ byHand: e.target.checked })}>
-            Mixed by hand in a bowl, not by a machine
+            {words.mixedByHandInA}
           </Checkbox>
           <Checkbox checked={dough.ownOrder ?? false} onChange={(e) => change({ ownOrder: e.target.checked })}>
-            Loaded in this order, whatever the machine&#8217;s
+            {words.loadedInThisOrderWhatever}
           </Checkbox>
         </section>
         <PartsEditor parts={dough.parts} set={(parts) => change({ parts })} reckoned={formula?.parts} problems={problems} />
         {formula && <GoodFor formula={formula} />}
         {formula && <ChangeIt draft={draft} formula={formula} take={take} split={(other, state) => void split(other, state)} />}
         <section className="card">
-          <Field id="notes" label="Method and notes">
+          <Field id="notes" label={words.methodAndNotes}>
             <Input.TextArea
               id="notes"
               autoSize={{ minRows: 2, maxRows: 24 }}
@@ -147,13 +148,13 @@ function Editor({ id, first, isTouched, version }: Props) {
         {id && formula && <CostCard id={id} suits={formula.suits} />}
         {id && <Versions id={id} take={take} />}
       </div>
-      <aside className="card side stack" aria-label="What this dough is">
-        {formula ? <Facts formula={formula} /> : <p className="muted">Percentages, hydration and weight appear as you type.</p>}
+      <aside className="card side stack" aria-label={words.whatThisDoughIs}>
+        {formula ? <Facts formula={formula} /> : <p className="muted">{words.percentagesHydrationAndWeight}</p>}
         {refused.some((p) => p.code === 'changed') && (
           <div role="alert" className="stack">
-            <p className="tight">Somebody else kept another version of this dough meanwhile.</p>
+            <p className="tight">{words.somebodyElseKeptAnotherVersion}</p>
             <button className={`button ${css.onSide}`} onClick={() => void keep('/doughs', null)}>
-              Keep mine over it
+              {words.keepMineOverIt}
             </button>
             <button
               className={`button ${css.onSide}`}
@@ -162,16 +163,16 @@ function Editor({ id, first, isTouched, version }: Props) {
                 void navigate(0);
               }}
             >
-              Take theirs
+              {words.takeTheirs}
             </button>
           </div>
         )}
         <button className="button do" disabled={!formula} onClick={() => void keep(`/lay-out?dough=${doughId}`)}>
-          {touched || !id ? 'Keep and lay out' : 'Lay out a bake'}
+          {touched || !id ? words.keepAndLayOut : words.layOutABake}
         </button>
         {(touched || !id) && (
           <button className={`button ${css.onSide}`} disabled={!formula} onClick={() => void keep('/doughs')}>
-            Keep
+            {words.keep}
           </button>
         )}
         {touched && wasHere && (
@@ -183,7 +184,7 @@ function Editor({ id, first, isTouched, version }: Props) {
               setTouched(isTouched);
             }}
           >
-            {id ? 'Back to what is kept' : 'Begin with an empty one'}
+            {id ? words.backToWhatIsKept : words.beginWithAnEmptyOne}
           </button>
         )}
         {before && (
@@ -194,30 +195,30 @@ function Editor({ id, first, isTouched, version }: Props) {
               setBefore(null);
             }}
           >
-            Take the change back
+            {words.takeTheChangeBack}
           </button>
         )}
         {id && !touched && (
           <>
             <Link className={`button ${css.onSide}`} to={`/doughs/${id}/load`}>
-              Load it
+              {words.loadIt}
             </Link>
             <p className="tight">
-              Take it along:{' '}
+              {words.takeItAlong}{' '}
               <a href={`/api/doughs/${id}/export?format=text`} download>
-                text
+                {words.text}
               </a>
               ,{' '}
               <a href={`/api/doughs/${id}/export?format=markdown`} download>
-                Markdown
+                {words.markdown}
               </a>
               ,{' '}
               <a href={`/api/doughs/${id}/export?format=json-ld`} download>
-                recipe file
+                {words.recipeFile}
               </a>
               ,{' '}
               <a href={`/api/archive?id=${id}`} download>
-                with all its versions
+                {words.withAllItsVersions}
               </a>
             </p>
           </>

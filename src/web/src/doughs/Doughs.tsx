@@ -10,6 +10,7 @@ import { percent, useUnits } from '../parts/units';
 import { useLater } from '../parts/useLater';
 import { DoughBar } from './DoughBar';
 import { Starters } from './Starters';
+import * as words from './words';
 import css from './doughs.module.css';
 
 const atOnce = 50;
@@ -38,7 +39,7 @@ export default function Doughs() {
       duration: 10,
       content: (
         <>
-          {dough.name} is put away.{' '}
+          {words.isPutAway(dough.name)}{' '}
           <button
             className="button"
             onClick={async () => {
@@ -46,7 +47,7 @@ export default function Doughs() {
               if (!notBack) told.destroy(key);
             }}
           >
-            Bring it back
+            {words.bringItBack}
           </button>
         </>
       ),
@@ -57,9 +58,9 @@ export default function Doughs() {
     <>
       {shown}
       <div className="book-head">
-        <h1>Doughs</h1>
+        <h1>{words.doughs}</h1>
         <Search
-          of="names and ingredients"
+          of={words.namesAndIngredients}
           value={search}
           set={(to) => {
             setSearch(to);
@@ -67,14 +68,14 @@ export default function Doughs() {
           }}
         />
         <Link className="button" to="/doughs/read">
-          Read a recipe
+          {words.readARecipe}
         </Link>
         <Link className="button do" to="/doughs/new">
-          Your own dough
+          {words.yourOwnDough}
         </Link>
       </div>
       {data.total === 0 && query.search === '' && <Starters />}
-      {data.total === 0 && query.search !== '' && <p className="card">Nothing in the book has “{query.search}” in it.</p>}
+      {data.total === 0 && query.search !== '' && <p className="card">{words.nothingInTheBookHas(query.search)}</p>}
       <div className={css.book}>
         {data.doughs.map((d) => (
           <DoughCard key={d.id} dough={d} putAway={() => void putAway(d)} />
@@ -82,7 +83,7 @@ export default function Doughs() {
       </div>
       {data.doughs.length < data.total && (
         <button className="button" onClick={() => setTake(take + atOnce)}>
-          {data.doughs.length} of {data.total}: show more
+          {words.ofShowMore(data.doughs.length, data.total)}
         </button>
       )}
       <PutAway />
@@ -97,15 +98,15 @@ function PutAway() {
   if (!data || data.length === 0) return null;
   return (
     <details className="card">
-      <summary className="reach">Put away: {data.length}</summary>
+      <summary className="reach">{words.putAway(data.length)}</summary>
       <ul className="lines">
         {data.map((d) => (
           <li className="row" key={d.id}>
             <Link className="grows" to={`/doughs/${d.id}`}>
               {d.name}
             </Link>
-            <button className="button small" aria-label={`Bring ${d.name} back`} onClick={() => void back.make(d.id)}>
-              Bring back
+            <button className="button small" aria-label={words.bringBack(d.name)} onClick={() => void back.make(d.id)}>
+              {words.bringItBackShort}
             </button>
           </li>
         ))}
@@ -122,20 +123,20 @@ function DoughCard({ dough: d, putAway }: { dough: Schemas['DoughLine']; putAway
         <Link to={`/doughs/${d.id}`}>{d.name}</Link>
       </h2>
       <span className="muted num">
-        {mass(d.total)} · {percent(d.hydration, 0)} hydration · {d.isRich ? 'rich' : 'lean'}
-        {d.byHand ? ' · by hand' : ''}
-        {d.parts.length > 0 ? ` · with ${d.parts.join(', ')}` : ''}
+        {words.hydrationMass(mass(d.total), percent(d.hydration, 0))} {d.isRich ? words.rich : words.lean}
+        {d.byHand ? words.byHand : ''}
+        {d.parts.length > 0 ? words.withParts(d.parts.join(', ')) : ''}
       </span>
       <DoughBar rows={d.rows} />
       <div className="row">
         <Link className="button" to={`/lay-out?dough=${d.id}`}>
-          Lay out a bake
+          {words.layOutABake}
         </Link>
         <Link className="button" to={`/doughs/${d.id}/load`}>
-          Load
+          {words.load}
         </Link>
-        <button className="button quiet at-end" onClick={putAway} aria-label={`Put ${d.name} away`}>
-          Put away
+        <button className="button quiet at-end" onClick={putAway} aria-label={words.putAwayName(d.name)}>
+          {words.putItAway}
         </button>
       </div>
     </article>

@@ -2,6 +2,7 @@
 import type { Schemas } from '../api/http';
 import { percent, useUnits } from '../parts/units';
 import { DoughBar } from './DoughBar';
+import * as words from './words';
 
 export function Facts({ formula }: { formula: Schemas['FormulaView'] }) {
   const { mass } = useUnits();
@@ -10,10 +11,12 @@ export function Facts({ formula }: { formula: Schemas['FormulaView'] }) {
     <>
       <div className="facts">
         <span>
-          <span className="big num">{mass(formula.total)}</span>dough
+          <span className="big num">{mass(formula.total)}</span>
+          {words.doughFigure}
         </span>
         <span>
-          <span className="big num">{percent(formula.hydration)}</span>hydration
+          <span className="big num">{percent(formula.hydration)}</span>
+          {words.hydrationFigure}
         </span>
       </div>
       <DoughBar rows={formula.rows} />
@@ -21,15 +24,15 @@ export function Facts({ formula }: { formula: Schemas['FormulaView'] }) {
         <tbody>
           {(
             [
-              ['Flour', mass(formula.flour)],
-              ['Comes out of the pan', mass(formula.yield)],
-              ...(working ? ([['The hands feel', `${percent(formula.workingHydration)} water`]] as const) : []),
-              ['Salt', percent(formula.salt)],
-              ['Yeast, as instant', percent(formula.yeast, 2)],
-              ['Sugar', percent(formula.sugar)],
-              ['Fat', percent(formula.fat)],
-              ...(formula.milkSolids > 0 ? ([['Milk solids', percent(formula.milkSolids)]] as const) : []),
-              ['Kind', formula.isRich ? 'rich' : 'lean'],
+              [words.flour, mass(formula.flour)],
+              [words.comesOutOfThePan, mass(formula.yield)],
+              ...(working ? ([[words.theHandsFeel, words.water(percent(formula.workingHydration))]] as const) : []),
+              [words.salt, percent(formula.salt)],
+              [words.yeastAsInstant, percent(formula.yeast, 2)],
+              [words.sugar, percent(formula.sugar)],
+              [words.fat, percent(formula.fat)],
+              ...(formula.milkSolids > 0 ? ([[words.milkSolids, percent(formula.milkSolids)]] as const) : []),
+              [words.kind, formula.isRich ? 'rich' : 'lean'],
             ] as const
           ).map(([what, value]) => (
             <tr key={what}>
@@ -44,7 +47,7 @@ export function Facts({ formula }: { formula: Schemas['FormulaView'] }) {
           {c.reason}
         </p>
       ))}
-      {formula.contains && <p className="tight">Contains {formula.contains}.</p>}
+      {formula.contains && <p className="tight">{words.contains(formula.contains)}</p>}
     </>
   );
 }

@@ -2,6 +2,7 @@
 import type { Schemas } from '../api/http';
 import { percent, useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
+import * as words from './words';
 
 const [row, top, names] = [25, 34, 168];
 
@@ -17,15 +18,18 @@ export function GoodFor({ formula }: { formula: Schemas['FormulaView'] }) {
   const well = formula.suits.filter((s) => s.suits === 'well');
   const height = top + formula.suits.length * row + 4;
   return (
-    <section className="card" aria-label="What it is good for">
-      <h2 className="over-list">{well.length === 0 ? 'Good for none of these as it is' : 'What it is good for'}</h2>
+    <section className="card" aria-label={words.whatItIsGoodFor}>
+      <h2 className="over-list">{well.length === 0 ? words.goodForNoneOfThese : words.whatItIsGoodFor}</h2>
       <div ref={ref} className="picture-box">
         {width > 0 && (
           <svg
             className="picture"
             viewBox={`0 0 ${width} ${height}`}
             role="img"
-            aria-label={`${percent(has)} water to the hands. ${formula.suits.map((s) => `${s.name} like ${percent(s.from, 0)} to ${percent(s.to, 0)}`).join('; ')}.`}
+            aria-label={words.waterToTheHands(
+              percent(has),
+              formula.suits.map((s) => words.likeTo(s.name, percent(s.from, 0), percent(s.to, 0))).join('; '),
+            )}
           >
             {formula.suits.map((s, i) => {
               const y = top + i * row;
@@ -46,7 +50,7 @@ export function GoodFor({ formula }: { formula: Schemas['FormulaView'] }) {
                   />
                   {!narrow && s.suits !== 'well' && (
                     <text x={right + 12} y={y + 16} fontSize={14} fill="var(--soft-ink)">
-                      {mass(Math.abs(s.water))} water {s.water > 0 ? 'more' : 'less'}
+                      {words.water(mass(Math.abs(s.water)))} {s.water > 0 ? words.more : words.less}
                     </text>
                   )}
                 </g>

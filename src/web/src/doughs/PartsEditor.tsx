@@ -6,12 +6,13 @@ import { Field } from '../parts/Field';
 import { useUnits } from '../parts/units';
 import { blank, filled, partKinds, partMoments, type PartState } from './draft';
 import { RowsEditor } from './RowsEditor';
+import * as words from './words';
 import css from './doughs.module.css';
 
 const works: [keyof Schemas['PartWork'], string][] = [
-  ['hands', 'Hands'],
-  ['hob', 'Hob'],
-  ['cool', 'Cooling'],
+  ['hands', words.hands],
+  ['hob', words.hob],
+  ['cool', words.cooling],
 ];
 
 export function PartsEditor({
@@ -34,9 +35,9 @@ export function PartsEditor({
         const at = sent.indexOf(part);
         const made = at < 0 ? undefined : reckoned?.[at];
         return (
-          <section key={part.key} className="card stack" aria-label={part.name || 'A part'}>
+          <section key={part.key} className="card stack" aria-label={part.name || words.aPartOfItsOwn}>
             <div className={css.partHead}>
-              <Field id={`kind-${part.key}`} label="Part">
+              <Field id={`kind-${part.key}`} label={words.part}>
                 <Select
                   id={`kind-${part.key}`}
                   value={part.kind}
@@ -44,7 +45,7 @@ export function PartsEditor({
                   options={partKinds.map(([value, label]) => ({ value, label }))}
                 />
               </Field>
-              <Field id={`moment-${part.key}`} label="When">
+              <Field id={`moment-${part.key}`} label={words.when}>
                 <Select
                   id={`moment-${part.key}`}
                   value={part.moment ?? made?.moment ?? null}
@@ -54,13 +55,13 @@ export function PartsEditor({
               </Field>
               <Field
                 id={`name-${part.key}`}
-                label="Called"
+                label={words.called}
                 problem={problems.find((p) => p.field === `parts[${at}].name`)?.reason}
               >
                 <Input id={`name-${part.key}`} value={part.name} onChange={(e) => change(part.key, { name: e.target.value })} />
               </Field>
               {works.map(([key, label]) => (
-                <Field key={key} id={`${key}-${part.key}`} label={`${label}, min`}>
+                <Field key={key} id={`${key}-${part.key}`} label={words.min(label)}>
                   <NumberInput
                     id={`${key}-${part.key}`}
                     value={Math.round(((part.work ?? made?.work)?.[key] ?? 0) / 60)}
@@ -82,13 +83,13 @@ export function PartsEditor({
               field={`parts[${at}].rows`}
             />
             <div className="row">
-              {made && <span className="muted num">{mass(made.total)} altogether</span>}
+              {made && <span className="muted num">{words.altogether(mass(made.total))}</span>}
               <button
                 className="button quiet at-end"
 
                 onClick={() => set(parts.filter((p) => p.key !== part.key))}
               >
-                Remove this part
+                {words.removeThisPart}
               </button>
             </div>
           </section>
@@ -101,7 +102,7 @@ export function PartsEditor({
           set([...parts, { key: newId(), kind: 'filling', name: 'filling', rows: [blank(), blank()], work: null, moment: null }])
         }
       >
-        Add a filling, topping, wash or butter
+        {words.addAFillingToppingWash}
       </button>
     </>
   );

@@ -4,14 +4,15 @@ import { useState } from 'react';
 import { useUnits } from '../parts/units';
 import { Correct } from './ReadLine';
 import type { Reading, Whereto } from './useReading';
+import * as words from './words';
 import css from './doughs.module.css';
 
 const places: [Whereto, string][] = [
-  ['dough', 'the dough'],
-  ['topping', 'on top'],
+  ['dough', words.intoTheDough],
+  ['topping', words.onTop],
   ['filling', 'inside'],
-  ['bath', 'the bath'],
-  ['not-mine', 'not mine'],
+  ['bath', words.theBath],
+  ['not-mine', words.notMine],
 ];
 
 export function Questions({ reading }: { reading: Reading }) {
@@ -25,10 +26,10 @@ export function Questions({ reading }: { reading: Reading }) {
   const unknown = reading.places.filter((p) => asked.includes(p.key) && !found(p).out);
   if (openHeadings.length + two.length + unknown.length === 0) return null;
   return (
-    <ul className={`lines ${css.questions}`} aria-label="To be told">
+    <ul className={`lines ${css.questions}`} aria-label={words.toBeTold}>
       {openHeadings.map(({ section, name }) => (
         <li key={section}>
-          <span>What is “{name}” for?</span>
+          <span>{words.whatIsFor(name)}</span>
           <span className="choices">
             {places.map(([to, label]) => (
               <button key={to} className="button small" onClick={() => reading.answerHeading(section, to)}>
@@ -40,9 +41,7 @@ export function Questions({ reading }: { reading: Reading }) {
       ))}
       {two.map((p) => (
         <li key={p.key}>
-          <span>
-            {found(p).ingredient}: “{p.text}” tells two amounts.
-          </span>
+          <span>{words.tellsTwoAmounts(found(p).ingredient, p.text)}</span>
           <span className="choices">
             {[p.row.mass, p.row.instead].map(
               (grams) =>

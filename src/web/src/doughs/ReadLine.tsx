@@ -6,17 +6,18 @@ import { NumberInput } from '../parts/NumberInput';
 import { useUnits } from '../parts/units';
 import { IngredientField, RoleField } from './RowsEditor';
 import type { Place, Reading, Whereto } from './useReading';
+import * as words from './words';
 import css from './doughs.module.css';
 
 const wheretos: [Whereto, string][] = [
-  ['dough', 'in the dough'],
+  ['dough', words.inTheDough],
   ['filling', 'inside'],
-  ['topping', 'on top'],
-  ['wash', 'brushed on'],
-  ['butter', 'brushed on hot'],
-  ['bath', 'in the bath'],
-  ['surface', 'under it'],
-  ['not-mine', 'not mine'],
+  ['topping', words.onTop],
+  ['wash', words.brushedOn],
+  ['butter', words.brushedOnHot],
+  ['bath', words.inTheBath],
+  ['surface', words.underIt],
+  ['not-mine', words.notMine],
 ];
 
 export function ReadLine({ line, reading }: { line: Place[]; reading: Reading }) {
@@ -43,13 +44,14 @@ function ReadRow({ place: p, reading, correcting, correct }: Props) {
     return (
       <div className={css.understood}>
         <span>
-          {p.row.isOptional ? 'optional, ' : ''}left out, kept as a note: {f.ingredient}
+          {p.row.isOptional ? words.optional : ''}
+          {words.leftOutKeptAsA(f.ingredient)}
         </span>
         <button
           className="link"
           onClick={() => fix(p.key, { out: false, whereto: f.whereto === 'not-mine' ? 'dough' : f.whereto })}
         >
-          put it {p.row.isOptional ? 'in' : 'back'}
+          {words.putIt} {p.row.isOptional ? words.putIn : words.back}
         </button>
       </div>
     );
@@ -59,10 +61,10 @@ function ReadRow({ place: p, reading, correcting, correct }: Props) {
       {correcting ? (
         <Correct place={p} reading={reading} />
       ) : (
-        <button className={css.understood} onClick={correct} aria-label={`Correct ${p.row.words}`}>
+        <button className={css.understood} onClick={correct} aria-label={words.correct(p.row.words)}>
           <b className="num">{amount}</b> {f.ingredient}
           {f.like && <small className="muted"> {f.like}</small>}
-          {p.row.atBeep ? ', at the beep' : ''}
+          {p.row.atBeep ? words.atTheBeep : ''}
         </button>
       )}
       {p.row.notes.map((n) => (
@@ -82,7 +84,7 @@ function TellOfIt({ place: p, reading }: { place: Place; reading: Reading }) {
     reading.fix(p.key, { told: { spoils: told?.spoils ?? false, contains: told?.contains ?? [], ...to } });
   return (
     <div className={css.tell}>
-      <span className="choices" role="group" aria-label={`Does ${ingredient} spoil`}>
+      <span className="choices" role="group" aria-label={words.doesSpoil(ingredient)}>
         {([false, true] as const).map((spoils) => (
           <button
             key={String(spoils)}
@@ -90,19 +92,19 @@ function TellOfIt({ place: p, reading }: { place: Place; reading: Reading }) {
             aria-pressed={told?.spoils === spoils}
             onClick={() => tell({ spoils })}
           >
-            {spoils ? 'spoils' : 'keeps'}
+            {spoils ? words.spoils : words.keeps}
           </button>
         ))}
       </span>
       <Select
         mode="multiple"
-        aria-label={`What ${ingredient} contains`}
-        placeholder={told ? 'contains no allergen' : 'contains?'}
+        aria-label={words.whatContains(ingredient)}
+        placeholder={told ? words.containsNoAllergen : words.containsWhat}
         value={told?.contains ?? []}
         onChange={(contains) => tell({ contains })}
         options={pantry.data?.allergens.map((value) => ({ value, label: value }))}
       />
-      {!told && <small className="muted">Until it is told, allergens and keeping are not known.</small>}
+      {!told && <small className="muted">{words.untilItIsToldAllergens}</small>}
     </div>
   );
 }
@@ -111,20 +113,20 @@ function TellOfIt({ place: p, reading }: { place: Place; reading: Reading }) {
 export function Correct({ place: p, reading }: { place: Place; reading: Reading }) {
   const f = reading.found(p);
   const { fix } = reading;
-  const { words } = p.row;
+  const { words: written } = p.row;
   const { shown } = useUnits();
   return (
     <div className={css.correct}>
       <NumberInput
         of="mass"
-        aria-label={`Grams of ${words}`}
+        aria-label={words.gramsOf(written)}
         value={f.mass}
         onChange={(grams) => fix(p.key, { mass: grams })}
         placeholder={shown.mass.name}
         status={f.mass === null && !reading.isToTaste(p) ? 'error' : ''}
       />
       <div>
-        <IngredientField label={`What ${words} is`} value={f.ingredient} change={(ingredient) => fix(p.key, { ingredient })} />
+        <IngredientField label={words.whatIs(written)} value={f.ingredient} change={(ingredient) => fix(p.key, { ingredient })} />
       </div>
       {!f.known && (
         <div className={css.role}>
@@ -134,13 +136,13 @@ export function Correct({ place: p, reading }: { place: Place; reading: Reading 
       {f.told !== undefined && <TellOfIt place={p} reading={reading} />}
       <Select
         className={css.whereto}
-        aria-label={`Where ${words} goes`}
+        aria-label={words.whereGoes(written)}
         value={f.whereto}
         onChange={(whereto) => fix(p.key, { whereto })}
         options={wheretos.map(([value, label]) => ({ value, label }))}
       />
       <button className="link" onClick={() => fix(p.key, { out: true })}>
-        leave out
+        {words.leaveOut}
       </button>
     </div>
   );

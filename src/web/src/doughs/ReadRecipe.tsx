@@ -7,14 +7,15 @@ import { Questions } from './Questions';
 import { ReadLine } from './ReadLine';
 import { RecipeSays } from './RecipeSays';
 import { useReading, type Place, type Reading } from './useReading';
+import * as words from './words';
 import css from './doughs.module.css';
 
 const languages: [string, string][] = [
-  ['en', 'English'],
-  ['de', 'German'],
-  ['fr', 'French'],
-  ['es', 'Spanish'],
-  ['it', 'Italian'],
+  ['en', words.english],
+  ['de', words.german],
+  ['fr', words.french],
+  ['es', words.spanish],
+  ['it', words.italian],
 ];
 
 export default function ReadRecipe() {
@@ -22,20 +23,16 @@ export default function ReadRecipe() {
   const { recipe, trouble } = reading;
   return (
     <div className={`layout ${css.read}`}>
-      <h1 className="sr">Read a recipe</h1>
+      <h1 className="sr">{words.readARecipe}</h1>
       <Paste reading={reading} />
       <div className="page">
-        {!recipe && !trouble && (
-          <p className="card muted tight">
-            Every line is weighed as you paste it. What cannot be weighed is asked, and nothing is dropped.
-          </p>
-        )}
+        {!recipe && !trouble && <p className="card muted tight">{words.everyLineIsWeighedAs}</p>}
         {recipe && (
           <>
             <Understood reading={reading} />
             {recipe.leftOver !== '' && (
-              <section className="card" aria-label="Left over">
-                <h2 className="over-list">Method and notes, kept whole</h2>
+              <section className="card" aria-label={words.leftOver}>
+                <h2 className="over-list">{words.methodAndNotesKeptWhole}</h2>
                 <p className="as-written tight">{recipe.leftOver}</p>
               </section>
             )}
@@ -50,7 +47,7 @@ function Paste({ reading }: { reading: Reading }) {
   const [dropped, setDropped] = useState('');
   async function readFile(file: File | undefined) {
     if (!file) return setDropped('');
-    if (file.size > 1_000_000) return setDropped('This file is larger than any recipe. Nothing was changed.');
+    if (file.size > 1_000_000) return setDropped(words.thisFileIsLargerThan);
     setDropped('');
     reading.type(await file.text());
   }
@@ -58,18 +55,14 @@ function Paste({ reading }: { reading: Reading }) {
     <section
       className="card stack"
 
-      aria-label="The recipe"
+      aria-label={words.theRecipe}
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
         e.preventDefault();
         void readFile(e.dataTransfer.files[0]);
       }}
     >
-      <Field
-        id="recipe"
-        label="Paste a recipe: text, a page, or a recipe file"
-        problem={reading.trouble?.title ?? (dropped || undefined)}
-      >
+      <Field id="recipe" label={words.pasteARecipeTextA} problem={reading.trouble?.title ?? (dropped || undefined)}>
         <Input.TextArea
           id="recipe"
           value={reading.text}
@@ -78,11 +71,11 @@ function Paste({ reading }: { reading: Reading }) {
             reading.type(e.target.value);
           }}
           autoSize={{ minRows: 16, maxRows: 28 }}
-          placeholder={'Soft rolls\n\n480 g strong white flour\n1¼ cups (300 ml) whole milk, lukewarm\n1 egg\n…'}
+          placeholder={words.softRolls480GStrong}
         />
       </Field>
       <label className="button quiet">
-        or open a file
+        {words.orOpenAFile}
         <input
           className="sr"
           type="file"
@@ -104,12 +97,12 @@ function Understood({ reading }: { reading: Reading }) {
     if (id) await navigate(`/doughs/${id}`);
   };
   return (
-    <section className="card stack" aria-label="What was understood">
+    <section className="card stack" aria-label={words.whatWasUnderstood}>
       <div className={css.readHead}>
-        <Field id="title" label="Name" problem={refused.find((p) => p.field === 'name')?.reason}>
+        <Field id="title" label={words.name} problem={refused.find((p) => p.field === 'name')?.reason}>
           <Input id="title" size="large" value={reading.name} onChange={(e) => reading.setName(e.target.value)} />
         </Field>
-        <Field id="language" label="Read as">
+        <Field id="language" label={words.readAs}>
           <Select
             id="language"
             value={recipe.language}
@@ -119,7 +112,7 @@ function Understood({ reading }: { reading: Reading }) {
         </Field>
       </div>
       {recipe.names.length > 0 && (
-        <Field id="which" label={`${recipe.names.length} recipes in this page`}>
+        <Field id="which" label={words.recipesInThisPage(recipe.names.length)}>
           <Select
             id="which"
             value={reading.which}
@@ -129,19 +122,19 @@ function Understood({ reading }: { reading: Reading }) {
         </Field>
       )}
       <p className="tight">
-        <b className="num">{recipe.understood}</b> understood
+        <b className="num">{recipe.understood}</b> {words.understood}
         {asked > 0 && (
           <>
-            , <b className="late num">{asked}</b> still to be told
+            , <b className="late num">{asked}</b> {words.stillToBeTold}
           </>
         )}
-        {recipe.exact && ' · written by this house: every figure is exact'}
+        {recipe.exact && words.writtenByThisHouseEvery}
       </p>
       <Questions reading={reading} />
       {recipe.sections.map((s, i) => (
         <div key={i}>
           {(s.kind || s.isAsked || recipe.sections.length > 1) && (
-            <h2 className={`small-head ${css.sectionHead}`}>{s.name || 'Dough'}</h2>
+            <h2 className={`small-head ${css.sectionHead}`}>{s.name || words.dough}</h2>
           )}
           {linesOf(reading.places, i).map((line) => (
             <ReadLine key={line[0]?.key} line={line} reading={reading} />
@@ -157,8 +150,8 @@ function Understood({ reading }: { reading: Reading }) {
           </p>
         ))}
       <button className="button do" onClick={() => void keep()}>
-        Keep this dough
-        {asked > 0 && <small>what is still to be told goes into its notes</small>}
+        {words.keepThisDough}
+        {asked > 0 && <small>{words.whatIsStillToBe}</small>}
       </button>
     </section>
   );

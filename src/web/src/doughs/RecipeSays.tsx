@@ -4,28 +4,29 @@ import type { Schemas } from '../api/http';
 import { api } from '../api/http';
 import { useUnits } from '../parts/units';
 import type { Reading } from './useReading';
+import * as words from './words';
 import css from './doughs.module.css';
 
 type Plan = Schemas['RecipePlan'];
 type Lasts = Schemas['Lasts'];
 
 const pans: Record<Schemas['PanKind'], string> = {
-  loaf: 'loaf tin',
-  round: 'round tin',
-  rectangle: 'square tin',
-  hollows: 'tin with hollows',
+  loaf: words.loafTin,
+  round: words.roundTin,
+  rectangle: words.squareTin,
+  hollows: words.tinWithHollows,
   tray: 'tray',
 };
 const steams: Record<NonNullable<Schemas['ToldSteam']>, string> = {
   none: 'none',
-  tray: 'water on a hot tray',
+  tray: words.waterOnAHotTray,
   stones: 'stones',
   spray: 'sprayed',
 };
 const coolings: Record<NonNullable<Schemas['ToldCooling']>, string> = {
-  rack: 'on a rack',
-  cloth: 'in a cloth',
-  oven: 'in the oven, switched off',
+  rack: words.onARack,
+  cloth: words.inACloth,
+  oven: words.inTheOvenSwitchedOff,
 };
 
 /** "loaf tin 23 × 13 cm". */
@@ -37,7 +38,7 @@ export function panSaid({ kind, long, wide }: Schemas['ToldPan'], length: (mm: n
 export function lasting({ from, to }: Lasts) {
   const [one, unit] = to < 120 ? [1, 's'] : [60, 'min'];
   const shown = (seconds: number) => String(Math.round(seconds / one));
-  return from === to ? `${shown(to)} ${unit}` : `${shown(from)} to ${shown(to)} ${unit}`;
+  return from === to ? `${shown(to)} ${unit}` : words.fromTo(shown(from), shown(to), unit);
 }
 
 export function RecipeSays({ reading }: { reading: Reading }) {
@@ -47,23 +48,23 @@ export function RecipeSays({ reading }: { reading: Reading }) {
   if (!plan) return null;
   const family = kitchen.data?.families.find((f) => f.id === plan.familyId)?.name ?? plan.familyId;
   const said: [keyof Plan, string, string | null][] = [
-    ['pieces', 'Pieces', plan.pieces == null ? null : String(plan.pieces)],
-    ['familyId', 'Shape', family ?? null],
-    ['rest', 'Rest', plan.rest ? lasting(plan.rest) : null],
-    ['proof', 'Second proof', plan.proof ? lasting(plan.proof) : null],
-    ['boil', 'In the bath, a side', plan.boil ? lasting(plan.boil) : null],
-    ['heat', 'Oven', plan.heat == null ? null : `${heat(plan.heat)}${plan.withFan ? ', fan' : ''}`],
-    ['bake', 'Bake', plan.bake ? lasting(plan.bake) : null],
-    ['program', 'Dough program', plan.program ? lasting(plan.program) : null],
-    ['pan', 'Pan', plan.pan ? panSaid(plan.pan, length) : null],
-    ['placeId', 'Stands', kitchen.data?.shelves.find((s) => s.id === plan.placeId)?.name ?? null],
-    ['washId', 'Brushed with', kitchen.data?.washes.find((w) => w.id === plan.washId)?.name ?? null],
-    ['steam', 'Steam', plan.steam ? steams[plan.steam] : null],
-    ['cooling', 'Cools', plan.cooling ? coolings[plan.cooling] : null],
+    ['pieces', words.pieces, plan.pieces == null ? null : String(plan.pieces)],
+    ['familyId', words.shape, family ?? null],
+    ['rest', words.rest, plan.rest ? lasting(plan.rest) : null],
+    ['proof', words.secondProof, plan.proof ? lasting(plan.proof) : null],
+    ['boil', words.inTheBathASide, plan.boil ? lasting(plan.boil) : null],
+    ['heat', words.oven, plan.heat == null ? null : `${heat(plan.heat)}${plan.withFan ? ', fan' : ''}`],
+    ['bake', words.bake, plan.bake ? lasting(plan.bake) : null],
+    ['program', words.doughProgram, plan.program ? lasting(plan.program) : null],
+    ['pan', words.pan, plan.pan ? panSaid(plan.pan, length) : null],
+    ['placeId', words.stands, kitchen.data?.shelves.find((s) => s.id === plan.placeId)?.name ?? null],
+    ['washId', words.brushedWith, kitchen.data?.washes.find((w) => w.id === plan.washId)?.name ?? null],
+    ['steam', words.steam, plan.steam ? steams[plan.steam] : null],
+    ['cooling', words.cools, plan.cooling ? coolings[plan.cooling] : null],
   ];
   return (
-    <section aria-label="The recipe says">
-      <h2 className={`small-head ${css.sectionHead}`}>The recipe says</h2>
+    <section aria-label={words.theRecipeSays}>
+      <h2 className={`small-head ${css.sectionHead}`}>{words.theRecipeSays}</h2>
       <div className="choices">
         {said.map(
           ([key, label, value]) =>

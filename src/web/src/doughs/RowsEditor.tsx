@@ -7,6 +7,7 @@ import { NumberInput } from '../parts/NumberInput';
 import { capital, useUnits } from '../parts/units';
 import { percent } from '../parts/units';
 import { blank, filled, roles, type Row } from './draft';
+import * as words from './words';
 import css from './doughs.module.css';
 
 export function RowsEditor({
@@ -62,12 +63,12 @@ export function RowsEditor({
       <table className={`plain ${css.doughRows}`}>
         <thead>
           <tr>
-            <th>Ingredient</th>
+            <th>{words.ingredient}</th>
             <th className={css.grams}>{massWord}</th>
-            <th className={`num ${css.share}`}>Baker&#8217;s</th>
-            {beep && <th className={css.share}>At beep</th>}
+            <th className={`num ${css.share}`}>{words.bakers}</th>
+            {beep && <th className={css.share}>{words.atBeep}</th>}
             <th className={inOrder ? css.twoButtons : css.oneButton}>
-              <span className="sr">Remove</span>
+              <span className="sr">{words.remove}</span>
             </th>
           </tr>
         </thead>
@@ -87,7 +88,7 @@ export function RowsEditor({
                     left={() => void understand(row)}
                     value={row.ingredient}
                     change={(ingredient) => change(row.key, { ingredient, role: null })}
-                    hint={field === 'rows' ? (i === 0 ? 'strong white flour' : i === 1 ? 'water' : '') : ''}
+                    hint={field === 'rows' ? (i === 0 ? words.strongWhiteFlour : i === 1 ? words.waterExample : '') : ''}
                   />
                   {(unknown || row.role) && (
                     <RoleField of={row.ingredient} value={row.role} change={(role) => change(row.key, { role })} />
@@ -101,7 +102,7 @@ export function RowsEditor({
                 <td>
                   <NumberInput
                     of="mass"
-                    aria-label={what === 'Ingredient' ? `${massWord} ${i + 1}` : `${massWord} of ${what} ${i + 1}`}
+                    aria-label={what === 'Ingredient' ? `${massWord} ${i + 1}` : words.massOf(massWord, what, i + 1)}
                     value={row.mass}
                     onChange={(mass) => change(row.key, { mass })}
                     onPressEnter={() => next(i)}
@@ -112,7 +113,7 @@ export function RowsEditor({
                 {beep && (
                   <td>
                     <Checkbox
-                      aria-label={`${row.ingredient || `Row ${i + 1}`} at the beep`}
+                      aria-label={words.atTheBeepIngredient(row.ingredient || words.row(i + 1))}
                       checked={row.atBeep}
                       onChange={(e) => change(row.key, { atBeep: e.target.checked })}
                     />
@@ -120,13 +121,13 @@ export function RowsEditor({
                 )}
                 <td className={css.rowButtons}>
                   {inOrder && i > 0 && (
-                    <button className="button small" aria-label={`Row ${i + 1} sooner`} onClick={() => moveUp(i)}>
+                    <button className="button small" aria-label={words.rowSooner(i + 1)} onClick={() => moveUp(i)}>
                       ↑
                     </button>
                   )}
                   <button
                     className="button small"
-                    aria-label={`Remove row ${i + 1}${what === 'Ingredient' ? '' : ` of ${what}`}`}
+                    aria-label={words.removeRow(i + 1, what === 'Ingredient' ? '' : words.ofWhat(what))}
                     onClick={() => set(rows.filter((r) => r.key !== row.key))}
                   >
                     ×
@@ -138,7 +139,7 @@ export function RowsEditor({
         </tbody>
       </table>
       <button className="button quiet" onClick={() => next(rows.length - 1)}>
-        Another row
+        {words.anotherRow}
       </button>
     </div>
   );
@@ -215,9 +216,9 @@ export function RoleField({
     <Select
       className="whole under"
 
-      aria-label={`What ${of} does`}
+      aria-label={words.whatDoes(of)}
       value={value}
-      placeholder="What does it do in the dough?"
+      placeholder={words.whatDoesItDoIn}
 
       listHeight={420}
       onChange={change}

@@ -4,6 +4,7 @@ import { useTakeStarter } from '../api/changes';
 import { dayAndTime } from '../api/clock';
 import { api, newId } from '../api/http';
 import { BreadPicture } from '../shaping/BreadPicture';
+import * as words from './words';
 import css from './doughs.module.css';
 
 export function Starters() {
@@ -16,23 +17,19 @@ export function Starters() {
     if (!trouble) await navigate(`/lay-out?dough=${id}`);
   };
   return (
-    <section aria-label="Doughs to begin with">
-      <h2>Doughs to begin with</h2>
+    <section aria-label={words.doughsToBeginWith}>
+      <h2>{words.doughsToBeginWith}</h2>
       <div className={`shelf ${css.starters}`}>
         {data?.map((s) => (
           <button key={s.name} className="card" disabled={shelf.busy} onClick={() => void take(s.name)}>
             <BreadPicture look={s.look} />
             <b>{s.name}</b>
-            {s.ready && (
-              <span className="muted">
-                {s.becomes}, ready {dayAndTime(s.ready)}
-              </span>
-            )}
+            {s.ready && <span className="muted">{words.ready(s.becomes, dayAndTime(s.ready))}</span>}
           </button>
         ))}
         <Link className="card" to="/doughs/read">
-          <b>Read a recipe</b>
-          <span className="muted">Paste it as it stands</span>
+          <b>{words.readARecipe}</b>
+          <span className="muted">{words.pasteItAsItStands}</span>
         </Link>
       </div>
     </section>

@@ -3,14 +3,15 @@ import { api } from '../api/http';
 import { calendarDay, clockTime } from '../api/clock';
 import { percent, useUnits } from '../parts/units';
 import { stateOf, type DoughState } from './draft';
+import * as words from './words';
 
 export function Versions({ id, take }: { id: string; take: (to: DoughState) => void }) {
   const { mass } = useUnits();
   const { data } = api.useQuery('get', '/api/doughs/{id}/versions', { params: { path: { id } } });
   if (!data || data.length < 2) return null;
   return (
-    <section className="card" aria-label="Versions">
-      <h2 className="over-list">Versions</h2>
+    <section className="card" aria-label={words.versions}>
+      <h2 className="over-list">{words.versions}</h2>
       <table className="plain">
         <tbody>
           {data.map((v, i) => (
@@ -26,13 +27,13 @@ export function Versions({ id, take }: { id: string; take: (to: DoughState) => v
               </td>
               <td className="to-right">
                 {i === 0 ? (
-                  'now'
+                  words.now
                 ) : (
                   <button
                     className="button quiet"
                     onClick={() => take(stateOf(v.name, v.byHand, v.notes, v.formula, v.plan, v.ownOrder))}
                   >
-                    Back to {v.version}
+                    {words.backTo(v.version)}
                   </button>
                 )}
               </td>

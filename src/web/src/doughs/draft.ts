@@ -1,5 +1,6 @@
 // A dough while it is being typed: rows may be empty, and know their place among the filled ones.
 import { newId, type Schemas } from '../api/http';
+import * as words from './words';
 
 export type Row = { key: string; ingredient: string; mass: number | null; role: Schemas['Role'] | null; atBeep: boolean };
 export type PartState = {
@@ -85,22 +86,22 @@ export const draftOf = (d: DoughState): Schemas['DoughDraft'] => ({
 });
 
 export const partKinds: [Schemas['PartKind'], string][] = [
-  ['filling', 'Filling'],
-  ['topping', 'Topping'],
-  ['wash', 'Wash'],
-  ['butter', 'Flavoured butter'],
-  ['bath', 'Bath'],
-  ['surface', 'Under the dough'],
+  ['filling', words.filling],
+  ['topping', words.topping],
+  ['wash', words.wash],
+  ['butter', words.flavouredButter],
+  ['bath', words.bath],
+  ['surface', words.underTheDough],
 ];
 
 export const partMoments: [Schemas['PartMoment'], string][] = [
-  ['on-the-pan', 'on the pan'],
-  ['shaping', 'while shaping'],
-  ['before-proof', 'before the proof'],
-  ['before-oven', 'before the oven'],
-  ['part-way', 'last minutes of the bake'],
-  ['hot', 'hot from the oven'],
-  ['cold', 'when cold'],
+  ['on-the-pan', words.onThePan],
+  ['shaping', words.whileShaping],
+  ['before-proof', words.beforeTheProof],
+  ['before-oven', words.beforeTheOven],
+  ['part-way', words.lastMinutesOfTheBake],
+  ['hot', words.hotFromTheOven],
+  ['cold', words.whenCold],
 ];
 
 export const roles: [Schemas['Role'], string][] = [
@@ -112,5 +113,5 @@ export const roles: [Schemas['Role'], string][] = [
   ['salt', 'salt'],
   ['yeast', 'yeast'],
   ['starter', 'starter'],
-  ['other', 'something else'],
+  ['other', words.somethingElse],
 ];

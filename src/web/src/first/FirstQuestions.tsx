@@ -7,6 +7,7 @@ import { typedOr } from '../parts/typed';
 import { useKept } from '../parts/useKept';
 import { useUnits } from '../parts/units';
 import { KitchenDrawn } from './KitchenDrawn';
+import * as words from './words';
 import css from './first.module.css';
 
 type Questions = Schemas['FirstQuestionsView'];
@@ -20,11 +21,11 @@ const cycle = (seconds: number) =>
 const oclock = (seconds: number) => `${(seconds / hour) % 24}:00`;
 
 const asked: [string, (ask: Ask) => React.ReactNode][] = [
-  ['What does the dough cycle say it takes?', Cycle],
-  ['What do you measure with?', Measures],
-  ['How hot does the oven get?', Oven],
-  ['Which of these do you own?', Tins],
-  ['When is somebody up?', Days],
+  [words.whatDoesTheDoughCycle, Cycle],
+  [words.whatDoYouMeasureWith, Measures],
+  [words.howHotDoesTheOven, Oven],
+  [words.whichOfTheseDoYou, Tins],
+  [words.whenIsSomebodyUp, Days],
 ];
 
 export function FirstQuestions() {
@@ -40,24 +41,22 @@ export function FirstQuestions() {
     line.current = line.current.then(() => make({ ...to, zone: ownZone() }));
   };
   return (
-    <section className={`card ${css.firstQuestions}`} aria-label="Your kitchen">
+    <section className={`card ${css.firstQuestions}`} aria-label={words.yourKitchen}>
       <div aria-busy={busy}>
-        <p className="muted num">
-          {at + 1} of {asked.length}
-        </p>
+        <p className="muted num">{words.ofAt(at + 1, asked.length)}</p>
         <h2>{question}</h2>
         <Form q={data} answer={answer} next={next} />
         <div className="buttons-row">
           {at > 0 && (
             <button type="button" className="button quiet" onClick={() => go(at - 1)}>
-              Back
+              {words.back}
             </button>
           )}
           <button type="button" className="button quiet" onClick={next}>
-            Skip: as usual
+            {words.skipAsUsual}
           </button>
           <button type="button" className="button quiet" onClick={() => go(asked.length)}>
-            Skip all
+            {words.skipAll}
           </button>
         </div>
       </div>
@@ -98,8 +97,8 @@ function Cycle({ q, answer, next }: Ask) {
   const stands = phases[0]?.kind === 'warm';
   return (
     <>
-      <Tick label="It begins by standing still" on={stands} set={(standsFirst) => answer({ standsFirst })} />
-      <div className="answers" role="group" aria-label="Cycle">
+      <Tick label={words.itBeginsByStandingStill} on={stands} set={(standsFirst) => answer({ standsFirst })} />
+      <div className="answers" role="group" aria-label={words.cycle}>
         {q.cycles.map((c) => (
           <Touch
             key={c}
@@ -121,30 +120,30 @@ function Cycle({ q, answer, next }: Ask) {
         }}
       >
         <label>
-          or, in minutes <input className="typed" inputMode="numeric" value={typed} onChange={(e) => type(e.target.value)} />
+          {words.orInMinutes} <input className="typed" inputMode="numeric" value={typed} onChange={(e) => type(e.target.value)} />
         </label>
-        {typed !== '' && <button className="button small">So long</button>}
+        {typed !== '' && <button className="button small">{words.soLong}</button>}
       </form>
     </>
   );
 }
 
 const sets: [string, Answers][] = [
-  ['Scale: grams, °C', { noScale: false, units: { mass: 'grams', temperature: 'celsius', length: 'metric' } }],
+  [words.scaleGramsC, { noScale: false, units: { mass: 'grams', temperature: 'celsius', length: 'metric' } }],
   [
-    'Scale: ounces, °F',
+    words.scaleOuncesF,
     { noScale: false, units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches', clock: 'twelve' } },
   ],
   [
-    'Cups and spoons, °F',
+    words.cupsAndSpoonsF,
     { noScale: true, units: { mass: 'ounces', temperature: 'fahrenheit', length: 'inches', clock: 'twelve' } },
   ],
-  ['Cups and spoons, °C', { noScale: true, units: { mass: 'grams', temperature: 'celsius', length: 'metric' } }],
+  [words.cupsAndSpoonsC, { noScale: true, units: { mass: 'grams', temperature: 'celsius', length: 'metric' } }],
 ];
 
 function Measures({ answer, next }: Ask) {
   return (
-    <div className="answers" role="group" aria-label="Measures">
+    <div className="answers" role="group" aria-label={words.measures}>
       {sets.map(([label, to]) => (
         <Touch
           key={label}
@@ -165,9 +164,9 @@ function Oven({ q, answer, next }: Ask) {
   const oven = q.kitchen.ovens[0];
   return (
     <>
-      <Tick label="It has a fan, and I use it" on={oven?.fan ?? false} set={(fan) => answer({ fan })} />
-      <Tick label="Two trays at once" on={(oven?.racks ?? 1) > 1} set={(two) => answer({ racks: two ? 2 : 1 })} />
-      <div className="answers" role="group" aria-label="Top of the dial">
+      <Tick label={words.itHasAFanAnd} on={oven?.fan ?? false} set={(fan) => answer({ fan })} />
+      <Tick label={words.twoTraysAtOnce} on={(oven?.racks ?? 1) > 1} set={(two) => answer({ racks: two ? 2 : 1 })} />
+      <div className="answers" role="group" aria-label={words.topOfTheDial}>
         {q.tops.map((t) => (
           <Touch
             key={t}
@@ -194,7 +193,7 @@ function Tins({ q, answer, next }: Ask) {
   };
   return (
     <>
-      <div className="answers" role="group" aria-label="Trays and tins">
+      <div className="answers" role="group" aria-label={words.traysAndTins}>
         {q.tins.map((t) => (
           <Touch
             key={t.id}
@@ -205,7 +204,7 @@ function Tins({ q, answer, next }: Ask) {
         ))}
       </div>
       <button type="button" className="button do at-start" onClick={next}>
-        That is all
+        {words.thatIsAll}
       </button>
     </>
   );
@@ -213,11 +212,11 @@ function Tins({ q, answer, next }: Ask) {
 
 function Days({ q, answer, next }: Ask) {
   return (
-    <div className="answers" role="group" aria-label="Up">
+    <div className="answers" role="group" aria-label={words.up}>
       {q.days.map((d) => (
         <Touch
           key={d.from}
-          label={`${oclock(d.from)} to ${oclock(d.to)}`}
+          label={words.fromTo(oclock(d.from), oclock(d.to))}
           on={false}
           act={() => {
             answer({ awake: d });

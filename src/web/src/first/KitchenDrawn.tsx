@@ -2,6 +2,7 @@
 import type { Schemas } from '../api/http';
 import { useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
+import * as words from './words';
 import css from './first.module.css';
 
 const hues: Record<Schemas['PhaseKind'], string> = {
@@ -29,7 +30,7 @@ export function KitchenDrawn({ q }: { q: Schemas['FirstQuestionsView'] }) {
       ref={ref}
       viewBox={`0 0 ${wide || 1} 330`}
       role="img"
-      aria-label="Your kitchen as known so far"
+      aria-label={words.yourKitchenAsKnownSo}
       className={css.kitchenDrawn}
     >
       {machine && <Cycle machine={machine} wide={wide} />}
@@ -42,7 +43,7 @@ export function KitchenDrawn({ q }: { q: Schemas['FirstQuestionsView'] }) {
           ))}
           {oven.fan && <Fan />}
           <text x={75} y={27} textAnchor="middle" fontSize={16} fontWeight={700} fill="var(--ink)">
-            to {heat(oven.dial.to ?? 0)}
+            {words.toHeat(heat(oven.dial.to ?? 0))}
           </text>
         </g>
       )}
@@ -59,7 +60,7 @@ export function KitchenDrawn({ q }: { q: Schemas['FirstQuestionsView'] }) {
           </>
         )}
         <text x={74} y={22} fontSize={15} fill="var(--ink)">
-          {kitchen.noScale ? 'cups and spoons' : 'scale'}
+          {kitchen.noScale ? words.cupsAndSpoons : words.scale}
         </text>
       </g>
       <g transform="translate(0 256)">
@@ -78,7 +79,8 @@ export function KitchenDrawn({ q }: { q: Schemas['FirstQuestionsView'] }) {
           {awake.to / 3600}:00
         </text>
         <text x={(wide * (awake.from + awake.to)) / 2 / day} y={19} fontSize={15} textAnchor="middle" fill="#17202a">
-          somebody is up{kitchen.awake ? '' : ', usually'}
+          {words.somebodyIsUp}
+          {kitchen.awake ? '' : words.usually}
         </text>
       </g>
     </svg>
@@ -111,7 +113,7 @@ function Cycle({ machine, wide }: { machine: Schemas['Machine']; wide: number })
         );
       })}
       <text x={0} y={68} fontSize={15} fill="var(--ink)">
-        {machine.name}: {Math.round(total / minute)} min, parts as usual
+        {words.minPartsAsUsual(machine.name, Math.round(total / minute))}
       </text>
     </g>
   );
@@ -129,7 +131,7 @@ function Tins({ tins, wide }: { tins: Schemas['Tin'][]; wide: number }) {
   if (tins.length === 0)
     return (
       <text x={0} y={40} fontSize={15} fill="var(--ink)">
-        no tray yet: any will do
+        {words.noTrayYetAnyWill}
       </text>
     );
   const across = tins.reduce((sum, t) => sum + t.length, 0);

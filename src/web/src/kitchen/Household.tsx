@@ -6,6 +6,7 @@ import type { Schemas } from '../api/http';
 import { Name, Num, Section, Tick } from './form';
 import { capital } from '../parts/units';
 import type { Part } from './KitchenPage';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 const hour = 3600;
@@ -17,7 +18,7 @@ export function Household(part: Part) {
   const { k, usual, change } = part;
   const rooms = k.seasons ?? usual.seasons;
   return (
-    <Section title="The household" usedBy="how fast dough rises, at what heat water boils, every figure and time">
+    <Section title={words.theHousehold} usedBy={words.howFastDoughRisesAt}>
       <div className={css.kit}>
         <Name at="name" value={k.name} set={(name) => change({ name })} />
         {seasons.map((s) => (
@@ -32,7 +33,7 @@ export function Household(part: Part) {
           />
         ))}
         <Num
-          label="Above the sea, m"
+          label={words.aboveTheSeaM}
           at="altitude"
           value={k.altitude ?? usual.altitude}
           set={(altitude) => change({ altitude })}
@@ -46,18 +47,18 @@ export function Household(part: Part) {
 
 export function Night({ k, usual, change }: Part) {
   return (
-    <Section title="Night and quiet hours" usedBy="the day, which wakes nobody unasked">
-      <Hours at="awake" hours={k.awake} usual={usual.awake} from="Up from, h" set={(awake) => change({ awake })}>
-        Nothing to do at night
+    <Section title={words.nightAndQuietHours} usedBy={words.theDayWhichWakesNobody}>
+      <Hours at="awake" hours={k.awake} usual={usual.awake} from={words.upFromH} set={(awake) => change({ awake })}>
+        {words.nothingToDoAtNight}
       </Hours>
       <Hours
         at="machinesRun"
         hours={k.machinesRun}
         usual={usual.machinesRun}
-        from="Machines from, h"
+        from={words.machinesFromH}
         set={(machinesRun) => change({ machinesRun })}
       >
-        Quiet hours: no machine runs
+        {words.quietHoursNoMachineRuns}
       </Hours>
     </Section>
   );
@@ -89,7 +90,7 @@ function Hours({
       {hours && (
         <>
           <Num label={from} at={at} value={hours.from} set={(v) => set({ ...hours, from: v })} times={hour} />
-          <Num label="until, h" at={`${at}.to`} value={hours.to} set={(v) => set({ ...hours, to: v })} times={hour} />
+          <Num label={words.untilH} at={`${at}.to`} value={hours.to} set={(v) => set({ ...hours, to: v })} times={hour} />
         </>
       )}
     </div>
@@ -102,7 +103,7 @@ function WhatIsRead({ k, usual, change }: Part) {
   return (
     <div className={css.kit}>
       <Choice
-        label="Mass"
+        label={words.mass}
         value={units.mass}
         options={[
           ['grams', 'grams'],
@@ -111,7 +112,7 @@ function WhatIsRead({ k, usual, change }: Part) {
         set={(mass) => set({ mass })}
       />
       <Choice
-        label="Heat"
+        label={words.heat}
         value={units.temperature}
         options={[
           ['celsius', '°C'],
@@ -120,7 +121,7 @@ function WhatIsRead({ k, usual, change }: Part) {
         set={(temperature) => set({ temperature })}
       />
       <Choice
-        label="Length"
+        label={words.length}
         value={units.length}
         options={[
           ['metric', 'cm'],
@@ -129,21 +130,21 @@ function WhatIsRead({ k, usual, change }: Part) {
         set={(length) => set({ length })}
       />
       <Choice
-        label="Clock"
+        label={words.clock}
         value={units.clock ?? 'twenty-four'}
         options={[
           ['twenty-four', '24 h'],
-          ['twelve', 'am, pm'],
+          ['twelve', words.amPm],
         ]}
         set={(clock) => set({ clock })}
       />
-      <Field id="zone" label="Time zone">
+      <Field id="zone" label={words.timeZone}>
         <Select
           id="zone"
           showSearch
           value={k.zone ?? ''}
           onChange={(zone) => change({ zone: zone || null })}
-          options={[{ value: '', label: 'As each screen says' }, ...zones]}
+          options={[{ value: '', label: words.asEachScreenSays }, ...zones]}
         />
       </Field>
     </div>

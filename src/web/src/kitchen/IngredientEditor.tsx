@@ -7,6 +7,7 @@ import type { Schemas } from '../api/http';
 import { roles } from '../doughs/draft';
 import { Field } from '../parts/Field';
 import { Name, Num, NumOrNone, OneOf, Problems, Tick, Wrong } from './form';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 type Item = Schemas['PantryItem'];
@@ -61,26 +62,26 @@ export function IngredientEditor({ item, allergens, close }: { item: Item | null
   }
   return (
     <Problems value={problems}>
-      <div className={css.ingredient} role="group" aria-label={i.name || 'Your own ingredient'}>
+      <div className={css.ingredient} role="group" aria-label={i.name || words.yourOwnIngredient}>
         <div className={css.kit}>
           {item ? (
             <h3 className="in-middle">{i.name}</h3>
           ) : (
             <Name at="ingredient.name" value={i.name} set={(name) => put({ name })} />
           )}
-          <OneOf label="Does" at="ingredient.role" value={i.role} options={roles} set={(role) => put({ role })} />
-          {share('Water, %', 'water')}
-          {share('Fat, %', 'fat')}
-          {share('Sugar, %', 'sugar')}
-          {share('Milk solids, %', 'milkSolids')}
-          {share(i.role === 'flour' ? 'Thirst: extra water per 100 g' : 'Drinks, % of its weight', 'drinks')}
-          {measure('g a US cup', 'perCup')}
-          {measure('g a teaspoon', 'perTeaspoon')}
-          {measure('g each', 'each')}
-          {measure('Your own weighed cup, g', 'weighedCup')}
+          <OneOf label={words.does} at="ingredient.role" value={i.role} options={roles} set={(role) => put({ role })} />
+          {share(words.water, 'water')}
+          {share(words.fat, 'fat')}
+          {share(words.sugar, 'sugar')}
+          {share(words.milkSolids, 'milkSolids')}
+          {share(i.role === 'flour' ? words.thirstExtraWaterPer100 : words.drinksOfItsWeight, 'drinks')}
+          {measure(words.gAUsCup, 'perCup')}
+          {measure(words.gATeaspoon, 'perTeaspoon')}
+          {measure(words.gEach, 'each')}
+          {measure(words.yourOwnWeighedCupG, 'weighedCup')}
           <Field
             id="ingredient-allergens"
-            label="Allergens"
+            label={words.allergens}
             problem={problems.find((p) => p.field === 'ingredient.allergens')?.reason}
           >
             <Select
@@ -93,35 +94,41 @@ export function IngredientEditor({ item, allergens, close }: { item: Item | null
           </Field>
           <div className="choices whole-row">
             <Tick on={i.perishable} set={(perishable) => put({ perishable })}>
-              spoils
+              {words.spoils}
             </Tick>
             <Tick on={i.chilled} set={(chilled) => put({ chilled })}>
-              kept in the fridge
+              {words.keptInTheFridge}
             </Tick>
             <Tick on={i.isHoney} set={(isHoney) => put({ isHoney })}>
-              honey: not for babies
+              {words.honeyNotForBabies}
             </Tick>
             <Tick on={i.growsInFat} set={(growsInFat) => put({ growsInFat })}>
-              raw in fat it keeps few days
+              {words.rawInFatItKeeps}
             </Tick>
             <Tick on={priced} set={setPriced}>
-              price known
+              {words.priceKnown}
             </Tick>
           </div>
           {priced && (
             <>
-              <Num label="A pack costs" at="price.cost" value={price.cost} set={(cost) => setPrice({ ...price, cost })} />
-              <Num label="and holds" of="mass" at="price.pack" value={price.pack} set={(pack) => setPrice({ ...price, pack })} />
+              <Num label={words.aPackCosts} at="price.cost" value={price.cost} set={(cost) => setPrice({ ...price, cost })} />
+              <Num
+                label={words.andHolds}
+                of="mass"
+                at="price.pack"
+                value={price.pack}
+                set={(pack) => setPrice({ ...price, pack })}
+              />
             </>
           )}
         </div>
         <Wrong at="ingredient" />
         <div className="row">
           <button className="button do" onClick={() => void keep()}>
-            Keep
+            {words.keep}
           </button>
           <button className="button" onClick={close}>
-            Leave it
+            {words.leaveIt}
           </button>
           {item?.own && (
             <button
@@ -129,7 +136,7 @@ export function IngredientEditor({ item, allergens, close }: { item: Item | null
 
               onClick={() => void forget.make(i.name).then(({ trouble }) => trouble === null && close())}
             >
-              Forget yours
+              {words.forgetYours}
             </button>
           )}
         </div>

@@ -9,6 +9,7 @@ import { Problems } from './form';
 import { Things } from './Things';
 import { useKitchen, type Crossed, type Kitchen } from './save';
 import { Touched } from './Touched';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 /** A part of the kitchen's form: the kitchen, what is usual where nothing was entered, and changing it. */
@@ -23,10 +24,10 @@ export default function KitchenPage() {
 }
 
 const said = {
-  kept: 'Kept',
+  kept: words.kept,
   typing: '…',
-  refused: 'Not kept: see below',
-  away: 'The kitchen server does not answer; not kept yet',
+  refused: words.notKeptSeeBelow,
+  away: words.theKitchenServerDoesNot,
 };
 
 type Props = { first: Marked; usual: Schemas['UsualKitchen']; choices: Schemas['KitchenView'] };
@@ -50,12 +51,12 @@ function Editor({ first, usual, choices }: Props) {
   return (
     <Problems value={problems}>
       <div className="book-head">
-        <h1>Kitchen</h1>
+        <h1>{words.kitchen}</h1>
         <span role="status" className={state === 'refused' || state === 'away' ? 'late' : 'muted'}>
           {said[state]}
         </span>
         <Link className="button at-end" to="/kitchen/pantry">
-          Pantry and prices
+          {words.pantryAndPrices}
         </Link>
       </div>
       {crossed && <Meanwhile crossed={crossed} settle={settle} />}
@@ -63,7 +64,7 @@ function Editor({ first, usual, choices }: Props) {
         <Things {...part} choices={choices} touched={touched} touch={touch} />
         <aside ref={fields} className={css.beside}>
           <button type="button" className={`button ${css.whole}`} onClick={() => setSearch({}, { replace: true })}>
-            The whole kitchen
+            {words.theWholeKitchen}
           </button>
           <Touched {...part} choices={choices} thing={touched} touch={touch} />
         </aside>
@@ -73,25 +74,25 @@ function Editor({ first, usual, choices }: Props) {
 }
 
 const called: Partial<Record<keyof Kitchen, string>> = {
-  machines: 'the machines',
-  ovens: 'the ovens',
-  tins: 'trays and tins',
-  places: 'the proofing places',
-  prices: 'the prices',
-  awake: 'the night',
+  machines: words.theMachines,
+  ovens: words.theOvens,
+  tins: words.traysAndTins,
+  places: words.theProofingPlaces,
+  prices: words.thePrices,
+  awake: words.theNight,
 };
 
 // Both changed the same, each otherwise: nothing is kept before the baker says which holds.
 function Meanwhile({ crossed, settle }: { crossed: Crossed; settle: (takeTheirs: boolean) => void }) {
   return (
     <section className="card unheard" role="alert">
-      <p>Meanwhile somebody else changed {crossed.fields.map((f) => called[f] ?? f).join(', ')}. Which holds?</p>
+      <p>{words.meanwhileSomebodyElseChangedWhich(crossed.fields.map((f) => called[f] ?? f).join(', '))}</p>
       <div className="buttons-row">
         <button type="button" className="button" onClick={() => settle(true)}>
-          Take theirs
+          {words.takeTheirs}
         </button>
         <button type="button" className="button" onClick={() => settle(false)}>
-          Keep mine
+          {words.keepMine}
         </button>
       </div>
     </section>

@@ -1,6 +1,7 @@
 // What past bakes say, beside the thing it is used for.
 import { calendarDay } from '../api/clock';
 import { api, type Schemas } from '../api/http';
+import * as words from './words';
 
 type Props = {
   what: 'ovens' | 'places';
@@ -16,14 +17,14 @@ function Learned({ what, id, said, nothing, usedBy, forget }: Props) {
   const learned = data?.[what].find((t) => t.id === id);
   return (
     <div>
-      <h3>Learned here</h3>
-      <p>{learned ? `${said(learned)}. ${evidence(learned)}` : `Nothing yet: ${nothing}.`}</p>
+      <h3>{words.learnedHere}</h3>
+      <p>{learned ? `${said(learned)}. ${evidence(learned)}` : words.nothingYet(nothing)}</p>
       {learned && (
         <button type="button" className="button small" onClick={forget}>
-          Forget it
+          {words.forgetIt}
         </button>
       )}
-      <p className="muted">Used by: {usedBy}.</p>
+      <p className="muted">{words.usedBy(usedBy)}</p>
     </div>
   );
 }
@@ -33,9 +34,9 @@ export const HeatsAs = ({ oven, forget }: { oven: string; forget: () => void }) 
   <Learned
     what="ovens"
     id={oven}
-    said={(l) => `Bread takes ${than(l.times, 'longer', 'less long')}`}
-    nothing="bread takes as long as usual"
-    usedBy="preheat, bake times, what the day can do at once"
+    said={(l) => words.breadTakes(than(l.times, 'longer', words.lessLong))}
+    nothing={words.breadTakesAsLongAs}
+    usedBy={words.preheatBakeTimesWhatThe}
     forget={forget}
   />
 );
@@ -45,21 +46,21 @@ export const RisesAs = ({ place, forget }: { place: string; forget: () => void }
   <Learned
     what="places"
     id={place}
-    said={(l) => `Dough rises ${than(l.times, 'faster', 'slower')}`}
-    nothing="dough rises as fast as it is warm"
-    usedBy="when to look, when to heat the oven, the day"
+    said={(l) => words.doughRises(than(l.times, 'faster', 'slower'))}
+    nothing={words.doughRisesAsFastAs}
+    usedBy={words.whenToLookWhenTo}
     forget={forget}
   />
 );
 
 /** How fast dough rises in a place, in few words; nothing where nothing is known. */
 export const risesAs = (learned: Schemas['LearnedThing'] | undefined) =>
-  learned && `rises ${than(learned.times, 'faster', 'slower')}`;
+  learned && words.rises(than(learned.times, 'faster', 'slower'));
 
 const evidence = ({ bakes, last }: Schemas['LearnedThing']) =>
-  `From ${bakes === 1 ? 'one bake' : `${bakes} bakes`}${last ? `, the last on ${calendarDay(last)}` : ''}.`;
+  words.knownFrom(bakes === 1 ? words.oneBake : words.bakes(bakes), last ? words.theLastOn(calendarDay(last)) : '');
 
 function than(times: number, more: string, less: string) {
   const percent = Math.round(Math.abs(times - 1) * 100);
-  return percent === 0 ? 'as usual' : `${percent} % ${times > 1 ? more : less} than usual`;
+  return percent === 0 ? words.asUsual : words.thanUsual(percent, times > 1 ? more : less);
 }

@@ -4,6 +4,7 @@ import type { Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Choice } from '../parts/Choice';
 import { Drop, Name, Num, NumOrNone, Section, useProblem, Wrong } from './form';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 type Machine = Schemas['Machine'];
@@ -13,7 +14,7 @@ const kinds: [Schemas['PhaseKind'], string, string][] = [
   ['warm', 'warm', 'var(--lane-oven)'],
   ['knead', 'knead', 'var(--s0-alt)'],
   ['rise', 'rise', 'var(--s2-alt)'],
-  ['knock-back', 'knock back', 'var(--s1-alt)'],
+  ['knock-back', words.knockBack, 'var(--s1-alt)'],
 ];
 
 export function MachineCard({
@@ -31,11 +32,11 @@ export function MachineCard({
 }) {
   const others = m.otherPrograms ?? [];
   return (
-    <Section title={m.name} usedBy="how much fits in, when it beeps and is checked, when the dough comes out">
+    <Section title={m.name} usedBy={words.howMuchFitsInWhen}>
       <div className={css.kit}>
         <Name at={`${at}.name`} value={m.name} set={(name) => put({ name })} />
         <Num
-          label="Flour up to"
+          label={words.flourUpTo}
           of="mass"
           at={`${at}.flourLimit`}
           value={m.flourLimit}
@@ -43,26 +44,32 @@ export function MachineCard({
           set={(flourLimit) => put({ flourLimit })}
         />
         <Num
-          label="Dough up to"
+          label={words.doughUpTo}
           of="mass"
           at={`${at}.doughLimit`}
           value={m.doughLimit}
           usual={usual.machine.doughLimit}
           set={(doughLimit) => put({ doughLimit })}
         />
-        <Num label="Paddles" at={`${at}.paddles`} value={m.paddles} set={(v) => put({ paddles: Math.round(v) })} />
-        <NumOrNone label="Empty pan" of="mass" at={`${at}.panEmpty`} value={m.panEmpty} set={(panEmpty) => put({ panEmpty })} />
+        <Num label={words.paddles} at={`${at}.paddles`} value={m.paddles} set={(v) => put({ paddles: Math.round(v) })} />
+        <NumOrNone
+          label={words.emptyPan}
+          of="mass"
+          at={`${at}.panEmpty`}
+          value={m.panEmpty}
+          set={(panEmpty) => put({ panEmpty })}
+        />
         <Num
-          label="Kneading warms"
+          label={words.kneadingWarms}
           of="degrees"
           at={`${at}.kneadingWarms`}
           value={m.kneadingWarms}
           usual={usual.machine.kneadingWarms}
           set={(kneadingWarms) => put({ kneadingWarms })}
         />
-        <NumOrNone label="Cost when bought" at={`${at}.bought`} value={m.bought} set={(bought) => put({ bought })} />
+        <NumOrNone label={words.costWhenBought} at={`${at}.bought`} value={m.bought} set={(bought) => put({ bought })} />
         <Choice
-          label="Goes in first"
+          label={words.goesInFirst}
           value={m.loadOrder}
           set={(loadOrder) => put({ loadOrder })}
           options={[
@@ -71,17 +78,17 @@ export function MachineCard({
           ]}
         />
         <Choice
-          label="Display"
+          label={words.display}
           value={m.display}
           set={(display) => put({ display })}
           options={[
-            ['countdown', 'time left'],
-            ['finish-clock', 'time of day'],
+            ['countdown', words.timeLeft],
+            ['finish-clock', words.timeOfDay],
           ]}
         />
         {m.display === 'finish-clock' && (
           <NumOrNone
-            label="Counts down from, min"
+            label={words.countsDownFromMin}
             at={`${at}.countsDownFrom`}
             value={m.countsDownFrom}
             set={(countsDownFrom) => put({ countsDownFrom })}
@@ -112,11 +119,14 @@ export function MachineCard({
           className="button quiet"
           onClick={() =>
             put({
-              otherPrograms: [...others, { name: `program ${others.length + 2}`, phases: m.phases, beep: m.beep, pulled: false }],
+              otherPrograms: [
+                ...others,
+                { name: words.program(others.length + 2), phases: m.phases, beep: m.beep, pulled: false },
+              ],
             })
           }
         >
-          Add a program
+          {words.addAProgram}
         </button>
         <Drop what={m.name} drop={drop} />
       </div>
@@ -147,8 +157,13 @@ function ProgramRow({
   return (
     <div className={css.program}>
       <label htmlFor={`${at}.program`}>
-        <span className="muted">Program</span>
-        <Input id={`${at}.program`} aria-label="Program" value={p.name} onChange={(e) => put({ ...p, name: e.target.value })} />
+        <span className="muted">{words.aProgram}</span>
+        <Input
+          id={`${at}.program`}
+          aria-label={words.aProgram}
+          value={p.name}
+          onChange={(e) => put({ ...p, name: e.target.value })}
+        />
       </label>
       <div className={css.phases}>
         {p.phases.map((f, i) => (
@@ -158,7 +173,7 @@ function ProgramRow({
             style={{ flexGrow: Math.max(1, f.length / minute), background: kinds.find((k) => k[0] === f.kind)?.[2] }}
           >
             <Select
-              aria-label={`Phase ${i + 1}`}
+              aria-label={words.phase(i + 1)}
               variant="borderless"
               value={f.kind}
               onChange={(kind) => phase(i, { kind })}
@@ -167,14 +182,14 @@ function ProgramRow({
             />
             <span className={css.phaseMinutes}>
               <NumberInput
-                aria-label={`Minutes of phase ${i + 1}`}
+                aria-label={words.minutesOfPhase(i + 1)}
                 variant="borderless"
                 value={Math.round(f.length / minute)}
                 onChange={(v) => v && phase(i, { length: v * minute })}
               />
               <button
                 className="link"
-                aria-label={`Remove phase ${i + 1}`}
+                aria-label={words.removePhase(i + 1)}
                 onClick={() => put({ ...p, phases: p.phases.filter((_, j) => j !== i) })}
               >
                 ×
@@ -182,27 +197,27 @@ function ProgramRow({
             </span>
           </div>
         ))}
-        <button className="button small" aria-label="Add a phase" onClick={() => put({ ...p, phases: [...p.phases, usual] })}>
+        <button className="button small" aria-label={words.addAPhase} onClick={() => put({ ...p, phases: [...p.phases, usual] })}>
           +
         </button>
       </div>
       <div className="choices">
-        <span className="muted num">{Math.round(total / minute)} min</span>
+        <span className="muted num">{words.min(Math.round(total / minute))}</span>
         <label>
-          beep{' '}
+          {words.beep}{' '}
           <NumberInput
-            aria-label="Add-in beep, minutes into kneading"
+            aria-label={words.addInBeepMinutesInto}
             className={css.minutes}
             value={p.beep == null ? null : Math.round(p.beep / minute)}
-            placeholder="none"
+            placeholder={words.none}
             onChange={(v) => put({ ...p, beep: v === null ? null : v * minute })}
           />{' '}
-          min into kneading
+          {words.minIntoKneading}
         </label>
         <Checkbox checked={p.pulled ?? false} onChange={(e) => put({ ...p, pulled: e.target.checked })}>
-          runs on: pulled out here
+          {words.runsOnPulledOutHere}
         </Checkbox>
-        {drop && <Drop what={`program ${p.name}`} drop={drop} />}
+        {drop && <Drop what={words.programName(p.name)} drop={drop} />}
       </div>
       {wrongName && (
         <p className="problem" role="alert">

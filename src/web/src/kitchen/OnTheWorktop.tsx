@@ -3,6 +3,7 @@ import { newId, type Schemas } from '../api/http';
 import { ScaleHere } from '../parts/ScaleHere';
 import { Drop, listOf, Name, Num, OneOf, Section } from './form';
 import type { Part } from './KitchenPage';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 const percent = 0.01;
@@ -10,19 +11,19 @@ const noScale = 0;
 
 export function Scale({ k, usual, change, steps }: Part & { steps: Schemas['ScaleStepView'][] }) {
   const tolerance = k.tolerance ?? usual.tolerance;
-  const onScale: [number, string][] = [...steps.map((s): [number, string] => [s.step, s.name]), [noScale, 'no scale']];
+  const onScale: [number, string][] = [...steps.map((s): [number, string] => [s.step, s.name]), [noScale, words.noScale]];
   return (
-    <Section title="Scale" usedBy="whole figures to weigh to, and when a piece is good">
+    <Section title={words.scale} usedBy={words.wholeFiguresToWeighTo}>
       <div className={css.kit}>
         <OneOf
-          label="Scale shows steps of"
+          label={words.scaleShowsStepsOf}
           at="scaleStep"
           value={k.noScale ? noScale : (k.scaleStep ?? usual.scaleStep)}
           options={onScale}
           set={(g) => change(g === noScale ? { noScale: true } : { noScale: false, scaleStep: g })}
         />
         <Num
-          label="Leave alone"
+          label={words.leaveAlone}
           of="mass"
           at="tolerance.least"
           value={tolerance.least}
@@ -30,7 +31,7 @@ export function Scale({ k, usual, change, steps }: Part & { steps: Schemas['Scal
           set={(least) => change({ tolerance: { ...tolerance, least } })}
         />
         <Num
-          label="or, %"
+          label={words.or}
           at="tolerance.part"
           value={tolerance.part}
           usual={usual.tolerance.part}
@@ -45,25 +46,25 @@ export function Scale({ k, usual, change, steps }: Part & { steps: Schemas['Scal
 
 export function PotAndHob({ k, usual, change }: Part) {
   return (
-    <Section title="Pot, hob and microwave" usedBy="how many boil at once, when the pot goes on, warming milk">
+    <Section title={words.potHobAndMicrowave} usedBy={words.howManyBoilAtOnce}>
       <div className={css.kit}>
-        <Name label="Pot" at="pot.name" value={k.pot.name} set={(name) => change({ pot: { ...k.pot, name } })} />
+        <Name label={words.pot} at="pot.name" value={k.pot.name} set={(name) => change({ pot: { ...k.pot, name } })} />
         <Num
-          label="Pot across"
+          label={words.potAcross}
           of="length"
           at="pot.across"
           value={k.pot.across}
           set={(across) => change({ pot: { ...k.pot, across } })}
         />
         <Num
-          label="Filled with, litres"
+          label={words.filledWithLitres}
           at="pot.litres"
           value={k.pot.litres}
           set={(litres) => change({ pot: { ...k.pot, litres } })}
         />
-        <Num label="Hob, W" at="hob" value={k.hob ?? usual.hob} usual={usual.hob} set={(hob) => change({ hob })} />
+        <Num label={words.hobW} at="hob" value={k.hob ?? usual.hob} usual={usual.hob} set={(hob) => change({ hob })} />
         <Num
-          label="Microwave, W"
+          label={words.microwaveW}
           at="microwave"
           value={k.microwave ?? usual.microwave}
           usual={usual.microwave}
@@ -76,9 +77,9 @@ export function PotAndHob({ k, usual, change }: Part) {
 
 export function Ring({ k, change }: Part) {
   return (
-    <Section title="Ring for rounds" usedBy="how many a sheet gives">
+    <Section title={words.ringForRounds} usedBy={words.howManyASheetGives}>
       <div className={css.kit}>
-        <Num label="Ring for rounds" of="length" at="ring" value={k.ring} set={(ring) => change({ ring })} />
+        <Num label={words.ringForRounds} of="length" at="ring" value={k.ring} set={(ring) => change({ ring })} />
       </div>
     </Section>
   );
@@ -87,16 +88,22 @@ export function Ring({ k, change }: Part) {
 export function Bowls({ k, usual, change }: Part) {
   const vessels = listOf(k.vessels, (v) => change({ vessels: v }));
   return (
-    <Section title="Bowls, weighed empty" usedBy="the scale, where one was not set to zero">
+    <Section title={words.bowlsWeighedEmpty} usedBy={words.theScaleWhereOneWas}>
       {vessels.all.map((v, i) => (
         <div className={css.kit} key={v.id}>
           <Name at={`vessels[${i}].name`} value={v.name} set={(name) => vessels.put(i, { name })} />
-          <Num label="Empty" of="mass" at={`vessels[${i}].empty`} value={v.empty} set={(empty) => vessels.put(i, { empty })} />
+          <Num
+            label={words.empty}
+            of="mass"
+            at={`vessels[${i}].empty`}
+            value={v.empty}
+            set={(empty) => vessels.put(i, { empty })}
+          />
           <Drop what={v.name} drop={() => vessels.drop(i)} />
         </div>
       ))}
       <button className="button quiet" onClick={() => vessels.add({ ...usual.vessel, id: newId() })}>
-        Add a bowl
+        {words.addABowl}
       </button>
     </Section>
   );

@@ -6,19 +6,19 @@ import { dayAndTime } from '../api/clock';
 import { api, type Schemas } from '../api/http';
 import { useMayCall } from '../parts/mayCall';
 import { Section } from './form';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 export function OthersOfTheHouse() {
   const { data } = api.useQuery('get', '/api/house');
   if (!data) return null;
   return (
-    <Section title="Phones and tablets">
+    <Section title={words.phonesAndTablets}>
       {data.address ? (
         <ComeIn address={data.address} />
       ) : (
         <p>
-          Only this machine is answered. For the house network, start with{' '}
-          <code>JOLLY_PASSPHRASE=&quot;…&quot; ./jolly start --house true</code> and a passphrase of four words or more.
+          {words.onlyThisMachineIsAnswered} <code>{words.jollyPassphraseJollyStartHouse}</code> {words.andAPassphraseOfFour}
         </p>
       )}
       {data.devices.length > 0 && <Devices devices={data.devices} />}
@@ -34,12 +34,12 @@ function ComeIn({ address }: { address: string }) {
   }, [address]);
   return (
     <div className={css.comeIn}>
-      {code && <img src={code} alt={`The address as a picture: ${address}`} />}
+      {code && <img src={code} alt={words.theAddressAsAPicture(address)} />}
       <div>
         <p>
-          Hold the phone’s camera to this, or go to <code>{address}</code>.
+          {words.holdThePhonesCameraTo} <code>{address}</code>.
         </p>
-        <p>It takes the house’s certificate there, once, and is asked for the passphrase.</p>
+        <p>{words.itTakesTheHousesCertificate}</p>
       </div>
     </div>
   );
@@ -49,25 +49,26 @@ function Devices({ devices }: { devices: Schemas['DeviceView'][] }) {
   const sendAway = useSendAway();
   const logOut = useLogOut();
   return (
-    <ul className={css.copies} aria-label="Devices">
+    <ul className={css.copies} aria-label={words.devices}>
       {devices.map((d) => (
         <li key={d.id}>
           <span>
             {d.name}
-            {d.isThis ? ', this one' : ''}: came {dayAndTime(d.since)}, last seen {dayAndTime(d.seen)}
+            {d.isThis ? words.thisOne : ''}
+            {words.cameLastSeen(dayAndTime(d.since), dayAndTime(d.seen))}
           </span>
           {d.isThis ? (
             <button type="button" className="button small" onClick={() => void logOut.make(undefined)}>
-              Log out
+              {words.logOut}
             </button>
           ) : (
             <button
               type="button"
               className="button small"
-              aria-label={`Send away: ${d.name}`}
+              aria-label={words.sendAway(d.name)}
               onClick={() => void sendAway.make(d.id)}
             >
-              Send away
+              {words.sendItAway}
             </button>
           )}
         </li>
@@ -81,15 +82,15 @@ function ThisDevice() {
   const mayCall = useMayCall();
   const opensAlone = navigator.serviceWorker?.controller != null;
   const behind = {
-    granted: 'and calls also while another page is in front',
-    denied: 'but may not call while another page is in front: its browser was told no',
-    default: 'and will be asked, at the first Start, whether it may call while another page is in front',
-    never: 'and cannot call while another page is in front',
+    granted: words.andCallsAlsoWhileAnother,
+    denied: words.butMayNotCallWhile,
+    default: words.andWillBeAskedAt,
+    never: words.andCannotCallWhileAnother,
   };
   return (
     <p>
-      This device rings while the page is open, {behind[mayCall]}. It {opensAlone ? 'opens' : 'does not open'} without the server.{' '}
-      For a phone that sleeps, <a href="/api/day.ics">the day as a calendar</a> has alarms of its own.
+      {words.thisDeviceRingsWhileThe(behind[mayCall])} {opensAlone ? words.opens : words.doesNotOpen} {words.withoutTheServerForA}{' '}
+      <a href="/api/day.ics">{words.theDayAsACalendar}</a> {words.hasAlarmsOfItsOwn}
     </p>
   );
 }

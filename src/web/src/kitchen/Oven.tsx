@@ -2,6 +2,7 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../api/http';
 import { Drop, Name, Num, NumOrNone, OneOf, Section, Tick } from './form';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 type Oven = Schemas['Oven'];
@@ -33,15 +34,21 @@ export function OvenFields({
       <div className={css.kit}>
         <Name at={`${at}.name`} value={o.name} set={(name) => put({ name })} />
         <Num
-          label="Dial from"
+          label={words.dialFrom}
           of="temperature"
           at={`${at}.dial`}
           value={o.dial.from}
           set={(from) => put({ dial: { ...o.dial, from } })}
         />
-        <Num label="to" of="temperature" at={`${at}.dial.to`} value={o.dial.to} set={(to) => put({ dial: { ...o.dial, to } })} />
         <Num
-          label="Heats a minute"
+          label={words.to}
+          of="temperature"
+          at={`${at}.dial.to`}
+          value={o.dial.to}
+          set={(to) => put({ dial: { ...o.dial, to } })}
+        />
+        <Num
+          label={words.heatsAMinute}
           of="degrees"
           at={`${at}.degreesPerMinute`}
           value={o.degreesPerMinute}
@@ -49,25 +56,25 @@ export function OvenFields({
           set={(degreesPerMinute) => put({ degreesPerMinute })}
         />
         <Num
-          label="Cools a minute"
+          label={words.coolsAMinute}
           of="degrees"
           at={`${at}.coolsPerMinute`}
           value={o.coolsPerMinute}
           usual={usual.coolsPerMinute}
           set={(coolsPerMinute) => put({ coolsPerMinute })}
         />
-        <NumOrNone label="Inside wide" of="length" at={`${at}.wide`} value={o.wide} set={(wide) => put({ wide })} />
-        <NumOrNone label="deep" of="length" at={`${at}.deep`} value={o.deep} set={(deep) => put({ deep })} />
-        <Num label="Racks" at={`${at}.racks`} value={o.racks} set={(racks) => put({ racks: Math.round(racks) })} />
+        <NumOrNone label={words.insideWide} of="length" at={`${at}.wide`} value={o.wide} set={(wide) => put({ wide })} />
+        <NumOrNone label={words.deep} of="length" at={`${at}.deep`} value={o.deep} set={(deep) => put({ deep })} />
+        <Num label={words.racks} at={`${at}.racks`} value={o.racks} set={(racks) => put({ racks: Math.round(racks) })} />
         <OneOf
-          label="Dial marked"
+          label={words.dialMarked}
           at={`${at}.marks`}
           value={o.marks ?? usual.marks ?? 'celsius5'}
           options={marks}
           set={(m) => put({ marks: m })}
         />
         <Tick on={o.fan} set={(fan) => put({ fan })}>
-          with fan
+          {words.withFan}
         </Tick>
       </div>
       {children}

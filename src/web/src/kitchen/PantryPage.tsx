@@ -9,6 +9,7 @@ import { capital, useUnits } from '../parts/units';
 import { Loading } from '../parts/Loading';
 import { OneOf } from './form';
 import { IngredientEditor } from './IngredientEditor';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 type Item = Schemas['PantryItem'];
@@ -26,44 +27,50 @@ export default function PantryPage() {
   return (
     <>
       <div className="book-head">
-        <h1>Pantry</h1>
-        <Input aria-label="Search" placeholder="Search" allowClear value={search} onChange={(e) => setSearch(e.target.value)} />
+        <h1>{words.pantry}</h1>
+        <Input
+          aria-label={words.search}
+          placeholder={words.search}
+          allowClear
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+        />
         <button className="button do" onClick={() => setOpen('')}>
-          Your own ingredient
+          {words.yourOwnIngredient}
         </button>
       </div>
-      <section className={`card ${css.kit} ${css.cups}`} aria-label="Cups and spoons">
+      <section className={`card ${css.kit} ${css.cups}`} aria-label={words.cupsAndSpoons}>
         <Choice
-          label="A cup of flour is"
+          label={words.aCupOfFlourIs}
           value={data.habit}
           set={(habit) => void cups({ habit })}
           options={[
-            ['spooned', 'spooned in and levelled'],
-            ['dipped', 'dipped and levelled'],
+            ['spooned', words.spoonedInAndLevelled],
+            ['dipped', words.dippedAndLevelled],
           ]}
         />
         <OneOf
-          label="Cups and spoons"
+          label={words.cupsAndSpoons}
           at="cups"
           value={data.cups}
           set={(c) => void cups({ cups: c })}
           options={[
-            ['us', 'US: cup of 237 mL'],
-            ['metric', 'metric: cup of 250 mL'],
-            ['imperial', 'UK: imperial pints'],
-            ['australian', 'Australia: spoon of 20 mL'],
+            ['us', words.usCupOf237Ml],
+            ['metric', words.metricCupOf250Ml],
+            ['imperial', words.ukImperialPints],
+            ['australian', words.australiaSpoonOf20Ml],
           ]}
         />
       </section>
       {open === '' && <IngredientEditor item={null} allergens={data.allergens} close={() => setOpen(null)} />}
-      <section className="card" aria-label="Ingredients">
+      <section className="card" aria-label={words.ingredients}>
         <table className={`plain ${css.pantry}`}>
           <thead>
             <tr>
-              <th>Ingredient</th>
-              <th className="num">g a cup</th>
-              <th className="num">Price</th>
-              <th>Allergens</th>
+              <th>{words.ingredient}</th>
+              <th className="num">{words.gACup}</th>
+              <th className="num">{words.price}</th>
+              <th>{words.allergens}</th>
             </tr>
           </thead>
           {roles.map(([role, does]) => {
@@ -94,16 +101,17 @@ export default function PantryPage() {
         </table>
       </section>
       {data.learned.length > 0 && (
-        <section className="card" aria-label="Words learned">
-          <h2 className="over-list">Words learned from your recipes</h2>
+        <section className="card" aria-label={words.wordsLearned}>
+          <h2 className="over-list">{words.wordsLearnedFromYourRecipes}</h2>
           <ul className="lines">
             {data.learned.map((l) => (
               <li className="row" key={l.words}>
                 <span className="grows">
-                  “{l.words}” is {l.name}
+                  {'“'}
+                  {words.isWords(l.words, l.name)}
                 </span>
                 <button className="link" onClick={() => void forgetWords.make(l.words)}>
-                  forget
+                  {words.forget}
                 </button>
               </li>
             ))}
@@ -120,13 +128,13 @@ function Line({ item, habit, edit }: { item: Item; habit: Schemas['CupHabit']; e
   return (
     <tr>
       <td>
-        <button className="link reach" aria-label={`Edit ${ingredient.name}`} onClick={edit}>
+        <button className="link reach" aria-label={words.edit(ingredient.name)} onClick={edit}>
           {ingredient.name}
         </button>
-        {own && <small className="muted"> yours</small>}
+        {own && <small className="muted"> {words.yours}</small>}
       </td>
       <td className="num">{cupOf(item, habit)}</td>
-      <td className="num">{price ? `${price.cost.toFixed(2)} for ${mass(price.pack)}` : ''}</td>
+      <td className="num">{price ? words.forCost(price.cost.toFixed(2), mass(price.pack)) : ''}</td>
       <td className="muted">{ingredient.allergens?.join(', ')}</td>
     </tr>
   );

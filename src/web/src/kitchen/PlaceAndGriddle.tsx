@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../api/http';
 import { Drop, Name, Num, NumOrNone, Section, Tick } from './form';
 import type { Part } from './KitchenPage';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 type Props = {
@@ -16,18 +17,18 @@ type Props = {
 
 export function PlaceFields({ place: p, usual, at, put, drop, children }: Props) {
   return (
-    <Section title={`Where it rises: ${p.name}`}>
+    <Section title={words.whereItRises(p.name)}>
       <div className={css.kit}>
-        <Name label="The dough is …" at={`${at}.name`} value={p.name} set={(name) => put({ name })} />
+        <Name label={words.theDoughIs} at={`${at}.name`} value={p.name} set={(name) => put({ name })} />
         <Num
-          label="Steady at"
+          label={words.steadyAt}
           of="temperature"
           at={`${at}.steady`}
           value={p.steady ?? usual.steady}
           usual={usual.steady}
           set={(steady) => put({ steady })}
         />
-        <NumOrNone label="Trays at once" at={`${at}.trays`} value={p.trays} set={(trays) => put({ trays })} />
+        <NumOrNone label={words.traysAtOnce} at={`${at}.trays`} value={p.trays} set={(trays) => put({ trays })} />
       </div>
       {children}
       <Drop what={p.name} drop={drop} />
@@ -38,22 +39,22 @@ export function PlaceFields({ place: p, usual, at, put, drop, children }: Props)
 export function Griddle({ k, usual, change }: Part) {
   const { griddle } = k;
   return (
-    <Section title="Griddle" usedBy="how many lie on it at once">
+    <Section title={words.griddle} usedBy={words.howManyLieOnIt}>
       <div className={css.kit}>
         <Tick on={griddle != null} set={(on) => change({ griddle: on ? usual.griddle : null })}>
-          a griddle
+          {words.aGriddle}
         </Tick>
         {griddle && (
           <>
             <Num
-              label="Griddle long"
+              label={words.griddleLong}
               of="length"
               at="griddle.length"
               value={griddle.length}
               set={(length) => change({ griddle: { ...griddle, length } })}
             />
             <Num
-              label="Griddle wide"
+              label={words.griddleWide}
               of="length"
               at="griddle.width"
               value={griddle.width}

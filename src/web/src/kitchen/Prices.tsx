@@ -2,6 +2,7 @@
 import type { Schemas } from '../api/http';
 import { Num, NumOrNone, Section, Wrong } from './form';
 import type { Part } from './KitchenPage';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 export function Prices({ k, usual, change, families }: Part & { families: Schemas['FamilyView'][] }) {
@@ -11,10 +12,10 @@ export function Prices({ k, usual, change, families }: Part & { families: Schema
     change({ prices: { ...prices, shop: each === null ? others : [...others, { familyId, each }] } });
   };
   return (
-    <Section title="Prices" usedBy="what a bake costs, beside the shop">
+    <Section title={words.prices} usedBy={words.whatABakeCostsBeside}>
       <div className={css.kit}>
         <Num
-          label="Electricity, a kWh"
+          label={words.electricityAKwh}
           at="prices.perKilowattHour"
           value={prices.perKilowattHour}
           set={(perKilowattHour) => change({ prices: { ...prices, perKilowattHour } })}
@@ -22,7 +23,7 @@ export function Prices({ k, usual, change, families }: Part & { families: Schema
         {families.map((f) => (
           <NumOrNone
             key={f.id}
-            label={`The shop: ${f.name}`}
+            label={words.theShop(f.name)}
             at={`prices.shop.${f.id}`}
             value={prices.shop.find((p) => p.familyId === f.id)?.each}
             set={(each) => shop(f.id, each)}

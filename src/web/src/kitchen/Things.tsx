@@ -8,6 +8,7 @@ import { Problems } from './form';
 import type { Part } from './KitchenPage';
 import { risesAs } from './Learned';
 import { TinPicture } from './TinPicture';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 type Props = Part & { choices: Schemas['KitchenView']; touched: string; touch: (thing: string) => void };
@@ -19,7 +20,7 @@ export function Things({ k, usual, change, choices, touched, touch }: Props) {
   const more = (kind: string, what: string, put: (id: string) => void) => (
     <button
       className={css.more}
-      aria-label={`Add ${what}`}
+      aria-label={words.add(what)}
       onClick={() => {
         const id = newId();
         put(id);
@@ -35,20 +36,17 @@ export function Things({ k, usual, change, choices, touched, touch }: Props) {
   // What has to be made warm first is no place of the kitchen's.
   const shelves = choices.shelves.filter((p) => p.made == null);
   return (
-    <section className={`card ${css.things}`} aria-label="What is in it">
+    <section className={`card ${css.things}`} aria-label={words.whatIsInIt}>
       <div className={css.machines}>
         {machines.map((m, i) => (
           <Thing key={m.id} {...thing(`machine:${m.id}`, `machines[${i}]`)} name={m.name} className={css.wide}>
             <span>
-              <b>{m.name}</b>{' '}
-              <span className="muted">
-                up to {mass(m.flourLimit)} flour · {m.program}
-              </span>
+              <b>{m.name}</b> <span className="muted">{words.upToFlour(mass(m.flourLimit), m.program)}</span>
             </span>
             <Cycle machine={m} />
           </Thing>
         ))}
-        {more('machine', 'a machine', (id) => change({ machines: [...machines, { ...usual.machine, id }] }))}
+        {more('machine', words.aMachine, (id) => change({ machines: [...machines, { ...usual.machine, id }] }))}
       </div>
       <div className={css.baking}>
         <div className={css.ovens}>
@@ -56,11 +54,11 @@ export function Things({ k, usual, change, choices, touched, touch }: Props) {
             <Thing key={o.id} {...thing(`oven:${o.id}`, `ovens[${i}]`)} name={o.name}>
               <OvenDrawn oven={o} />
               <span>
-                <b>{o.name}</b> to {heat(o.dial.to ?? 0)}
+                <b>{o.name}</b> {words.toHeat(heat(o.dial.to ?? 0))}
               </span>
             </Thing>
           ))}
-          {more('oven', 'an oven', (id) => change({ ovens: [...ovens, { ...usual.oven, id }] }))}
+          {more('oven', words.anOven, (id) => change({ ovens: [...ovens, { ...usual.oven, id }] }))}
         </div>
         <div className={css.tins}>
           {tins.map((t, i) => (
@@ -69,7 +67,7 @@ export function Things({ k, usual, change, choices, touched, touch }: Props) {
               {t.name}
             </Thing>
           ))}
-          {more('tin', 'a tray or tin', (id) => change({ tins: [...tins, { ...usual.tin, id }] }))}
+          {more('tin', words.aTrayOrTin, (id) => change({ tins: [...tins, { ...usual.tin, id }] }))}
         </div>
       </div>
       <div className={css.row}>
@@ -78,7 +76,7 @@ export function Things({ k, usual, change, choices, touched, touch }: Props) {
             <svg viewBox="0 0 60 36" width={60} height={36} aria-hidden="true" className={css.ink}>
               {name === 'scale' && k.noScale ? cups : drawn}
             </svg>
-            {name === 'scale' && k.noScale ? 'Cups and spoons' : name === 'griddle' && !k.griddle ? 'No griddle' : label}
+            {name === 'scale' && k.noScale ? words.cupsAndSpoons : name === 'griddle' && !k.griddle ? words.noGriddle : label}
           </Thing>
         ))}
       </div>
@@ -88,7 +86,7 @@ export function Things({ k, usual, change, choices, touched, touch }: Props) {
           const degrees = p.steady ?? choices.room + p.overRoom;
           const warm = { background: warmth(degrees) };
           return (
-            <Thing key={p.id} {...thing(`place:${p.id}`, `places[${own}]`)} name={`Where it rises: ${p.name}`} style={warm}>
+            <Thing key={p.id} {...thing(`place:${p.id}`, `places[${own}]`)} name={words.whereItRises(p.name)} style={warm}>
               <span>
                 <b>{p.name}</b> {heat(degrees)}
                 <small>{risesAs(learned.data?.places.find((l) => l.id === p.id))}</small>
@@ -96,24 +94,24 @@ export function Things({ k, usual, change, choices, touched, touch }: Props) {
             </Thing>
           );
         })}
-        {more('place', 'a place to rise', (id) => change({ places: [...places, { ...usual.place, id }] }))}
+        {more('place', words.aPlaceToRise, (id) => change({ places: [...places, { ...usual.place, id }] }))}
       </div>
-      <Thing {...thing('night', 'awake')} name="Night and quiet hours" className={css.wide}>
+      <Thing {...thing('night', 'awake')} name={words.nightAndQuietHours} className={css.wide}>
         <Hours awake={awake} known={k.awake != null} />
       </Thing>
       <div className={css.row}>
-        <Thing {...thing('household', 'name')} name="Household and units">
+        <Thing {...thing('household', 'name')} name={words.householdAndUnits}>
           <b>{k.name}</b>
-          Rooms and units
+          {words.roomsAndUnits}
         </Thing>
-        <Thing {...thing('prices', 'prices')} name="Prices">
-          Prices
+        <Thing {...thing('prices', 'prices')} name={words.prices}>
+          {words.prices}
         </Thing>
-        <Thing {...thing('phones', '-')} name="Phones and tablets">
-          Phones and tablets
+        <Thing {...thing('phones', '-')} name={words.phonesAndTablets}>
+          {words.phonesAndTablets}
         </Thing>
-        <Thing {...thing('kept', '-')} name="Where your bread is kept">
-          Where your bread is kept
+        <Thing {...thing('kept', '-')} name={words.whereYourBreadIsKept}>
+          {words.whereYourBreadIsKept}
         </Thing>
       </div>
     </section>
@@ -144,7 +142,7 @@ function Thing({
       className={`${css.thing} ${isWrong ? css.wrong : ''} ${className}`}
       style={style}
       aria-pressed={isOpen}
-      aria-label={isWrong ? `${name}: not kept` : name}
+      aria-label={isWrong ? words.notKept(name) : name}
       onClick={touch}
     >
       {children}
@@ -153,10 +151,10 @@ function Thing({
 }
 
 const hues: Record<Schemas['PhaseKind'], [string, string]> = {
-  warm: ['stands still', 'var(--lane-oven)'],
+  warm: [words.standsStill, 'var(--lane-oven)'],
   knead: ['kneads', 'var(--s0-alt)'],
   rise: ['rises', 'var(--s2-alt)'],
-  'knock-back': ['knocks back', 'var(--s1-alt)'],
+  'knock-back': [words.knocksBack, 'var(--s1-alt)'],
 };
 const minute = 60;
 
@@ -169,7 +167,7 @@ function Cycle({ machine: { phases, beep } }: { machine: Schemas['Machine'] }) {
         <span key={i} style={{ flexGrow: p.length, background: hues[p.kind][1] }} className={p.kind === 'warm' ? css.warm : ''}>
           <span>
             <b>{hues[p.kind][0]}</b> {Math.round(p.length / minute)}
-            {i === kneads && beep != null && <small> beep at {Math.round(beep / minute)}</small>}
+            {i === kneads && beep != null && <small> {words.beepAt(Math.round(beep / minute))}</small>}
           </span>
         </span>
       ))}
@@ -197,21 +195,21 @@ function OvenDrawn({ oven: { racks, fan } }: { oven: Schemas['Oven'] }) {
 
 const cups = <path d="M6 8h30l-4 24h-22zM36 12c12 0 12 12 -2 12" />;
 const worktop: { name: string; label: string; at: string; drawn: ReactNode }[] = [
-  { name: 'scale', label: 'Scale', at: 'scaleStep', drawn: <path d="M6 8h48v7h-48zM12 15h36l5 17h-46zM24 22h12v5h-12z" /> },
+  { name: 'scale', label: words.scale, at: 'scaleStep', drawn: <path d="M6 8h48v7h-48zM12 15h36l5 17h-46zM24 22h12v5h-12z" /> },
   {
     name: 'pot',
-    label: 'Pot and hob',
+    label: words.potAndHob,
     at: 'pot',
     drawn: <path d="M10 12h40v16q0 5 -6 5h-28q-6 0 -6 -5zM4 16h6M50 16h6M8 12h44M26 8h8" />,
   },
-  { name: 'griddle', label: 'Griddle', at: 'griddle', drawn: <path d="M4 14h40q0 12 -8 12h-24q-8 0 -8 -12zM44 16h14" /> },
+  { name: 'griddle', label: words.griddle, at: 'griddle', drawn: <path d="M4 14h40q0 12 -8 12h-24q-8 0 -8 -12zM44 16h14" /> },
   {
     name: 'ring',
-    label: 'Ring',
+    label: words.ring,
     at: 'ring',
     drawn: <path d="M14 12v12q0 6 16 6t16 -6v-12M14 12a16 6 0 1 0 32 0a16 6 0 1 0 -32 0" />,
   },
-  { name: 'bowls', label: 'Bowls', at: 'vessels', drawn: <path d="M6 10h48q0 22 -24 22t-24 -22z" /> },
+  { name: 'bowls', label: words.bowls, at: 'vessels', drawn: <path d="M6 10h48q0 22 -24 22t-24 -22z" /> },
 ];
 
 // The warmer, the redder.
@@ -226,11 +224,11 @@ function Hours({ awake, known }: { awake: Schemas['OpenHours']; known: boolean }
   const up = awake.from < awake.to ? awake.to - awake.from : day - awake.from + awake.to;
   return (
     <span className={css.hours}>
-      <span style={{ flexGrow: awake.from }}>until {clock(awake.from)}</span>
+      <span style={{ flexGrow: awake.from }}>{words.until(clock(awake.from))}</span>
       <span style={{ flexGrow: up }} className={css.up}>
-        {known ? 'hands to be had' : 'somebody is up: usual'}
+        {known ? words.handsToBeHad : words.somebodyIsUpUsual}
       </span>
-      <span style={{ flexGrow: day - awake.to }}>from {clock(awake.to)}</span>
+      <span style={{ flexGrow: day - awake.to }}>{words.fromClock(clock(awake.to))}</span>
     </span>
   );
 }

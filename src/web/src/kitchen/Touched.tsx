@@ -14,6 +14,7 @@ import { Griddle, PlaceFields } from './PlaceAndGriddle';
 import { Prices } from './Prices';
 import { TinFields } from './Tin';
 import { WhereItIsKept } from './WhereItIsKept';
+import * as words from './words';
 
 type Props = Part & { choices: Schemas['KitchenView']; thing: string; touch: (thing: string) => void };
 type List = 'machines' | 'ovens' | 'tins' | 'places';
@@ -46,7 +47,7 @@ export function Touched({ choices, thing, touch, ...part }: Props) {
     const place = choices.shelves.find((p) => p.id === id);
     return (
       place && (
-        <Section title={`Where it rises: ${place.name}`}>
+        <Section title={words.whereItRises(place.name)}>
           <RisesAs place={place.id} forget={() => forget(place.id)} />
         </Section>
       )

@@ -4,6 +4,7 @@ import { useBringArchive, useMakeCopy, usePutBack } from '../api/changes';
 import { dayAndTime } from '../api/clock';
 import { api, type Schemas } from '../api/http';
 import { Section } from './form';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 const mega = 1e6;
@@ -16,21 +17,22 @@ export function WhereItIsKept() {
   if (!data) return null;
   const last = data.copies[0];
   return (
-    <Section title="Where your bread is kept">
+    <Section title={words.whereYourBreadIsKept}>
       <p>
-        <code>{data.folder}</code>, {(data.size / mega).toFixed(1)} MB. {(data.free / giga).toFixed(0)} GB are free beside it.
+        <code>{data.folder}</code>
+        {', '}
+        {words.mbGbAreFreeBeside((data.size / mega).toFixed(1), (data.free / giga).toFixed(0))}
       </p>
       <p>
-        {last ? `Last copy: ${dayAndTime(last.at)}; ${data.copies.length} in all, in its folder “copies”.` : 'No copy yet.'} One
-        is made each day, and before each update.
+        {last ? words.lastCopyInAllIn(dayAndTime(last.at), data.copies.length) : words.noCopyYet} {words.oneIsMadeEachDay}
       </p>
       <div className="buttons-row">
         <button type="button" className="button" disabled={busy} onClick={() => void make(undefined)}>
-          Make a copy now
+          {words.makeACopyNow}
         </button>
         {data.copies.length + data.aside.length > 0 && (
           <button type="button" className="button" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-            Put a copy back
+            {words.putACopyBack}
           </button>
         )}
       </div>
@@ -58,37 +60,35 @@ function Copies({ kept }: { kept: Schemas['WhereKeptView'] }) {
   const [wanted, setWanted] = useState<Schemas['Copy'] | null>(null);
   const [said, say] = useState('');
   const all = [
-    ...kept.copies.map((copy) => ({ copy, called: `Copy of ${dayAndTime(copy.at)}` })),
-    ...kept.aside.map((copy) => ({ copy, called: `Set aside ${dayAndTime(copy.at)}` })),
+    ...kept.copies.map((copy) => ({ copy, called: words.copyOf(dayAndTime(copy.at)) })),
+    ...kept.aside.map((copy) => ({ copy, called: words.setAside(dayAndTime(copy.at)) })),
   ];
   async function back(copy: Schemas['Copy']) {
     const { trouble } = await putBack.make(copy.name);
     setWanted(null);
     if (trouble) return say(trouble.title);
-    say('It is put back. The kitchen opens anew …');
+    say(words.itIsPutBackThe);
     await begunAnew();
   }
   return (
     <>
-      <ul className={css.copies} aria-label="Copies">
+      <ul className={css.copies} aria-label={words.copies}>
         {all.map(({ copy, called }) => (
           <li key={copy.name}>
-            <span>
-              {called}, {(copy.size / mega).toFixed(1)} MB
-            </span>
+            <span>{words.mb(called, (copy.size / mega).toFixed(1))}</span>
             {wanted?.name === copy.name ? (
               <div className="buttons-row">
-                <span>Everything as it is now is set aside, and can be put back the same way.</span>
+                <span>{words.everythingAsItIsNow}</span>
                 <button type="button" className="button do" disabled={putBack.busy} onClick={() => void back(copy)}>
-                  Put it back
+                  {words.putItBack}
                 </button>
                 <button type="button" className="button" onClick={() => setWanted(null)}>
-                  Leave it
+                  {words.leaveIt}
                 </button>
               </div>
             ) : (
-              <button type="button" className="button small" onClick={() => setWanted(copy)} aria-label={`Put back: ${called}`}>
-                Put back
+              <button type="button" className="button small" onClick={() => setWanted(copy)} aria-label={words.putBack(called)}>
+                {words.putBackShort}
               </button>
             )}
           </li>
@@ -104,22 +104,22 @@ function Everything() {
   const [said, say] = useState('');
   async function take(file: File | undefined) {
     if (!file) return;
-    say('It is being read …');
+    say(words.itIsBeingRead);
     const { answer, trouble } = await bring.make(file);
     if (trouble) return say(trouble.title);
-    say(answer.beginsAnew ? `${answer.said} The kitchen opens anew …` : answer.said);
+    say(answer.beginsAnew ? words.theKitchenOpensAnew(answer.said) : answer.said);
     if (answer.beginsAnew) await begunAnew();
   }
   return (
     <>
-      <h3>Everything to take along</h3>
-      <p>Doughs, bakes and kitchen as one file, with tables for a spreadsheet. One from elsewhere is merged, nothing doubled.</p>
+      <h3>{words.everythingToTakeAlong}</h3>
+      <p>{words.doughsBakesAndKitchenAs}</p>
       <div className="buttons-row">
         <a className="button" href="/api/archive" download>
-          Take everything along
+          {words.takeEverythingAlong}
         </a>
         <label className={`button ${css.file}`}>
-          Bring a file
+          {words.bringAFile}
           <input
             type="file"
             accept=".zip,application/zip"

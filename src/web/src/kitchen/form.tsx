@@ -5,6 +5,7 @@ import type { Schemas } from '../api/http';
 import { Field } from '../parts/Field';
 import { NumberInput } from '../parts/NumberInput';
 import { useUnits, type Quantity } from '../parts/units';
+import * as words from './words';
 import css from './kitchen.module.css';
 
 /** What the server refused; every field shows its own. */
@@ -36,7 +37,7 @@ function NumberField({
     <Field
       id={idOf(at)}
       label={of ? `${label}, ${shown[of].name}` : label}
-      hint={usual != null && value === usual ? 'usual' : undefined}
+      hint={usual != null && value === usual ? words.usual : undefined}
       problem={problem}
     >
       <NumberInput id={idOf(at)} {...quantity} onChange={(v) => onChange(v === null ? null : v * (of ? 1 : times))} />
@@ -55,7 +56,7 @@ export function NumOrNone({ set, ...field }: Place & AsShown & { set: (value: nu
 }
 
 export function Name({
-  label = 'Name',
+  label = words.name,
   at,
   value,
   set,
@@ -98,14 +99,14 @@ export function Section({ title, usedBy, children }: { title: string; usedBy?: s
     <section className={css.kitchenSection} aria-label={title}>
       <h2 tabIndex={-1}>{title}</h2>
       {children}
-      {usedBy && <p className="muted">Used by: {usedBy}.</p>}
+      {usedBy && <p className="muted">{words.usedBy(usedBy)}</p>}
     </section>
   );
 }
 
 export function Drop({ what, drop }: { what: string; drop: () => void }) {
   return (
-    <button className="button small" aria-label={`Remove ${what}`} onClick={drop}>
+    <button className="button small" aria-label={words.remove(what)} onClick={drop}>
       ×
     </button>
   );

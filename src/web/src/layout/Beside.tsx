@@ -1,11 +1,12 @@
 // In the way of what is planned already: said, and the whole day laid out around it in one touch.
 import type { Schemas } from '../api/http';
 import { clockTime } from '../api/clock';
+import * as words from './words';
 import css from './layout.module.css';
 
 export function Beside({ beside, keep }: { beside: Schemas['BesideView']; keep: () => void }) {
   return (
-    <section aria-label="Beside the rest of the day" className={css.beside}>
+    <section aria-label={words.besideTheRestOfThe} className={css.beside}>
       <ul className="lines">
         {beside.clashes.map((c) => (
           <li key={c.at + c.text} className={c.impossible ? 'late' : ''}>
@@ -14,7 +15,7 @@ export function Beside({ beside, keep }: { beside: Schemas['BesideView']; keep: 
         ))}
       </ul>
       {beside.moves.length > 0 && (
-        <ul className="lines muted" aria-label="What would move">
+        <ul className="lines muted" aria-label={words.whatWouldMove}>
           {beside.moves.map((m) => (
             <li key={m.bake}>
               <b className="num">
@@ -26,13 +27,11 @@ export function Beside({ beside, keep }: { beside: Schemas['BesideView']; keep: 
         </ul>
       )}
       {beside.left.length > 0 && (
-        <p className="muted">Still: {beside.left.map((f) => `${clockTime(f.at)} ${f.text}`).join(' ')}</p>
+        <p className="muted">{words.still(beside.left.map((f) => `${clockTime(f.at)} ${f.text}`).join(' '))}</p>
       )}
       <button className="button do" onClick={keep}>
-        Lay the day out around it
-        <small>
-          start {clockTime(beside.start)}, ready {clockTime(beside.ready)}
-        </small>
+        {words.layTheDayOutAround}
+        <small>{words.startReady(clockTime(beside.start), clockTime(beside.ready))}</small>
       </button>
     </section>
   );

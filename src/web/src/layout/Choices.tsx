@@ -10,6 +10,7 @@ import { CutsThatDoNotAddUp } from './CutsThatDoNotAddUp';
 import { MachineLine } from './MachineLine';
 import type { Chosen, LaidOut } from './useChoice';
 import { WaysList } from './WaysList';
+import * as words from './words';
 
 type Kitchen = Schemas['KitchenView'];
 type Props = { kitchen: Kitchen; chosen: Chosen; laidOut: LaidOut };
@@ -17,8 +18,8 @@ type Props = { kitchen: Kitchen; chosen: Chosen; laidOut: LaidOut };
 const named = (things: { id: string; name: string }[]) => things.map((t) => ({ value: t.id, label: t.name }));
 // A length of time, or none.
 const none = 0;
-const spans = (seconds: number[], without: string, words: (hours: number) => string) =>
-  [none, ...seconds].map((s) => ({ value: s, label: s === none ? without : words(s / 3600) }));
+const spans = (seconds: number[], without: string, said: (hours: number) => string) =>
+  [none, ...seconds].map((s) => ({ value: s, label: s === none ? without : said(s / 3600) }));
 const spanOrNull = (seconds: number) => (seconds === none ? null : seconds);
 
 export function Choices({ doughs, parts, ...at }: Props & { doughs: Schemas['DoughName'][]; parts: Schemas['PartView'][] }) {
@@ -28,10 +29,10 @@ export function Choices({ doughs, parts, ...at }: Props & { doughs: Schemas['Dou
   const { shown } = useUnits();
   const bathed = cuts.some((c) => kitchen.families.find((f) => f.id === c.familyId)?.bathed);
   return (
-    <form className="card fields" onSubmit={(e) => e.preventDefault()} aria-label="Choices">
+    <form className="card fields" onSubmit={(e) => e.preventDefault()} aria-label={words.choices}>
       <When {...at} />
       {!choice.from && (
-        <Field id="dough" label="Dough" wide>
+        <Field id="dough" label={words.dough} wide>
           <Select
             id="dough"
             value={chosen.doughId}
@@ -56,7 +57,7 @@ export function Choices({ doughs, parts, ...at }: Props & { doughs: Schemas['Dou
       {!choice.from && <WhichMachine {...at} />}
       <WhereToProof {...at} />
       {!choice.from && <Loading {...at} />}
-      <Field id="room" label={`Kitchen ${shown.temperature.name}`} problem={problem('room')}>
+      <Field id="room" label={words.kitchen(shown.temperature.name)} problem={problem('room')}>
         <NumberInput
           id="room"
           of="temperature"
@@ -64,7 +65,7 @@ export function Choices({ doughs, parts, ...at }: Props & { doughs: Schemas['Dou
           onChange={(room) => set({ room })}
         />
       </Field>
-      <Field id="oven" label="Oven" problem={problem('ovenId')}>
+      <Field id="oven" label={words.oven} problem={problem('ovenId')}>
         <Select id="oven" value={choice.ovenId} onChange={(ovenId) => set({ ovenId })} options={named(kitchen.ovens)} />
       </Field>
       {bathed && <Bath {...at} />}
@@ -75,7 +76,7 @@ export function Choices({ doughs, parts, ...at }: Props & { doughs: Schemas['Dou
         checked={choice.noScale ?? kitchen.noScale}
         onChange={(e) => set({ noScale: e.target.checked === kitchen.noScale ? null : e.target.checked })}
       >
-        Without a scale: cups and spoons
+        {words.withoutAScaleCupsAnd}
       </Checkbox>
     </form>
   );
@@ -93,7 +94,7 @@ function LacksSomething({ chosen: { choice, set }, laidOut: { problem } }: Props
         </span>
       )}
       <Checkbox checked={choice.meant ?? false} onChange={(e) => set({ meant: e.target.checked })}>
-        It is meant so
+        {words.itIsMeantSo}
       </Checkbox>
     </div>
   );
@@ -102,14 +103,14 @@ function LacksSomething({ chosen: { choice, set }, laidOut: { problem } }: Props
 function When({ kitchen, chosen: { choice, set }, laidOut: { layout, problem } }: Props) {
   const { readyBy } = choice;
   return (
-    <Field id="when" label="When" wide problem={problem('readyBy')}>
+    <Field id="when" label={words.when} wide problem={problem('readyBy')}>
       <Segmented
         block
         value={readyBy ? 'by' : 'now'}
         onChange={(v) => set({ readyBy: v === 'by' ? (layout?.roundReady ?? null) : null })}
         options={[
-          { value: 'now', label: 'Start now' },
-          { value: 'by', label: 'Ready by', disabled: !layout && !readyBy },
+          { value: 'now', label: words.startNow },
+          { value: 'by', label: words.readyBy, disabled: !layout && !readyBy },
         ]}
       />
       {readyBy && (
@@ -117,12 +118,12 @@ function When({ kitchen, chosen: { choice, set }, laidOut: { layout, problem } }
           <Input
             id="when"
             type="datetime-local"
-            aria-label="Ready by"
+            aria-label={words.readyBy}
             value={asTyped(readyBy)}
             onChange={(e) => e.target.value && set({ readyBy: typedMoment(e.target.value) })}
           />
           <Select
-            aria-label="How fresh"
+            aria-label={words.howFresh}
             value={choice.fresh ?? none}
             onChange={(fresh) => set({ fresh: spanOrNull(fresh) })}
             options={freshChoices(kitchen.freshes)}
@@ -137,7 +138,7 @@ function WhichMachine({ kitchen, chosen, laidOut: { layout, problem, is } }: Pro
   const { choice, set, setScaleToFit } = chosen;
   const machine = kitchen.machines.find((m) => m.id === choice.machineId);
   return (
-    <Field id="machine" label="Machine" wide problem={problem('machineId')}>
+    <Field id="machine" label={words.machine} wide problem={problem('machineId')}>
       <Select
         id="machine"
         value={choice.machineId}
@@ -146,18 +147,18 @@ function WhichMachine({ kitchen, chosen, laidOut: { layout, problem, is } }: Pro
       />
       {machine && machine.programs.length > 1 && (
         <Select
-          aria-label="Program"
+          aria-label={words.program}
           value={choice.program ?? machine.programs[0]?.name ?? null}
           onChange={(program) => set({ program })}
-          options={machine.programs.map((p) => ({ value: p.name, label: `program ${p.name}` }))}
+          options={machine.programs.map((p) => ({ value: p.name, label: words.programName(p.name) }))}
         />
       )}
       {!machine?.byHand && (
         <Select
-          aria-label="Timer"
+          aria-label={words.timer}
           value={choice.timer ?? none}
           onChange={(timer) => set({ timer: spanOrNull(timer) })}
-          options={spans(kitchen.timers, 'begins at once', (h) => `on its timer, ${h} h later`)}
+          options={spans(kitchen.timers, words.beginsAtOnce, (h) => words.onItsTimerHLater(h))}
         />
       )}
       {problem('timer') && (
@@ -168,14 +169,14 @@ function WhichMachine({ kitchen, chosen, laidOut: { layout, problem, is } }: Pro
       {machine && <MachineLine machine={machine} program={choice.program} />}
       {is('capacity') && (
         <button type="button" className="button" onClick={() => setScaleToFit(true)}>
-          Scale it to fit
+          {words.scaleItToFit}
         </button>
       )}
       {layout && layout.scaled < 1 && (
         <span className="muted">
-          Scaled to {(layout.scaled * 100).toFixed(1)} %.{' '}
+          {words.scaledTo((layout.scaled * 100).toFixed(1))}{' '}
           <button type="button" className="link" onClick={() => setScaleToFit(false)}>
-            Undo
+            {words.undo}
           </button>
         </span>
       )}
@@ -185,13 +186,13 @@ function WhichMachine({ kitchen, chosen, laidOut: { layout, problem, is } }: Pro
 
 function WhereToProof({ kitchen, chosen: { choice, set }, laidOut: { inDay, problem } }: Props) {
   return (
-    <Field id="place" label="Second proof" wide problem={problem('placeId')}>
+    <Field id="place" label={words.secondProof} wide problem={problem('placeId')}>
       <Select id="place" value={choice.placeId} onChange={(placeId) => set({ placeId })} options={named(kitchen.places)} />
       <Select
-        aria-label="In the fridge first"
+        aria-label={words.inTheFridgeFirst}
         value={choice.cold ?? none}
         onChange={(cold) => set({ cold: spanOrNull(cold) })}
-        options={spans(kitchen.colds, 'not in the fridge first', (h) => `${h} h in the fridge first`)}
+        options={spans(kitchen.colds, words.notInTheFridgeFirst, (h) => words.hInTheFridgeFirst(h))}
       />
       {inDay?.placeNote && (
         <span className="late" role="status">
@@ -206,10 +207,10 @@ function Loading({ chosen: { school, setSchool } }: Props) {
   return (
     <div className="wide choices">
       <Checkbox checked={school.bloom ?? false} onChange={(e) => setSchool({ bloom: e.target.checked })}>
-        Bloom the yeast first
+        {words.bloomTheYeastFirst}
       </Checkbox>
       <Checkbox checked={school.holdBack ?? false} onChange={(e) => setSchool({ holdBack: e.target.checked })}>
-        Hold a third of the liquid back
+        {words.holdAThirdOfThe}
       </Checkbox>
     </div>
   );
@@ -217,14 +218,14 @@ function Loading({ chosen: { school, setSchool } }: Props) {
 
 function Bath({ chosen: { choice, set } }: Props) {
   return (
-    <Field id="bath" label="Soda">
+    <Field id="bath" label={words.soda}>
       <Select
         id="bath"
         value={choice.bath ?? 'in-the-pot'}
         onChange={(bath) => set({ bath })}
         options={[
-          { value: 'in-the-pot', label: 'in the boiling pot' },
-          { value: 'dip-after-boil', label: 'plain boil, then a dip' },
+          { value: 'in-the-pot', label: words.inTheBoilingPot },
+          { value: 'dip-after-boil', label: words.plainBoilThenADip },
         ]}
       />
     </Field>
@@ -245,7 +246,7 @@ function ByHand({ kitchen, chosen: { choice, set }, laidOut: { problem } }: Prop
   const rises = choice.after?.bulk;
   return (
     <>
-      <Field id="knead" label="Kneaded, min" problem={problem('knead')}>
+      <Field id="knead" label={words.kneadedMin} problem={problem('knead')}>
         <NumberInput
           id="knead"
           value={choice.knead == null ? null : choice.knead / minute}
@@ -253,7 +254,7 @@ function ByHand({ kitchen, chosen: { choice, set }, laidOut: { problem } }: Prop
           placeholder={usual('knead')}
         />
       </Field>
-      <Field id="rises" label="Rises in its bowl, min" problem={problem('after.bulk')}>
+      <Field id="rises" label={words.risesInItsBowlMin} problem={problem('after.bulk')}>
         <NumberInput
           id="rises"
           value={rises == null ? null : rises / minute}
@@ -276,16 +277,16 @@ function InTheBowl({
   const { folds } = choice;
   return (
     <>
-      <Field id="bowl" label="The bowl stands">
+      <Field id="bowl" label={words.theBowlStands}>
         <Select
           id="bowl"
-          aria-label="Where the bowl stands"
+          aria-label={words.whereTheBowlStands}
           value={choice.bowlPlaceId ?? kitchen.bowlPlaces[0]?.id ?? null}
           onChange={(bowlPlaceId) => set({ bowlPlaceId })}
           options={named(kitchen.bowlPlaces)}
         />
       </Field>
-      <Field id="grown" label="Until it has" problem={problem('grown')}>
+      <Field id="grown" label={words.untilItHas} problem={problem('grown')}>
         <Select
           id="grown"
           value={choice.grown ?? 1}
@@ -293,17 +294,17 @@ function InTheBowl({
           options={kitchen.grows.map((g) => ({ value: g.by, label: g.name }))}
         />
       </Field>
-      <Field id="folds" label="Folded, times" problem={problem('folds.count')}>
+      <Field id="folds" label={words.foldedTimes} problem={problem('folds.count')}>
         <NumberInput
           id="folds"
           digits={0}
           value={folds?.count ?? null}
           onChange={(count) => set({ folds: count ? { count, gap: folds?.gap ?? kitchen.usualFolds.gap } : null })}
-          placeholder="not"
+          placeholder={words.not}
         />
       </Field>
       {folds && (
-        <Field id="fold-gap" label="every, min" problem={problem('folds.gap')}>
+        <Field id="fold-gap" label={words.everyMin} problem={problem('folds.gap')}>
           <NumberInput
             id="fold-gap"
             value={folds.gap / minute}
@@ -319,20 +320,20 @@ function AfterTheMachine({ kitchen, chosen: { choice, set }, laidOut: { problem 
   const { early, bulk } = { early: false, bulk: 0, ...choice.after };
   const at = kitchen.afters.findIndex(({ after }) => after.early === early && after.bulk === bulk);
   return (
-    <Field id="after" label="After the cycle" wide problem={problem('after.bulk')}>
+    <Field id="after" label={words.afterTheCycle} wide problem={problem('after.bulk')}>
       <Select
         id="after"
         value={at}
         onChange={(i) => i !== at && set({ after: kitchen.afters[i]?.after ?? null })}
         options={[
           ...kitchen.afters.map((a, value) => ({ value, label: a.name })),
-          ...(at < 0 ? [{ value: at, label: `${bulk / 60} min in a bowl` }] : []),
+          ...(at < 0 ? [{ value: at, label: words.minInABowl(bulk / 60) }] : []),
         ]}
       />
       {bulk > 0 && (
         <>
           <NumberInput
-            aria-label="Minutes in the bowl"
+            aria-label={words.minutesInTheBowl}
             value={bulk / 60}
             onChange={(minutes) => minutes && set({ after: { early, bulk: minutes * 60 } })}
           />

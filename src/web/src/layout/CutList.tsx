@@ -6,6 +6,7 @@ import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { capital, shown, useUnits } from '../parts/units';
 import { CutMore, waits } from './CutMore';
+import * as words from './words';
 import css from './layout.module.css';
 
 export type CutChoice = Schemas['CutChoice'];
@@ -45,11 +46,11 @@ export function CutList({
         const oven = kitchen.ovens.find((o) => o.id === (cut.ovenId ?? ovenId)) ?? kitchen.ovens[0];
         const later = waits.find(([keep]) => keep === cut.keep)?.[1];
         return (
-          <fieldset key={i} className={css.cut} style={{ borderColor: cutHue(i) }} aria-label={`Cut ${i + 1}`}>
+          <fieldset key={i} className={css.cut} style={{ borderColor: cutHue(i) }} aria-label={words.cut(i + 1)}>
             <div className={css.cutWhat}>
               <Field
                 id={`family${i}`}
-                label={`Becomes${mark(i)}`}
+                label={words.becomes(mark(i))}
                 problem={problem(`cuts[${i}].familyId`) ?? problem(`cuts[${i}]`)}
               >
                 <Select
@@ -58,19 +59,19 @@ export function CutList({
                   onChange={(id) => set(cuts.map((c, k) => (k === i ? (id === fridge ? {} : { familyId: id }) : c)))}
                   options={[
                     ...kitchen.families.map((f) => ({ value: f.id, label: f.name })),
-                    ...(i > 0 ? [{ value: fridge, label: 'kept in the fridge' }] : []),
+                    ...(i > 0 ? [{ value: fridge, label: words.keptInTheFridge }] : []),
                   ]}
                 />
               </Field>
               {cuts.length > 1 && (
-                <Button aria-label={`Leave out cut ${i + 1}`} type="text" onClick={() => set(cuts.filter((_, k) => k !== i))}>
+                <Button aria-label={words.leaveOutCut(i + 1)} type="text" onClick={() => set(cuts.filter((_, k) => k !== i))}>
                   ✕
                 </Button>
               )}
             </div>
             <div className={css.cutMuch}>
               {!kept && (
-                <Field id={`pieces${i}`} label={`Pieces${mark(i)}`} problem={problem(`cuts[${i}].pieces`)}>
+                <Field id={`pieces${i}`} label={words.pieces(mark(i))} problem={problem(`cuts[${i}].pieces`)}>
                   <NumberInput
                     id={`pieces${i}`}
                     value={cut.pieces ?? null}
@@ -82,7 +83,7 @@ export function CutList({
               )}
               <Field
                 id={`each${i}`}
-                label={kept ? `${capital(unit.mass.long)} kept` : `${unit.mass.long} each${mark(i)}`}
+                label={kept ? words.kept(capital(unit.mass.long)) : words.each(unit.mass.long, mark(i))}
                 problem={problem(`cuts[${i}].each`) ?? problem(`cuts[${i}].share`)}
               >
                 <NumberInput
@@ -95,7 +96,7 @@ export function CutList({
               </Field>
               {kept && (
                 <Segmented
-                  aria-label="Share kept"
+                  aria-label={words.shareKept}
                   value={cut.share ? Math.round(cut.share * 100) : 0}
                   onChange={(percent) =>
                     change(
@@ -124,8 +125,12 @@ export function CutList({
                   {later
                     ? capital(later)
                     : found?.heat && oven
-                      ? `Oven, wash, pan: ${shown(oven.dial, found.heat)}, ${kitchen.washes.find((w) => w.id === found.wash)?.name ?? ''}${found.pans[0] ? `, ${found.pans[0].name.toLowerCase()}` : ''}`
-                      : 'Oven, wash, pan'}
+                      ? words.ovenWashPan(
+                          shown(oven.dial, found.heat),
+                          kitchen.washes.find((w) => w.id === found.wash)?.name ?? '',
+                          found.pans[0] ? `, ${found.pans[0].name.toLowerCase()}` : '',
+                        )
+                      : words.ovenWashPan2}
                 </button>
                 {open === i && (
                   <CutMore
@@ -151,7 +156,7 @@ export function CutList({
           onClick={() => set([...cuts, { familyId: kitchen.families[0]?.id ?? null }])}
           disabled={cuts.length >= kitchen.mostCuts}
         >
-          Another shape
+          {words.anotherShape}
         </button>
         {!cuts.some((c) => !c.familyId) && (
           <button
@@ -159,7 +164,7 @@ export function CutList({
             className="button small quiet"
             onClick={() => set([...cuts, cuts.some((c) => !c.pieces && !c.each) ? { share: 1 / 3 } : {}])}
           >
-            Keep some cold
+            {words.keepSomeCold}
           </button>
         )}
       </div>
@@ -182,7 +187,7 @@ export function CutBar({ cuts }: { cuts: CutView[] }) {
         width="100%"
         height={46}
         role="img"
-        aria-label={`The dough: ${said}`}
+        aria-label={words.theDough(said)}
       >
         <defs>
           <clipPath id="whole-dough">

@@ -4,6 +4,7 @@ import type { Schemas } from '../api/http';
 import { NumberInput } from '../parts/NumberInput';
 import { Field } from '../parts/Field';
 import { shown, useUnits } from '../parts/units';
+import * as words from './words';
 import css from './layout.module.css';
 
 type CutChoice = Schemas['CutChoice'];
@@ -11,14 +12,14 @@ type CutView = Schemas['CutView'];
 
 /** Shaped now, and baked another day. */
 export const waits: [Schemas['ShapedIn'], string][] = [
-  ['fridge', 'shaped, into the fridge'],
-  ['freezer', 'shaped, into the freezer'],
+  ['fridge', words.shapedIntoTheFridge],
+  ['freezer', words.shapedIntoTheFreezer],
 ];
 
 const slashes: [Schemas['Slashes'], string][] = [
   ['none', 'none'],
-  ['cross', 'a cross'],
-  ['long', 'one long'],
+  ['cross', words.aCross],
+  ['long', words.oneLong],
   ['diagonals', 'slanting'],
 ];
 const aMinute = 60;
@@ -38,15 +39,15 @@ export function CutMore({ ovenId, ...at }: Props & { ovenId: string }) {
   const mark = i === 0 ? '' : ` ${i + 1}`;
   return (
     <div className={css.cutMore}>
-      <Field id={`keep${i}`} label={`Baked${mark}`} problem={problem(`cuts[${i}].keep`)}>
+      <Field id={`keep${i}`} label={words.baked(mark)} problem={problem(`cuts[${i}].keep`)}>
         <Select
           id={`keep${i}`}
           popupMatchSelectWidth={false}
           value={(cut.keep ?? '') as string}
           onChange={(keep) => change({ keep: waits.find(([k]) => k === keep)?.[0] ?? null })}
           options={[
-            { value: '', label: 'with the rest' },
-            ...waits.map(([value, label]) => ({ value: value as string, label: `another day: ${label}` })),
+            { value: '', label: words.withTheRest },
+            ...waits.map(([value, label]) => ({ value: value as string, label: words.anotherDay(label) })),
           ]}
         />
       </Field>
@@ -64,7 +65,7 @@ function Today({ cut, found, kitchen, i, ovenId, parts, change, problem }: Props
   return (
     <>
       {kitchen.ovens.length > 1 && (
-        <Field id={`oven${i}`} label={`Baked in${mark}`} problem={problem(`cuts[${i}].ovenId`)}>
+        <Field id={`oven${i}`} label={words.bakedIn(mark)} problem={problem(`cuts[${i}].ovenId`)}>
           <Select
             id={`oven${i}`}
             value={cut.ovenId ?? ovenId}
@@ -74,7 +75,7 @@ function Today({ cut, found, kitchen, i, ovenId, parts, change, problem }: Props
         </Field>
       )}
       {oven && (
-        <Field id={`heat${i}`} label={`Oven ${oven.dial.name}${mark}`} problem={problem(`cuts[${i}].heat`)}>
+        <Field id={`heat${i}`} label={words.ovenName(oven.dial.name, mark)} problem={problem(`cuts[${i}].heat`)}>
           <NumberInput id={`heat${i}`} of="temperature" unit={oven.dial} value={heat} onChange={(to) => change({ heat: to })} />
         </Field>
       )}
@@ -82,12 +83,14 @@ function Today({ cut, found, kitchen, i, ovenId, parts, change, problem }: Props
         <div className={css.cutSchools}>
           {found?.schools.map((s) => (
             <button key={s.heat} type="button" className="button small quiet" onClick={() => change({ heat: s.heat })}>
-              {oven ? shown(oven.dial, s.heat) : ''}, {Math.round(s.likely / 60)} min: {s.hotter ? 'softer' : 'crisper'}
+              {oven ? shown(oven.dial, s.heat) : ''}
+              {', '}
+              {words.min(Math.round(s.likely / 60))} {s.hotter ? words.softer : words.crisper}
             </button>
           ))}
         </div>
       )}
-      <Field id={`wash${i}`} label={`Wash${mark}`} problem={problem(`cuts[${i}].washId`)}>
+      <Field id={`wash${i}`} label={words.wash(mark)} problem={problem(`cuts[${i}].washId`)}>
         <Select
           id={`wash${i}`}
           value={cut.washId ?? found?.wash ?? null}
@@ -95,7 +98,7 @@ function Today({ cut, found, kitchen, i, ovenId, parts, change, problem }: Props
           options={kitchen.washes.map((w) => ({ value: w.id, label: w.name }))}
         />
       </Field>
-      <Field id={`pan${i}`} label={`Pan${mark}`} problem={problem(`cuts[${i}].panId`)}>
+      <Field id={`pan${i}`} label={words.pan(mark)} problem={problem(`cuts[${i}].panId`)}>
         <Select
           popupMatchSelectWidth={false}
           id={`pan${i}`}
@@ -104,30 +107,30 @@ function Today({ cut, found, kitchen, i, ovenId, parts, change, problem }: Props
           options={[
             {
               value: '',
-              label: found?.pans[0] ? `best: ${found.pans[0].name.toLowerCase()}` : 'nothing here holds it',
+              label: found?.pans[0] ? `best: ${found.pans[0].name.toLowerCase()}` : words.nothingHereHoldsIt,
             },
             ...(found?.pans ?? []).map((p) => ({
               value: p.id,
-              label: `${p.name}: ${p.pans}, ${p.loads === 1 ? '1 load' : `${p.loads} loads`}`,
+              label: `${p.name}: ${p.pans}, ${p.loads === 1 ? '1 load' : words.loads(p.loads)}`,
             })),
           ]}
         />
       </Field>
-      <Field id={`cold${i}`} label={`Fridge first${mark}`} problem={problem(`cuts[${i}].cold`)}>
+      <Field id={`cold${i}`} label={words.fridgeFirst(mark)} problem={problem(`cuts[${i}].cold`)}>
         <Select
           id={`cold${i}`}
           value={cut.cold ?? 0}
           onChange={(cold) => change({ cold: cold || null })}
           options={[0, ...kitchen.colds].map((cold) => ({
             value: cold,
-            label: cold === 0 ? 'with the rest' : `${cold / 3600} h, baked later`,
+            label: cold === 0 ? words.withTheRest : words.hBakedLater(cold / 3600),
           }))}
         />
       </Field>
       <HowMade cut={cut} found={found} kitchen={kitchen} i={i} parts={parts} change={change} problem={problem} />
-      <Field id={`touching${i}`} label="Set">
+      <Field id={`touching${i}`} label={words.set}>
         <Segmented
-          aria-label="Set"
+          aria-label={words.set}
           value={cut.touching === true ? 'touching' : cut.touching === false ? 'apart' : 'usual'}
           onChange={(v) => change({ touching: v === 'usual' ? null : v === 'touching' })}
           options={['usual', 'touching', 'apart']}
@@ -148,7 +151,7 @@ function HowMade({ cut, found, kitchen, i, parts, change, problem }: Props) {
   return (
     <>
       {family?.form === 'log' && (
-        <Field id={`long${i}`} label={`Long, ${length}${mark}`} problem={problem(`cuts[${i}].long`)}>
+        <Field id={`long${i}`} label={words.long(length, mark)} problem={problem(`cuts[${i}].long`)}>
           <NumberInput
             id={`long${i}`}
             of="length"
@@ -159,7 +162,7 @@ function HowMade({ cut, found, kitchen, i, parts, change, problem }: Props) {
         </Field>
       )}
       {family?.rolled && (
-        <Field id={`thick${i}`} label={`Rolled, ${length}${mark}`} problem={problem(`cuts[${i}].thick`)}>
+        <Field id={`thick${i}`} label={words.rolled(length, mark)} problem={problem(`cuts[${i}].thick`)}>
           <NumberInput
             id={`thick${i}`}
             of="length"
@@ -170,7 +173,7 @@ function HowMade({ cut, found, kitchen, i, parts, change, problem }: Props) {
         </Field>
       )}
       {family?.form === 'ring' && (
-        <Field id={`ring${i}`} label={`Ring, ${length}${mark}`} problem={problem(`cuts[${i}].ring`)}>
+        <Field id={`ring${i}`} label={words.ring(length, mark)} problem={problem(`cuts[${i}].ring`)}>
           <NumberInput
             id={`ring${i}`}
             of="length"
@@ -181,7 +184,7 @@ function HowMade({ cut, found, kitchen, i, parts, change, problem }: Props) {
         </Field>
       )}
       {(family?.form === 'log' || found?.scored) && (
-        <Field id={`slashes${i}`} label={`Slashed${mark}`}>
+        <Field id={`slashes${i}`} label={words.slashed(mark)}>
           <Select
             id={`slashes${i}`}
             value={cut.slashes ?? found?.slashes ?? null}
@@ -190,7 +193,7 @@ function HowMade({ cut, found, kitchen, i, parts, change, problem }: Props) {
           />
         </Field>
       )}
-      <Field id={`rest${i}`} label={`Balls rest, min${mark}`} problem={problem(`cuts[${i}].rest`)}>
+      <Field id={`rest${i}`} label={words.ballsRestMin(mark)} problem={problem(`cuts[${i}].rest`)}>
         <NumberInput
           id={`rest${i}`}
           value={cut.rest == null ? null : cut.rest / aMinute}
@@ -200,7 +203,7 @@ function HowMade({ cut, found, kitchen, i, parts, change, problem }: Props) {
       </Field>
       {put.length > 0 && (
         <fieldset className={`wide ${css.gets}`}>
-          <legend>It gets{mark}</legend>
+          <legend>{words.itGets(mark)}</legend>
           {put.map(({ p, number }) => (
             <Checkbox
               key={number}

@@ -1,5 +1,6 @@
 // Cuts that do not add up to the dough, and what can be done about it.
 import type { Chosen, LaidOut } from './useChoice';
+import * as words from './words';
 
 export function CutsThatDoNotAddUp({ chosen, laidOut }: { chosen: Chosen; laidOut: LaidOut }) {
   const { cuts, setCuts, scaleToCuts, setScaleToCuts } = chosen;
@@ -20,23 +21,23 @@ export function CutsThatDoNotAddUp({ chosen, laidOut }: { chosen: Chosen; laidOu
       <span className="choices">
         {scaleToCuts ? (
           <button type="button" className="link" onClick={() => setScaleToCuts(false)}>
-            Leave the dough as it is written
+            {words.leaveTheDoughAsIt}
           </button>
         ) : (
           (over || under) && (
             <button type="button" className="button small" onClick={() => setScaleToCuts(true)}>
-              Scale the dough to these
+              {words.scaleTheDoughToThese}
             </button>
           )
         )}
         {over && (
           <button type="button" className="button small" onClick={() => setCuts([...cuts, {}])}>
-            Keep the rest cold
+            {words.keepTheRestCold}
           </button>
         )}
         {(over || under) && last >= 0 && (
           <button type="button" className="button small" onClick={countFollows}>
-            {under ? 'Fewer of the last' : 'More of the last'}
+            {under ? words.fewerOfTheLast : words.moreOfTheLast}
           </button>
         )}
       </span>

@@ -12,6 +12,7 @@ import { StrandPicture } from '../strands/StrandPicture';
 import { Choices } from './Choices';
 import { Result } from './Result';
 import { useChoice, useLaidOut } from './useChoice';
+import * as words from './words';
 
 export default function LayOut() {
   const [search] = useSearchParams();
@@ -43,7 +44,7 @@ function SameAgain({ bake, ...props }: Props & { bake: string }) {
   const opening = api.useQuery('get', '/api/logbook/{id}/again', { params: { path: { id: bake } } });
   const id = opening.data?.doughId ?? '';
   const dough = api.useQuery('get', '/api/doughs/{id}', { params: { path: { id } } }, { enabled: id !== '' });
-  if (opening.data && id === '') return <p className="card">The dough of this bake is not in the book any more.</p>;
+  if (opening.data && id === '') return <p className="card">{words.theDoughOfThisBake}</p>;
   if (!dough.data || !opening.data)
     return <Loading error={opening.error ?? dough.error} retry={() => void Promise.all([opening.refetch(), dough.refetch()])} />;
   return <Chooser {...props} dough={dough.data} opensWith={opening.data.choice} of={`again/${bake}`} />;
@@ -92,9 +93,9 @@ function Chooser({ kitchen, doughs, dough, opensWith, of = dough.id }: Props & O
         laidOut={laidOut}
       />
       <div className="page">
-        <h1 className="sr">Lay out {dough.name}</h1>
+        <h1 className="sr">{words.layOut(dough.name)}</h1>
         <div className="picture-box" ref={ref}>
-          {layout?.picture && <StrandPicture picture={layout.picture} title="The bake as planned" />}
+          {layout?.picture && <StrandPicture picture={layout.picture} title={words.theBakeAsPlanned} />}
           {trouble && <p className="card problem">{trouble.title}</p>}
         </div>
         {layout && (

@@ -9,6 +9,7 @@ import { PanPicture } from '../shaping/PanPicture';
 import { Beside } from './Beside';
 import { CutBar } from './CutList';
 import { laters } from './WaysList';
+import * as words from './words';
 import css from './layout.module.css';
 
 type Layout = Schemas['LayoutView'];
@@ -63,10 +64,10 @@ function Wakes({ wakes, setReadyBy }: { wakes: Schemas['WakesView']; setReadyBy:
   const { readyBy } = wakes;
   return (
     <p className={`late ${css.wakes}`} role="status">
-      Somebody would be up at {clockTime(wakes.at)}: {wakes.what}.{' '}
+      {words.somebodyWouldBeUpAt(clockTime(wakes.at), wakes.what)}{' '}
       {readyBy && (
         <button type="button" className="button small" onClick={() => setReadyBy(readyBy)}>
-          Ready by {calendarDay(readyBy)} {clockTime(readyBy)} instead
+          {words.readyByInstead(calendarDay(readyBy), clockTime(readyBy))}
         </button>
       )}
     </p>
@@ -92,7 +93,7 @@ function InShort({
   const [first] = baked;
   const clashes = beside?.clashes ?? [];
   return (
-    <section className="card facts" aria-label="Result">
+    <section className="card facts" aria-label={words.result}>
       {wakes && <Wakes wakes={wakes} setReadyBy={setReadyBy} />}
       <CutBar cuts={layout.cuts} />
       {baked.length === 1 && first && <HowMany layout={layout} cut={first} />}
@@ -105,19 +106,17 @@ function InShort({
       >
         {go}
       </button>
-      {mayCall === 'default' && (
-        <p className="muted">Your browser will ask, once, whether this device may call you when something is due.</p>
-      )}
+      {mayCall === 'default' && <p className="muted">{words.yourBrowserWillAskOnce}</p>}
       {baked.map((c) => c.rings && <Rings key={`rings ${c.name}`} rings={c.rings} />)}
       {waits.map((c) => (
         <p key={c.name} className={c.overProofed ? 'late' : 'muted'}>
-          The {c.name} {c.pieces === 1 ? 'waits' : 'wait'} {span(c.waitsFor * 1000)} for the oven
-          {c.overProofed ? ': over-proofed by then.' : '.'}
+          {words.the(c.name)} {c.pieces === 1 ? words.waits : words.wait} {words.forTheOven(span(c.waitsFor * 1000))}
+          {c.overProofed ? words.overProofedByThen : '.'}
         </p>
       ))}
       {(waits.length > 0 || later !== 'wait') && (
         <Segmented
-          aria-label="Later loads"
+          aria-label={words.laterLoads}
           {...(later ? { value: later } : {})}
           onChange={setLater}
           options={laters.map(([value, label]) => ({ value, label }))}
@@ -135,9 +134,7 @@ function HowMany({ layout, cut }: { layout: Layout; cut: Cut }) {
       <span className="big num">
         {cut.pieces} × {mass(cut.each)}
       </span>
-      {cut.strands > 1
-        ? `${cut.pieces * cut.strands} strands of ${mass(cut.eachStrand)}`
-        : `of about ${mass(layout.dough)} dough`}
+      {cut.strands > 1 ? words.strandsOf(cut.pieces * cut.strands, mass(cut.eachStrand)) : words.ofAboutDough(mass(layout.dough))}
     </span>
   );
 }
@@ -147,9 +144,9 @@ function Ready({ layout }: { layout: Layout }) {
     <span>
       <span className="big num">{clockTime(layout.ready)}</span>
       {layout.lateBy > 0 ? (
-        <span className="late">{span(layout.lateBy * 1000)} later than wanted</span>
+        <span className="late">{words.laterThanWanted(span(layout.lateBy * 1000))}</span>
       ) : (
-        `ready ${calendarDay(layout.ready)}, start ${clockTime(layout.start)}`
+        words.readyStart(calendarDay(layout.ready), clockTime(layout.start))
       )}
     </span>
   );
@@ -162,23 +159,25 @@ function ProofAndBake({ cut, recipe, times, take }: Pick<Props, 'recipe' | 'time
     <>
       <span>
         <span className="big num">{bestProof === null ? '?' : span(bestProof * 1000)}</span>
-        {bestProof === null ? 'it does not rise here' : 'second proof'}
+        {bestProof === null ? words.itDoesNotRiseHere : words.secondProof2}
         {proofTimes && (
-          <WhoseTime what="Second proof" times={proofTimes} taken={times.proof} take={(proof) => take({ ...times, proof })} />
+          <WhoseTime
+            what={words.secondProof}
+            times={proofTimes}
+            taken={times.proof}
+            take={(proof) => take({ ...times, proof })}
+          />
         )}
       </span>
       {bake && (
         <span>
           <span className="big num">{span(bake.likely * 1000)}</span>
-          bake, look at {span(bake.firstLook * 1000)}
+          {words.bakeLookAt(span(bake.firstLook * 1000))}
           {recipe?.heat && cut.heat !== null && recipe.heat !== cut.heat && (
-            <small className="muted">
-              {' '}
-              recipe {heat(recipe.heat)}, here {heat(cut.heat)}
-            </small>
+            <small className="muted"> {words.recipeHere(heat(recipe.heat), heat(cut.heat))}</small>
           )}
           {bakeTimes && (
-            <WhoseTime what="Bake" times={bakeTimes} taken={times.bake} take={(to) => take({ ...times, bake: to })} />
+            <WhoseTime what={words.bake} times={bakeTimes} taken={times.bake} take={(to) => take({ ...times, bake: to })} />
           )}
         </span>
       )}
@@ -199,13 +198,13 @@ function WhoseTime({
   take: (time: number | null) => void;
 }) {
   const times = [
-    { value: middle, label: `recipe ${lasting(recipe)}` },
-    { value: reckoned, label: `reckoned ${span(reckoned * 1000)}` },
-    { value: both, label: `both ${span(joined * 1000)}` },
+    { value: middle, label: words.recipe(lasting(recipe)) },
+    { value: reckoned, label: words.reckoned(span(reckoned * 1000)) },
+    { value: both, label: words.both(span(joined * 1000)) },
   ];
   return (
     <Segmented
-      aria-label={`${what}: whose time`}
+      aria-label={words.whoseTime(what)}
       value={taken ?? both}
       onChange={(time) => take(time === both ? null : time)}
       options={times}
@@ -221,8 +220,10 @@ function Rings({ rings }: { rings: NonNullable<Cut['rings']> }) {
   const [sheet, ...scraps] = rings.perRolling;
   return (
     <p className="muted">
-      {length(rings.thick)} thick, with a ring of {length(rings.ring)}: {sheet} from the sheet
-      {scraps.length > 0 && `, ${scraps.join(' and ')} from the scraps`}; {mass(rings.scrap)} over.
+      {words.thickWithARingOf(length(rings.thick), length(rings.ring))} {sheet} {words.fromTheSheet}
+      {scraps.length > 0 && words.fromTheScraps(scraps.join(' and '))}
+      {'; '}
+      {words.over(mass(rings.scrap))}
     </p>
   );
 }
@@ -231,13 +232,13 @@ function WeighIn({ layout, into, writeHint }: Pick<Props, 'layout' | 'into' | 'w
   const { mass } = useUnits();
   return (
     <section className="card">
-      <h2>Weigh in, in this order</h2>
+      <h2>{words.weighInInThisOrder}</h2>
       <table className="plain">
         <thead>
           <tr>
-            <th>Ingredient</th>
-            <th className="num">weigh in</th>
-            <th className="num">in the {into}</th>
+            <th>{words.ingredient}</th>
+            <th className="num">{words.weighIn}</th>
+            <th className="num">{words.inThe(into)}</th>
           </tr>
         </thead>
         <tbody>
@@ -255,15 +256,15 @@ function WeighIn({ layout, into, writeHint }: Pick<Props, 'layout' | 'into' | 'w
       {layout.before.length > 0 && <p className="muted">{layout.before.join(' ')}</p>}
       {layout.hint && (
         <button type="button" className="button small" onClick={writeHint}>
-          Write it into the recipe
+          {words.writeItIntoTheRecipe}
           <small>{layout.hint}</small>
         </button>
       )}
-      {layout.addIns.length > 0 && <p>At the beep: {layout.addIns.join(', ')}.</p>}
+      {layout.addIns.length > 0 && <p>{words.atTheBeep(layout.addIns.join(', '))}</p>}
       {layout.sideJobs.map((p, i) => (
         <p key={i} className={css.named}>
           {p.name}: {mass(p.total)}
-          {p.kind === 'wash' || p.each === p.total ? '' : `, ${mass(p.each)} for each`}.
+          {p.kind === 'wash' || p.each === p.total ? '' : words.forEach(mass(p.each))}.
         </p>
       ))}
     </section>
@@ -273,7 +274,7 @@ function WeighIn({ layout, into, writeHint }: Pick<Props, 'layout' | 'into' | 'w
 function Cautions({ layout }: { layout: Layout }) {
   return (
     <section className="card">
-      <h2>Worth a caution</h2>
+      <h2>{words.worthACaution}</h2>
       <ul className="lines">
         {layout.formula.checks.map((c) => (
           <li key={c.code}>{c.reason}</li>
@@ -291,15 +292,15 @@ function WhereTheyGo({ layout, baked, recipe, onOneTray }: Pick<Props, 'layout' 
   if (!baked.some((c) => c.pans.length > 0 || c.wouldHold)) return null;
   return (
     <section className="card">
-      <h2>Where they go</h2>
-      {recipe?.pan && <p className="muted">The recipe says: {panSaid(recipe.pan, length)}.</p>}
+      <h2>{words.whereTheyGo}</h2>
+      {recipe?.pan && <p className="muted">{words.theRecipeSays(panSaid(recipe.pan, length))}</p>}
       {baked.map((cut, i) => {
         const [pan] = cut.pans;
         return pan ? (
           <OnPan key={i} cut={cut} pan={pan} onOneTray={(panId) => onOneTray(layout.cuts.indexOf(cut), panId)} />
         ) : (
           <p key={i} className="late">
-            Nothing in the kitchen holds the {cut.name}. {cut.wouldHold}
+            {words.nothingInTheKitchenHolds(cut.name)} {cut.wouldHold}
           </p>
         );
       })}
@@ -318,13 +319,18 @@ function OnPan({ cut, pan, onOneTray }: { cut: Cut; pan: Schemas['PanView']; onO
         {pan.pans > 1 ? `${pan.pans} × ` : ''}
         {pan.name}, {length(onPan.tin.length)}
         {cut.roundTin !== null && onPan.touching && (
-          <span className="muted"> · they would fill a round tin of {length(cut.roundTin)}</span>
+          <span className="muted"> {words.theyWouldFillARound(length(cut.roundTin))}</span>
         )}
-        {pan.loads > 1 && <span className="late"> · {pan.loads} loads</span>}
+        {pan.loads > 1 && (
+          <span className="late">
+            {' · '}
+            {words.loads(pan.loads)}
+          </span>
+        )}
         {oneTray && (
           <button type="button" className="button small" onClick={() => onOneTray(oneTray.panId)}>
-            One tray is enough
-            <small>closer together: {span(oneTray.longer * 1000)} longer, soft where they touch</small>
+            {words.oneTrayIsEnough}
+            <small>{words.closerTogetherLongerSoftWhere(span(oneTray.longer * 1000))}</small>
           </button>
         )}
       </figcaption>
@@ -335,10 +341,11 @@ function OnPan({ cut, pan, onOneTray }: { cut: Cut; pan: Schemas['PanView']; onO
 function Hands({ layout }: { layout: Layout }) {
   return (
     <section className="card" aria-labelledby="hands">
-      <h2 id="hands">When your hands are wanted</h2>
+      <h2 id="hands">{words.whenYourHandsAreWanted}</h2>
       <p className="muted">
-        Hands {span(layout.hands.hands * 1000)} in {layout.hands.visits} {layout.hands.visits === 1 ? 'visit' : 'visits'}, longest
-        free gap {span(layout.hands.longestFree * 1000)}.
+        {words.handsIn(span(layout.hands.hands * 1000), layout.hands.visits)}{' '}
+        {layout.hands.visits === 1 ? words.visit : words.visits}
+        {words.longestFreeGap(span(layout.hands.longestFree * 1000))}
       </p>
       <table className="plain">
         <tbody>

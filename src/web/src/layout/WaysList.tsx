@@ -2,31 +2,32 @@
 import { Checkbox, Select } from 'antd';
 import type { Schemas } from '../api/http';
 import { Field } from '../parts/Field';
+import * as words from './words';
 import css from './layout.module.css';
 
 type Ways = Schemas['Ways'];
 
 const covers: [NonNullable<Ways['cover']>, string][] = [
-  ['greased-film', 'greased film'],
-  ['damp-cloth', 'damp cloth'],
-  ['dry-cloth', 'dry cloth'],
+  ['greased-film', words.greasedFilm],
+  ['damp-cloth', words.dampCloth],
+  ['dry-cloth', words.dryCloth],
   ['bare', 'nothing'],
 ];
 const steams: [NonNullable<Ways['steam']>, string][] = [
-  ['tray', 'tray and hot water'],
-  ['stones', 'porous stones'],
+  ['tray', words.trayAndHotWater],
+  ['stones', words.porousStones],
   ['mist', 'spraying'],
   ['none', 'none'],
 ];
 const coolings: [NonNullable<Ways['cooling']>, string][] = [
-  ['rack', 'on a rack: crisp'],
-  ['cloth', 'under a cloth: soft'],
-  ['cooling-oven', 'in the cooling oven'],
+  ['rack', words.onARackCrisp],
+  ['cloth', words.underAClothSoft],
+  ['cooling-oven', words.inTheCoolingOven],
 ];
 export const laters: [Schemas['LaterLoads'], string][] = [
-  ['wait', 'wait their turn'],
-  ['shaped-later', 'shaped later'],
-  ['held-cool', 'held cool first'],
+  ['wait', words.waitTheirTurn],
+  ['shaped-later', words.shapedLater],
+  ['held-cool', words.heldCoolFirst],
 ];
 function options<T extends string>(of: [T, string][]) {
   return of.map(([value, label]) => ({ value, label }));
@@ -48,14 +49,14 @@ export function WaysList({
   const has = (what: (c: Schemas['CutView']) => boolean) => cuts?.some(what) ?? false;
   const early = (label: string, first: boolean, change: (first: boolean) => void) => (
     <Checkbox checked={first} onChange={(e) => change(e.target.checked)}>
-      {label} before the proof
+      {words.beforeTheProof(label)}
     </Checkbox>
   );
   return (
     <details className={`wide ${css.ways}`}>
-      <summary>How you do it: cover, surface, steam, cooling</summary>
+      <summary>{words.howYouDoItCover}</summary>
       <div className={css.waysList}>
-        <Field id="cover" label="Covered with">
+        <Field id="cover" label={words.coveredWith}>
           <Select
             id="cover"
             value={ways.cover ?? usualWays.cover ?? null}
@@ -63,28 +64,28 @@ export function WaysList({
             options={options(covers)}
           />
         </Field>
-        {has((c) => c.washed) && early('Washed', ways.washesFirst ?? false, (washesFirst) => set({ washesFirst }))}
-        {has((c) => c.scored) && early('Scored', ways.scoresFirst ?? false, (scoresFirst) => set({ scoresFirst }))}
+        {has((c) => c.washed) && early(words.washed, ways.washesFirst ?? false, (washesFirst) => set({ washesFirst }))}
+        {has((c) => c.scored) && early(words.scored, ways.scoresFirst ?? false, (scoresFirst) => set({ scoresFirst }))}
         {has((c) => c.steamed) && (
-          <Field id="steam" label="Steam">
+          <Field id="steam" label={words.steam}>
             <Select
               id="steam"
               value={ways.steam ?? usual}
               onChange={(steam) => set({ steam: steam === usual ? null : steam })}
-              options={[{ value: usual, label: 'as usual' }, ...options(steams)]}
+              options={[{ value: usual, label: words.asUsual }, ...options(steams)]}
             />
           </Field>
         )}
-        <Field id="cooling" label="Cools">
+        <Field id="cooling" label={words.cools}>
           <Select
             id="cooling"
             value={ways.cooling ?? usual}
             onChange={(cooling) => set({ cooling: cooling === usual ? null : cooling })}
-            options={[{ value: usual, label: 'as its crust wants' }, ...options(coolings)]}
+            options={[{ value: usual, label: words.asItsCrustWants }, ...options(coolings)]}
           />
         </Field>
         <Checkbox checked={ways.buttered ?? false} onChange={(e) => set({ buttered: e.target.checked })}>
-          Buttered while hot
+          {words.butteredWhileHot}
         </Checkbox>
       </div>
     </details>

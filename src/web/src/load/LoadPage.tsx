@@ -9,6 +9,7 @@ import { Field } from '../parts/Field';
 import { Loading } from '../parts/Loading';
 import { useUnits } from '../parts/units';
 import { Pan } from './Pan';
+import * as words from './words';
 import css from './load.module.css';
 
 export default function LoadPage() {
@@ -43,11 +44,11 @@ function Loader({ dough, kitchen }: { dough: Schemas['DoughView']; kitchen: Sche
 
   return (
     <div className="layout">
-      <form className="card fields" onSubmit={(e) => e.preventDefault()} aria-label="How it is loaded">
+      <form className="card fields" onSubmit={(e) => e.preventDefault()} aria-label={words.howItIsLoaded}>
         <h1 className="wide calm">
           <Link to={`/doughs/${dough.id}`}>{dough.name}</Link>
         </h1>
-        <Field id="machine" label="Machine" wide problem={problem('machineId')}>
+        <Field id="machine" label={words.machine} wide problem={problem('machineId')}>
           <Select
             id="machine"
             value={machineId}
@@ -59,7 +60,7 @@ function Loader({ dough, kitchen }: { dough: Schemas['DoughView']; kitchen: Sche
           />
         </Field>
         {machine && machine.programs.length > 1 && (
-          <Field id="program" label="Program" wide>
+          <Field id="program" label={words.program} wide>
             <Select
               id="program"
               value={program ?? machine.programs[0]?.name ?? null}
@@ -70,18 +71,18 @@ function Loader({ dough, kitchen }: { dough: Schemas['DoughView']; kitchen: Sche
         )}
         <div className="wide choices">
           <Checkbox checked={bloom} onChange={(e) => setSchool([e.target.checked, holdBack, coldPan])}>
-            Bloom the yeast first
+            {words.bloomTheYeastFirst}
           </Checkbox>
           <Checkbox checked={holdBack} onChange={(e) => setSchool([bloom, e.target.checked, coldPan])}>
-            Hold a third of the liquid back
+            {words.holdAThirdOfThe}
           </Checkbox>
           <Checkbox checked={coldPan} onChange={(e) => setSchool([bloom, holdBack, e.target.checked])}>
-            The pan is cold
+            {words.thePanIsCold}
           </Checkbox>
         </div>
         {load && load.chilled.length > 0 && (
           <div className="wide field">
-            <span className="label">Straight from the fridge</span>
+            <span className="label">{words.straightFromTheFridge}</span>
             <div className="choices">
               {load.chilled.map((c) => (
                 <Checkbox
@@ -95,14 +96,14 @@ function Loader({ dough, kitchen }: { dough: Schemas['DoughView']; kitchen: Sche
             </div>
           </div>
         )}
-        <Field id="room" label={`Kitchen ${shown.temperature.name}`} problem={problem('room')}>
+        <Field id="room" label={words.kitchen(shown.temperature.name)} problem={problem('room')}>
           <NumberInput id="room" of="temperature" value={room ?? load?.room ?? null} onChange={setRoom} />
         </Field>
-        <Field id="liquid" label={`Liquid measured ${shown.temperature.name}`} problem={problem('liquid')}>
-          <NumberInput id="liquid" of="temperature" value={liquid} onChange={setLiquid} placeholder="after warming" />
+        <Field id="liquid" label={words.liquidMeasured(shown.temperature.name)} problem={problem('liquid')}>
+          <NumberInput id="liquid" of="temperature" value={liquid} onChange={setLiquid} placeholder={words.afterWarming} />
         </Field>
-        <Field id="delay" label="Timer start in, hours" wide problem={problem('delay') ?? problem('delayHours')}>
-          <NumberInput id="delay" value={delayHours} onChange={setDelay} placeholder="start at once" />
+        <Field id="delay" label={words.timerStartInHours} wide problem={problem('delay') ?? problem('delayHours')}>
+          <NumberInput id="delay" value={delayHours} onChange={setDelay} placeholder={words.startAtOnce} />
         </Field>
       </form>
       {load && <Loaded load={load} />}
@@ -115,50 +116,48 @@ function Loaded({ load }: { load: Schemas['LoadView'] }) {
   const t = load.temperature;
   return (
     <div className="page">
-      <section className="card facts" aria-label="The liquid">
+      <section className="card facts" aria-label={words.theLiquid}>
         {t && (
           <span>
             <span className="big num">{heat(t.liquid)}</span>
-            {load.warms ? 'the liquid; the machine warms the rest' : `the liquid, for a dough of ${heat(t.dough)}`}
+            {load.warms ? words.theLiquidTheMachineWarms : words.theLiquidForADough(heat(t.dough))}
           </span>
         )}
         {t && t.microwaveTime > 5 && (
           <span>
-            <span className="big num">{countdown(t.microwaveTime * 1000)}</span>in the microwave, then measure
+            <span className="big num">{countdown(t.microwaveTime * 1000)}</span>
+            {words.inTheMicrowaveThenMeasure}
           </span>
         )}
         {t?.boiling != null && t.boiling > 1 && (
           <span>
-            <span className="big num">{mass(t.boiling)}</span>boiling water, the rest cold
+            <span className="big num">{mass(t.boiling)}</span>
+            {words.boilingWaterTheRestCold}
           </span>
         )}
-        {t?.isLimited && !load.warms && (
-          <p className="caution tight">
-            As far as the yeast allows: the dough will be {heat(t.dough)}. Rinsing the pan hot helps.
-          </p>
-        )}
+        {t?.isLimited && !load.warms && <p className="caution tight">{words.asFarAsTheYeast(heat(t.dough))}</p>}
         {load.bloomIn !== null && (
           <span>
             <span className="big num">{mass(load.bloomIn)}</span>
-            {load.liquid} at {heat(load.bloomAt.from ?? 0)} to {heat(load.bloomAt.to ?? 0)}, to bloom the yeast in
+            {load.liquid} {words.atToToBloomThe(heat(load.bloomAt.from ?? 0), heat(load.bloomAt.to ?? 0))}
           </span>
         )}
         {load.heldBack !== null && (
           <span>
             <span className="big num">{mass(load.heldBack)}</span>
-            {load.liquid} held back for the check
+            {load.liquid} {words.heldBackForTheCheck}
           </span>
         )}
       </section>
       <div className={css.load}>
-        <section className="card" aria-label="Load list">
+        <section className="card" aria-label={words.loadList}>
           <table className={`plain ${css.loadList}`}>
             <thead>
               <tr>
-                <th>In this order</th>
-                <th className="num">weigh in</th>
-                <th className="num">scale shows</th>
-                {load.steps.some((s) => s.onScale !== null) && <th className="num">with the pan</th>}
+                <th>{words.inThisOrder}</th>
+                <th className="num">{words.weighIn}</th>
+                <th className="num">{words.scaleShows}</th>
+                {load.steps.some((s) => s.onScale !== null) && <th className="num">{words.withThePan}</th>}
               </tr>
             </thead>
             <tbody>
@@ -180,7 +179,8 @@ function Loaded({ load }: { load: Schemas['LoadView'] }) {
           </table>
           {load.addIns.length > 0 && (
             <p>
-              At the beep{load.beep !== null ? `, ${Math.round(load.beep / 60)} min after the start` : ''}:{' '}
+              {words.atTheBeep}
+              {load.beep !== null ? words.minAfterTheStart(Math.round(load.beep / 60)) : ''}:{' '}
               {load.addIns.map((a) => `${mass(a.mass)} ${a.ingredient}`).join(', ')}.
             </p>
           )}
@@ -192,7 +192,7 @@ function Loaded({ load }: { load: Schemas['LoadView'] }) {
               </p>
             ))}
         </section>
-        <section className="card" aria-label="The pan">
+        <section className="card" aria-label={words.thePan}>
           <Pan load={load} />
         </section>
       </div>

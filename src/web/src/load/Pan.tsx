@@ -1,5 +1,6 @@
 // The pan seen from above: what lies where, in the order it went in.
 import type { Schemas } from '../api/http';
+import * as words from './words';
 
 const fill: Record<Schemas['Role'], string> = {
   flour: 'var(--s0-alt)',
@@ -37,12 +38,7 @@ export function Pan({ load }: { load: Schemas['LoadView'] }) {
   const covers = (top.length > 0 ? top : under).map((s) => s.ingredient).join(', ');
   return (
     <figure>
-      <svg
-        viewBox={`0 0 ${w} ${h + 6}`}
-        className="picture narrow-picture"
-        role="img"
-        aria-label={`The pan from above. ${said}.`}
-      >
+      <svg viewBox={`0 0 ${w} ${h + 6}`} className="picture narrow-picture" role="img" aria-label={words.thePanFromAbove(said)}>
         <rect x={4} y={4} width={w - 8} height={h - 8} rx={34} fill="var(--soft-ink)" />
         <rect x={14} y={14} width={w - 28} height={h - 28} rx={26} fill={fill[most(under) ?? 'liquid']} />
         {/* The layer on top leaves a rim of the one below. */}
@@ -81,7 +77,7 @@ export function Pan({ load }: { load: Schemas['LoadView'] }) {
           );
         })}
       </svg>
-      <figcaption className="muted">From above: {covers} on top.</figcaption>
+      <figcaption className="muted">{words.fromAboveOnTop(covers)}</figcaption>
     </figure>
   );
 }

@@ -9,6 +9,7 @@ import { Loading } from '../parts/Loading';
 import { Search } from '../parts/Search';
 import { useLater } from '../parts/useLater';
 import { usePhoto } from './Photo';
+import * as words from './words';
 import css from './logbook.module.css';
 
 const atOnce = 50;
@@ -30,18 +31,18 @@ export default function Logbook() {
   if (data.length === 0 && isAll)
     return (
       <section className="card">
-        <h1>Logbook</h1>
+        <h1>{words.logbook}</h1>
         <p>
-          No bake is over yet. The first one will be here when it is eaten. <Link to="/">To today</Link>
+          {words.noBakeIsOverYet} <Link to="/">{words.toToday}</Link>
         </p>
       </section>
     );
   return (
     <>
       <div className="book-head">
-        <h1>Logbook</h1>
+        <h1>{words.logbook}</h1>
         <Search
-          of="dough, bread, note, day"
+          of={words.doughBreadNoteDay}
           value={search}
           set={(to) => {
             setSearch(to);
@@ -49,16 +50,16 @@ export default function Logbook() {
           }}
         />
         <Choice
-          label="Which"
+          label={words.which}
           value={wanted}
           options={[
-            ['all', 'All'],
-            ['good', 'Good ones'],
+            ['all', words.all],
+            ['good', words.goodOnes],
           ]}
           set={want}
         />
       </div>
-      {data.length === 0 && <p className="card">No bake that is over is like this.</p>}
+      {data.length === 0 && <p className="card">{words.noBakeThatIsOver}</p>}
       {data.map((b) => (
         <article key={b.id} className="card logline">
           <Seen bake={b.id} day={b.finishedAt ? calendarDay(b.finishedAt) : ''} />
@@ -69,9 +70,9 @@ export default function Logbook() {
             <span className="muted">
               {b.what}
               {b.status === 'stopped'
-                ? ' · stopped'
-                : ` · ${b.onTime ? 'on time' : `${span(Math.abs(b.lateBy) * 1000)} ${b.lateBy > 0 ? 'late' : 'early'}`}`}
-              {b.spread !== null ? ` · spread ${weight(b.scale, b.spread)}` : ''}
+                ? words.stopped
+                : ` · ${b.onTime ? words.onTime : `${span(Math.abs(b.lateBy) * 1000)} ${b.lateBy > 0 ? words.late : words.early}`}`}
+              {b.spread !== null ? words.spread(weight(b.scale, b.spread)) : ''}
             </span>
             {b.note && <p className="under">{b.note}</p>}
           </div>
@@ -80,7 +81,7 @@ export default function Logbook() {
       ))}
       {data.length === take && (
         <button type="button" className="button" onClick={() => setTake(take + atOnce)}>
-          Show older ones
+          {words.showOlderOnes}
         </button>
       )}
     </>
@@ -98,7 +99,7 @@ function Seen({ bake, day }: { bake: string; day: string }) {
 }
 
 export const Stars = ({ n }: { n: number }) => (
-  <span className={css.stars} role="img" aria-label={`${n} of 5`}>
+  <span className={css.stars} role="img" aria-label={words.of5(n)}>
     {'★'.repeat(n)}
     {'☆'.repeat(5 - n)}
   </span>

@@ -15,6 +15,7 @@ import { StrandPicture } from '../strands/StrandPicture';
 import { useUnits } from '../parts/units';
 import { Stars } from './Logbook';
 import { Photo } from './Photo';
+import * as words from './words';
 import css from './logbook.module.css';
 
 export default function LogbookPage() {
@@ -34,22 +35,22 @@ export default function LogbookPage() {
       <header className="row on-line">
         <h1>{data.title}</h1>
         <span className="muted">
-          {data.what} · {data.finishedAt ? calendarDay(data.finishedAt) : 'not over yet'}
+          {data.what} · {data.finishedAt ? calendarDay(data.finishedAt) : words.notOverYet}
           {data.source && (
             <>
               {' · '}
-              <Link to={`/doughs/${data.source.id}`}>version {data.source.version} of the dough</Link>
+              <Link to={`/doughs/${data.source.id}`}>{words.versionOfTheDough(data.source.version)}</Link>
             </>
           )}
         </span>
         {data.stars !== null && <Stars n={data.stars} />}
         {data.source && (
           <Link className="button small" to={`/lay-out?again=${id}`}>
-            Same again
+            {words.sameAgain}
           </Link>
         )}
         <a className="button small" href={`/api/archive?id=${id}`} download>
-          As a file
+          {words.asAFile}
         </a>
       </header>
       {data.note && <p className="tight said-big">{data.note}</p>}
@@ -62,14 +63,14 @@ export default function LogbookPage() {
       <Judge page={data} />
       <div className="columns">
         <section className="card">
-          <h2>Plan and what happened</h2>
+          <h2>{words.planAndWhatHappened}</h2>
           <table className="plain">
             <thead>
               <tr>
-                <th>Step</th>
-                <th className="num">plan</th>
-                <th className="num">was</th>
-                <th className="num">min</th>
+                <th>{words.step}</th>
+                <th className="num">{words.plan}</th>
+                <th className="num">{words.was}</th>
+                <th className="num">{words.min}</th>
               </tr>
             </thead>
             <tbody>
@@ -77,7 +78,9 @@ export default function LogbookPage() {
                 <tr key={s.step}>
                   <td>{s.short}</td>
                   <td className="num">{s.planned ? clockTime(s.planned) : ''}</td>
-                  <td className="num">{s.state === 'skipped' ? 'skipped' : s.actual ? clockTime(s.actual) : 'not done'}</td>
+                  <td className="num">
+                    {s.state === 'skipped' ? words.skipped : s.actual ? clockTime(s.actual) : words.notDone}
+                  </td>
                   <td className="num">
                     {s.planned && s.actual ? signed((Date.parse(s.actual) - Date.parse(s.planned)) / 60000) : ''}
                   </td>
@@ -87,15 +90,15 @@ export default function LogbookPage() {
           </table>
         </section>
         <section className="card">
-          <h2>Weights</h2>
+          <h2>{words.weights}</h2>
           <p>
-            Dough {data.dough === null ? 'not weighed' : mass(data.dough)}, about {mass(data.expected)} expected. Added at the
-            check: {data.added}.
+            {words.dough} {data.dough === null ? words.notWeighed : mass(data.dough)}
+            {words.aboutExpectedAddedAtThe(mass(data.expected), data.added)}
           </p>
           {data.parts.some((p) => p.weighed !== null) ? (
             data.cuts.map((cut, c) => <Weights key={c} page={data} cut={cut} parts={data.parts.filter((p) => p.cut === c)} />)
           ) : (
-            <p className="muted">No piece was weighed.</p>
+            <p className="muted">{words.noPieceWasWeighed}</p>
           )}
         </section>
       </div>
@@ -121,7 +124,9 @@ function Weights({ page, cut, parts }: { page: Schemas['LogbookPage']; cut: Sche
         viewBox={`0 0 ${all} 150`}
         width="100%"
         role="img"
-        aria-label={`Weights: ${parts.map((p) => (p.weighed === null ? 'not weighed' : weight(scale, p.weighed))).join(', ')}`}
+        aria-label={words.weightsParts(
+          parts.map((p) => (p.weighed === null ? words.notWeighed : weight(scale, p.weighed))).join(', '),
+        )}
       >
         {parts.map((p, i) => {
           const h = (110 * (p.weighed ?? 0)) / heaviest;
@@ -153,9 +158,8 @@ function Weights({ page, cut, parts }: { page: Schemas['LogbookPage']; cut: Sche
       </svg>
       {weighed.length > 1 && (
         <p>
-          From {figure(scale, lightest)} to {weight(scale, heaviest)}: spread {weight(scale, heaviest - lightest)}.
-          {cut.bakeBetween !== null &&
-            ` Between the lightest and the heaviest lie ${(cut.bakeBetween / 60).toFixed(1)} min in the oven.`}
+          {words.fromToSpread(figure(scale, lightest), weight(scale, heaviest), weight(scale, heaviest - lightest))}
+          {cut.bakeBetween !== null && words.betweenTheLightestAndThe((cut.bakeBetween / 60).toFixed(1))}
         </p>
       )}
     </>
@@ -167,7 +171,7 @@ function WhatIsLeft({ id }: { id: string }) {
   const { data } = api.useQuery('get', '/api/bakes/{id}', { params: { path: { id } } });
   if (!data || data.finish.length === 0) return null;
   return (
-    <section className="card" aria-label="The bread">
+    <section className="card" aria-label={words.theBread}>
       <Finish bake={data} />
     </section>
   );
@@ -178,13 +182,13 @@ function KeptOfIt({ id }: { id: string }) {
   const { data } = api.useQuery('get', '/api/larder/{bake}', { params: { path: { bake: id } } });
   if (!data || data.length === 0) return null;
   return (
-    <section className="card" aria-label="Kept of it">
-      <h2>Kept of it</h2>
+    <section className="card" aria-label={words.keptOfIt}>
+      <h2>{words.keptOfIt}</h2>
       <ul className="lines">
         {data.map((t) => (
           <li key={`${t.cut} ${t.kind}`}>
-            {t.what}, {t.madeInto ? <Link to={`/bench/${t.madeInto}`}>made into another bake</Link> : whereItIs(t)}
-            {t.in !== 'gone' && ` since ${calendarDay(t.since)} ${clockTime(t.since)}`}
+            {t.what}, {t.madeInto ? <Link to={`/bench/${t.madeInto}`}>{words.madeIntoAnotherBake}</Link> : whereItIs(t)}
+            {t.in !== 'gone' && words.since(calendarDay(t.since), clockTime(t.since))}
           </li>
         ))}
       </ul>
@@ -200,7 +204,7 @@ function Judge({ page }: { page: Schemas['LogbookPage'] }) {
   if (!open)
     return (
       <button type="button" className="button at-start" onClick={() => setOpen(true)}>
-        {page.stars === null ? 'Say how it was' : 'Put it otherwise'}
+        {page.stars === null ? words.sayHowItWas : words.putItOtherwise}
       </button>
     );
   return <JudgeAnew page={page} bake={data} done={() => setOpen(false)} />;
@@ -212,9 +216,9 @@ function JudgeAnew({ page, bake, done }: { page: Schemas['LogbookPage']; bake: B
   const [note, setNote] = useState(page.note ?? '');
   const step = page.steps.at(-1)?.step ?? '';
   return (
-    <section className={`card ${css.judge}`} aria-label="How it was">
+    <section className={`card ${css.judge}`} aria-label={words.howItWas}>
       <StarButtons stars={stars} set={setStars} />
-      <label htmlFor="note">For next time</label>
+      <label htmlFor="note">{words.forNextTime}</label>
       <Input.TextArea id="note" rows={2} value={note} onChange={(e) => setNote(e.target.value)} maxLength={2000} />
       <button
         type="button"
@@ -222,7 +226,7 @@ function JudgeAnew({ page, bake, done }: { page: Schemas['LogbookPage']; bake: B
         disabled={stars === 0}
         onClick={() => send({ type: 'reviewed', step, stars, note })}
       >
-        Keep
+        {words.keep}
       </button>
     </section>
   );

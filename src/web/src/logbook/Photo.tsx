@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { useDropPhoto, useKeepPhoto } from '../api/changes';
 import { api } from '../api/http';
+import * as words from './words';
 import css from './logbook.module.css';
 
 // As large as a screen shows it, and as fine as the eye sees. Ours.
@@ -24,17 +25,17 @@ export function Photo({ id, of }: { id: string; of: string }) {
   const take = async (file: File | undefined) => {
     if (!file) return;
     const small = await smaller(file).catch(() => null);
-    if (!small) return setTrouble('This cannot be shown as a picture.');
+    if (!small) return setTrouble(words.thisCannotBeShownAs);
     const { trouble } = await keep.make({ id, photo: small });
     setTrouble(trouble?.title ?? '');
     setVersion(version + 1);
   };
   return (
-    <section className={css.photo} aria-label="Picture of the bread">
+    <section className={css.photo} aria-label={words.pictureOfTheBread}>
       {there && <img src={`${there}?${version}`} alt={of} />}
       <div className="choices">
         <label className="button small">
-          {there ? 'Another picture' : 'Add a picture'}
+          {there ? words.anotherPicture : words.addAPicture}
           <input
             type="file"
             accept="image/*"
@@ -47,7 +48,7 @@ export function Photo({ id, of }: { id: string; of: string }) {
         </label>
         {there && (
           <button type="button" className="button small quiet" onClick={() => void drop.make({ id })}>
-            Remove it
+            {words.removeIt}
           </button>
         )}
       </div>

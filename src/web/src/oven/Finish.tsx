@@ -7,17 +7,18 @@ import { calendarDay, clockTime } from '../api/clock';
 import { NumberInput } from '../parts/NumberInput';
 import { useUnits } from '../parts/units';
 import { BreadPicture } from '../shaping/BreadPicture';
+import * as words from './words';
 import css from './oven.module.css';
 
 export function Finish({ bake }: { bake: BenchView }) {
   if (bake.finish.length === 0) return null;
   return (
-    <section aria-label="Out of the oven" className={css.finish}>
+    <section aria-label={words.outOfTheOven} className={css.finish}>
       {bake.finish.map((f, i) => (
         <Bread key={i} bake={bake.id} f={f} />
       ))}
       <Link className="button small" to={`/labels/${bake.id}`}>
-        Labels to print
+        {words.labelsToPrint}
       </Link>
     </section>
   );
@@ -32,10 +33,10 @@ function Bread({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
         <b>
           {f.pieces} {f.what}
         </b>
-        , about {mass(f.baked)}
-        {f.pieces > 1 && ' each'}. {f.cutAt && `Not cut before ${clockTime(f.cutAt)}.`} {f.cooling}{' '}
-        {f.keepBy && `${f.keepCold ? 'In the fridge' : 'Bagged when cold'} until ${calendarDay(f.keepBy)}`}
-        {f.freezeBy && `, ${f.slices ? 'sliced ' : ''}in the freezer until ${calendarDay(f.freezeBy)}`}.
+        {words.about(mass(f.baked))}
+        {f.pieces > 1 && words.each}. {f.cutAt && words.notCutBefore(clockTime(f.cutAt))} {f.cooling}{' '}
+        {f.keepBy && words.until(f.keepCold ? words.inTheFridge : words.baggedWhenCold, calendarDay(f.keepBy))}
+        {f.freezeBy && words.inTheFreezerUntil(f.slices ? words.sliced : '', calendarDay(f.freezeBy))}.
       </p>
       {f.slices !== null && <Slices bake={bake} f={f} />}
       <Freezer bake={bake} f={f} />
@@ -58,14 +59,12 @@ function Slices({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
   const whole = data ? data.each * (data.marks.length + 1) : 1;
   return (
     <div className={css.slices}>
-      <label htmlFor={id}>Slices</label>
+      <label htmlFor={id}>{words.slices}</label>
       <NumberInput id={id} value={count} onChange={type} digits={0} className="typed" />
       {data && (
         <>
-          <span>
-            {length(data.each)} wide, about {mass(data.mass)} each
-          </span>
-          <svg viewBox="0 0 600 70" role="img" aria-label={`Cut at ${data.marks.map((m) => length(m.at)).join(', ')}`}>
+          <span>{words.wideAboutEach(length(data.each), mass(data.mass))}</span>
+          <svg viewBox="0 0 600 70" role="img" aria-label={words.cutAt(data.marks.map((m) => length(m.at)).join(', '))}>
             <rect x={2} y={22} width={596} height={40} rx={18} fill="var(--crust)" stroke="var(--crust-line)" strokeWidth={2} />
             {data.marks.map((m) => {
               const x = 2 + (596 * m.at) / whole;
@@ -92,12 +91,12 @@ function Freezer({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
   const [pieces, setPieces] = useState<number | null>(f.pieces);
   const freeze = useFreezeBread();
   const [kept, setKept] = useState(false);
-  if (kept) return <p className="muted">In the freezer. It stands on the first screen until it is eaten.</p>;
+  if (kept) return <p className="muted">{words.inTheFreezerItStands}</p>;
   return (
     <p className="station-line">
       {f.pieces > 1 && (
         <NumberInput
-          aria-label={`How many ${f.what} to freeze`}
+          aria-label={words.howManyToFreeze(f.what)}
           className="typed"
           digits={0}
           value={pieces}
@@ -111,7 +110,7 @@ function Freezer({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
           void freeze.make({ bake, cut: f.cut, pieces: pieces ?? 1 }).then(({ trouble }) => setKept(trouble === null))
         }
       >
-        {f.pieces > 1 ? `Freeze ${pieces ?? 1} ${f.what}` : 'Freeze it'}
+        {f.pieces > 1 ? words.freeze(pieces ?? 1, f.what) : words.freezeIt}
       </button>
     </p>
   );

@@ -7,6 +7,7 @@ import { useUnits } from '../parts/units';
 import { BreadPicture } from '../shaping/BreadPicture';
 import { useTyped } from '../parts/useTyped';
 import { useWidth } from '../parts/useWidth';
+import * as words from './words';
 import css from './oven.module.css';
 
 export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEvent) => void }) {
@@ -39,20 +40,17 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
   if (!oven) return null;
   if (!oven.probeHelps)
     return (
-      <section aria-label="In the oven" className={css.inOven}>
-        <p className="detail">
-          Likely done at {clockTime(oven.likely)}, out by {clockTime(oven.latest)}. They are done by their look: a probe is no use
-          in bread so thin.
-        </p>
+      <section aria-label={words.inTheOven} className={css.inOven}>
+        <p className="detail">{words.likelyDoneAtOutBy(clockTime(oven.likely), clockTime(oven.latest))}</p>
         <ColourCard bread={bread} />
       </section>
     );
   return (
-    <section aria-label="In the oven" className={css.inOven}>
+    <section aria-label={words.inTheOven} className={css.inOven}>
       <CoreCurve oven={oven} />
       <div className="station-line">
         <label>
-          Probe, {typed.unit}{' '}
+          {words.probe(typed.unit)}{' '}
           <input
             className="typed"
             inputMode="decimal"
@@ -69,16 +67,16 @@ export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEven
         </label>
         {asked !== null && asked === typed.value && (
           <span className="caution" role="alert">
-            {heat(asked)} in the middle? Enter again if so.
+            {words.inTheMiddleEnterAgain(heat(asked))}
           </span>
         )}
         {standIns && (
           <>
             <button className="button small" onClick={() => void take()}>
-              Read the stand-in probe
+              {words.readTheStandInProbe}
             </button>
             <label>
-              <input type="checkbox" checked={follows} onChange={(e) => setFollows(e.target.checked)} /> every minute
+              <input type="checkbox" checked={follows} onChange={(e) => setFollows(e.target.checked)} /> {words.everyMinute}
             </label>
           </>
         )}
@@ -93,10 +91,13 @@ function whenDone(oven: Schemas['InOvenView']) {
   if (oven.done && oven.doneFrom && oven.doneTo) {
     const [from, to] = [clockTime(oven.doneFrom), clockTime(oven.doneTo)];
     const crust = Date.parse(oven.done) < Date.parse(oven.firstLook);
-    return `Done inside ${from === to ? `at ${from}` : `between ${from} and ${to}`}${crust ? `; the crust is looked at from ${clockTime(oven.firstLook)}` : ''}.`;
+    return words.doneInside(
+      from === to ? words.atTheTime(from) : words.betweenAnd(from, to),
+      crust ? words.theCrustIsLookedAt(clockTime(oven.firstLook)) : '',
+    );
   }
-  if (oven.readings.length > 0) return 'One more reading, two minutes on, says when it is done.';
-  return `Likely done at ${clockTime(oven.likely)}, out by ${clockTime(oven.latest)}.`;
+  if (oven.readings.length > 0) return words.oneMoreReadingTwoMinutes;
+  return words.likelyDoneAtOutByAt(clockTime(oven.likely), clockTime(oven.latest));
 }
 
 function CoreCurve({ oven }: { oven: Schemas['InOvenView'] }) {
@@ -119,7 +120,10 @@ function CoreCurve({ oven }: { oven: Schemas['InOvenView'] }) {
           className="picture"
           viewBox={`0 0 ${width} 200`}
           role="img"
-          aria-label={`The middle should reach ${heat(oven.wanted)}. Probe: ${oven.readings.map((r) => `${clockTime(r.at)} ${heat(r.core)}`).join(', ') || 'not read yet'}`}
+          aria-label={words.theMiddleShouldReachProbe(
+            heat(oven.wanted),
+            oven.readings.map((r) => `${clockTime(r.at)} ${heat(r.core)}`).join(', ') || words.notReadYet,
+          )}
         >
           <rect
             x={at(oven.firstLook)}
@@ -181,16 +185,16 @@ function CoreCurve({ oven }: { oven: Schemas['InOvenView'] }) {
 }
 
 const colours: [string, string, string][] = [
-  ['#f3dfb4', 'pale', 'not yet'],
-  ['#e5b868', 'golden', 'soft breads'],
-  ['#c98a3c', 'brown', 'crusty breads'],
-  ['#8f5522', 'dark', 'out now'],
+  ['#f3dfb4', 'pale', words.notYet],
+  ['#e5b868', 'golden', words.softBreads],
+  ['#c98a3c', 'brown', words.crustyBreads],
+  ['#8f5522', 'dark', words.outNow],
 ];
 
 // What it should look like.
 function ColourCard({ bread }: { bread: Schemas['BreadLook'] }) {
   return (
-    <ul className={css.colours} aria-label="Colour card">
+    <ul className={css.colours} aria-label={words.colourCard}>
       {colours.map(([fill, name, means]) => (
         <li key={name}>
           <BreadPicture look={bread} crust={fill} width={84} />

@@ -4,6 +4,7 @@ import { api } from '../api/http';
 import { calendarDay } from '../api/clock';
 import { Loading } from '../parts/Loading';
 import { BreadPicture } from '../shaping/BreadPicture';
+import * as words from './words';
 import css from './oven.module.css';
 
 export default function Labels() {
@@ -13,9 +14,9 @@ export default function Labels() {
   return (
     <>
       <header className="book-head no-print">
-        <h1>Labels</h1>
+        <h1>{words.labels}</h1>
         <button className="button do" onClick={() => window.print()}>
-          Print
+          {words.print}
         </button>
       </header>
       <div className={css.labels}>
@@ -28,8 +29,8 @@ export default function Labels() {
                 {l.what}, {l.weight}
               </p>
               <p>
-                Baked {calendarDay(l.baked)}.{' '}
-                {l.keepBy && `${l.keepCold ? 'Keep cold; use' : 'Best'} by ${calendarDay(l.keepBy)}.`}
+                {words.baked(calendarDay(l.baked))}{' '}
+                {l.keepBy && words.keptBy(l.keepCold ? words.keepColdUse : words.best, calendarDay(l.keepBy))}
               </p>
               <p>{l.ingredients}</p>
               <p>
@@ -39,7 +40,7 @@ export default function Labels() {
           )),
         )}
       </div>
-      <p className="muted no-print">For sale or a public table, rules differ by place: ask your local food authority first.</p>
+      <p className="muted no-print">{words.forSaleOrAPublic}</p>
     </>
   );
 }

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/http';
 import { houseNow, houseSpeed, useNow } from '../api/clock';
 import { hush, ring, speak } from '../bench/sound';
+import * as words from './words';
 import css from './oven.module.css';
 
 export function PotBeat({ bath, id }: { bath: Schemas['BathView']; id: string }) {
@@ -22,7 +23,7 @@ export function PotBeat({ bath, id }: { bath: Schemas['BathView']; id: string })
   useEffect(() => {
     if (from === null || (!beat && !over)) return;
     ring();
-    if (localStorage.getItem('speak') === 'yes') speak(beat?.say ?? 'All through.');
+    if (localStorage.getItem('speak') === 'yes') speak(beat?.say ?? words.allThrough);
     const timer = setTimeout(hush, 1400);
     return () => {
       clearTimeout(timer);
@@ -36,7 +37,7 @@ export function PotBeat({ bath, id }: { bath: Schemas['BathView']; id: string })
     setFrom(to);
   };
   return (
-    <section aria-label="The pot" className={css.potBeat}>
+    <section aria-label={words.thePot} className={css.potBeat}>
       <svg className="picture wide-picture" viewBox="0 0 600 60" aria-hidden="true">
         {beats.map((b, i) => {
           const [x, w] = [(600 * ((ends[i] ?? 0) - b.length)) / whole, (600 * b.length) / whole];
@@ -64,19 +65,19 @@ export function PotBeat({ bath, id }: { bath: Schemas['BathView']; id: string })
         )}
       </svg>
       <p className="trainer-say" aria-live="assertive">
-        {from === null ? bath.say : over ? 'All through.' : beat?.say}
-        {beat && <span className="num muted"> {Math.max(0, Math.ceil(left))} s</span>}
+        {from === null ? bath.say : over ? words.allThrough : beat?.say}
+        {beat && <span className="num muted"> {words.secondsLeft(Math.max(0, Math.ceil(left)))}</span>}
       </p>
       <div className="trainer-steps">
         <button className="button" onClick={() => start(from === null ? houseNow() : null)}>
-          {from === null ? 'The first are in: count' : 'Stop counting'}
+          {from === null ? words.theFirstAreInCount : words.stopCounting}
         </button>
         {at >= 0 && (
           <button className="button" onClick={() => start((from ?? 0) - left * 1000)}>
-            Sooner: next
+            {words.soonerNext}
           </button>
         )}
-        {houseSpeed() > 1 && <span className="muted">at {houseSpeed()} times the pace</span>}
+        {houseSpeed() > 1 && <span className="muted">{words.atTimesThePace(houseSpeed())}</span>}
       </div>
     </section>
   );

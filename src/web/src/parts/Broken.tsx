@@ -1,6 +1,7 @@
 // What went wrong in one part of the page stays there: the rest goes on, and what was told is kept.
 import type { ReactNode } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
+import * as words from './words';
 
 export function Guarded({ what, children, anew = [] }: { what: string; children: ReactNode; anew?: unknown[] }) {
   return (
@@ -13,9 +14,9 @@ export function Guarded({ what, children, anew = [] }: { what: string; children:
 function Broken({ what, resetErrorBoundary }: FallbackProps & { what: string }) {
   return (
     <section className="card stack from-start" role="alert">
-      <p>{what} cannot be shown. Everything that was told is kept.</p>
+      <p>{words.cannotBeShownEverythingThat(what)}</p>
       <button className="button" onClick={resetErrorBoundary}>
-        Try again
+        {words.tryAgain}
       </button>
     </section>
   );

@@ -1,13 +1,14 @@
 // "?" lists what keys do.
 import { useEffect, useRef } from 'react';
+import * as words from './words';
 
 const keys = [
-  ['Space, Enter', 'Does what the big control says; so does a foot switch or a remote'],
-  ['Z', 'Takes the last step back'],
-  ['0 to 9', 'Begins to type a weight'],
-  ['Tab', 'Goes from one control to the next'],
-  ['Arrows', 'Move what is held by a time, later or sooner'],
-  ['?', 'This list'],
+  [words.spaceEnter, words.doesWhatTheBigControl],
+  ['Z', words.takesTheLastStepBack],
+  ['0 to 9', words.beginsToTypeAWeight],
+  ['Tab', words.goesFromOneControlTo],
+  ['Arrows', words.moveWhatIsHeldBy],
+  ['?', words.thisList],
 ];
 
 export function Keys() {
@@ -22,7 +23,7 @@ export function Keys() {
   }, []);
   return (
     <dialog ref={dialog} className="keys card" aria-labelledby="keys">
-      <h2 id="keys">Keys</h2>
+      <h2 id="keys">{words.keys}</h2>
       <dl>
         {keys.map(([key, does]) => (
           <div key={key}>
@@ -32,7 +33,7 @@ export function Keys() {
         ))}
       </dl>
       <form method="dialog">
-        <button className="button">Close</button>
+        <button className="button">{words.close}</button>
       </form>
     </dialog>
   );

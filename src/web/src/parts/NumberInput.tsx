@@ -4,6 +4,7 @@ import { useState, type CSSProperties } from 'react';
 import type { Schemas } from '../api/http';
 import { figureTyped, isBlank, typedIn } from './typed';
 import { shown as said, useUnits, type Quantity } from './units';
+import * as words from './words';
 
 type Unit = Schemas['ShownIn'];
 
@@ -62,7 +63,8 @@ export function NumberInput({ value, onChange, of, unit, digits = most, placehol
       />
       {typed !== null && !isBlank(typed) && understood === null && (
         <span className="problem" role="alert">
-          That is no number{shown ? ` of ${shown.long}` : ''}.
+          {words.thatIsNoNumber}
+          {shown ? words.ofLong(shown.long) : ''}.
         </span>
       )}
       {isOdd && understood !== null && (

@@ -1,17 +1,18 @@
 // A real scale at this device, where the browser can read one.
 import { readScale, scaleWays, useScaleLine } from '../api/scaleLine';
+import * as words from './words';
 
 export function ScaleHere() {
   const { from, trouble } = useScaleLine();
   if (scaleWays.length === 0) return null;
   return (
-    <div className="choices" role="group" aria-label="A scale at this device">
+    <div className="choices" role="group" aria-label={words.aScaleAtThisDevice}>
       {from ? (
-        <span role="status">The scale is read {from}.</span>
+        <span role="status">{words.theScaleIsRead(from)}</span>
       ) : (
         scaleWays.map((way) => (
           <button key={way.name} type="button" className="button small quiet" onClick={() => void readScale(way)}>
-            Read the scale {way.name}
+            {words.readTheScale(way.name)}
           </button>
         ))
       )}

@@ -1,6 +1,7 @@
 // What was told and not yet heard, and what somebody else was quicker with: nothing is dropped, and the baker says what holds.
 import { api } from '../api/http';
 import { leave, tellAgain, useOutbox, type Told } from '../api/outbox';
+import * as words from './words';
 
 export function Unheard() {
   const { told, tries } = useOutbox();
@@ -9,8 +10,7 @@ export function Unheard() {
     <>
       {tries > 0 && unheard.length > 0 && (
         <div className="offline" role="status">
-          {unheard.length} told, not yet heard: {unheard.map((t) => t.said).join(', ')}. Kept in this browser until the kitchen
-          server answers.
+          {words.toldNotYetHeardKept(unheard.length, unheard.map((t) => t.said).join(', '))}
         </div>
       )}
       {told
@@ -31,18 +31,18 @@ function Crossed({ told }: { told: Told }) {
     <div className="offline crossed" role="alert">
       {meanwhile.length > 0 ? (
         <>
-          Meanwhile somebody told: <b>{meanwhile.map((l) => l.text).join(' ')}</b> You told: <b>{told.said}.</b>
+          {words.meanwhileSomebodyTold} <b>{meanwhile.map((l) => l.text).join(' ')}</b> {words.youTold} <b>{told.said}.</b>
         </>
       ) : (
         <>
-          You told: <b>{told.said}.</b> {told.refused?.title}
+          {words.youTold} <b>{told.said}.</b> {told.refused?.title}
         </>
       )}{' '}
       <button className="button small" onClick={() => tellAgain(told.id, last)}>
-        Mine holds too
+        {words.mineHoldsToo}
       </button>{' '}
       <button className="button small quiet" onClick={() => leave(told.id)}>
-        Leave mine
+        {words.leaveMine}
       </button>
     </div>
   );

@@ -1,10 +1,11 @@
 // Where something kept is by now, in words.
 import type { Schemas } from '../api/http';
+import * as words from './words';
 
 type Kept = Schemas['KeptView'];
 
 export function whereItIs({ in: where, kind }: Kept) {
-  if (where === 'freezer') return 'in the freezer';
-  if (where === 'fridge') return kind === 'bread' ? 'out of the freezer' : 'in the fridge';
-  return kind === 'bread' ? 'eaten' : 'thrown away';
+  if (where === 'freezer') return words.inTheFreezer;
+  if (where === 'fridge') return kind === 'bread' ? words.outOfTheFreezer : words.inTheFridge;
+  return kind === 'bread' ? 'eaten' : words.thrownAway;
 }

@@ -2,23 +2,24 @@
 import { useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
 import { namePage } from './title';
+import * as words from './words';
 
 const names: [RegExp, string][] = [
-  [/^\/$/, 'Today'],
-  [/^\/doughs\/read/, 'Read a recipe'],
-  [/^\/doughs\/.+\/load/, 'Weigh in'],
-  [/^\/doughs\/.+/, 'Dough'],
-  [/^\/doughs/, 'Doughs'],
-  [/^\/plaits/, 'Plaits'],
-  [/^\/kitchen\/pantry/, 'Pantry'],
-  [/^\/kitchen/, 'Kitchen'],
-  [/^\/day\/sheet/, 'Bench sheet'],
-  [/^\/day/, 'The day'],
-  [/^\/lay-out/, 'Lay out'],
-  [/^\/bench/, 'Bench'],
-  [/^\/labels/, 'Labels'],
-  [/^\/logbook\/.+/, 'A bake'],
-  [/^\/logbook/, 'Logbook'],
+  [/^\/$/, words.today],
+  [/^\/doughs\/read/, words.readARecipe],
+  [/^\/doughs\/.+\/load/, words.weighIn],
+  [/^\/doughs\/.+/, words.dough],
+  [/^\/doughs/, words.doughs],
+  [/^\/plaits/, words.plaits],
+  [/^\/kitchen\/pantry/, words.pantry],
+  [/^\/kitchen/, words.kitchen],
+  [/^\/day\/sheet/, words.benchSheet],
+  [/^\/day/, words.theDay],
+  [/^\/lay-out/, words.layOut],
+  [/^\/bench/, words.bench],
+  [/^\/labels/, words.labels],
+  [/^\/logbook\/.+/, words.aBake],
+  [/^\/logbook/, words.logbook],
 ];
 
 const patience = 3000;
@@ -27,7 +28,7 @@ export function useArrival() {
   const { pathname } = useLocation();
   const came = useRef(pathname);
   useEffect(() => {
-    namePage(names.find(([path]) => path.test(pathname))?.[1] ?? 'Nowhere');
+    namePage(names.find(([path]) => path.test(pathname))?.[1] ?? words.nowhere);
     if (came.current === pathname) return;
     came.current = pathname;
     return onceThere(() => document.querySelector<HTMLElement>('main h1'), standAt);

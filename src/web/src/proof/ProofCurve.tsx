@@ -5,6 +5,7 @@ import { useUnits } from '../parts/units';
 import { useWidth } from '../parts/useWidth';
 import css from './proof.module.css';
 import { Size } from './Size';
+import * as words from './words';
 
 type Proof = Schemas['ProofView'];
 
@@ -28,15 +29,15 @@ export function ProofCurve({ proof }: { proof: Proof }) {
     (t) => t < to,
   );
   return (
-    <section aria-label="Proof" className={css.proofCurve}>
+    <section aria-label={words.proof} className={css.proofCurve}>
       {proof.ready && (
         <p className={css.ready} role="status">
           <b>{proof.ready}</b>
           {proof.inAt && proof.holdsUntil && (
             <>
               {' '}
-              In at <b className="num">{clockTime(proof.inAt)}</b>; they hold until about{' '}
-              <b className="num">{clockTime(proof.holdsUntil)}</b>.
+              {words.inAt} <b className="num">{clockTime(proof.inAt)}</b>
+              {words.theyHoldUntilAbout} <b className="num">{clockTime(proof.holdsUntil)}</b>.
             </>
           )}
         </p>
@@ -47,7 +48,11 @@ export function ProofCurve({ proof }: { proof: Proof }) {
             className="picture"
             viewBox={`0 0 ${width} ${height}`}
             role="img"
-            aria-label={`Grown ${Math.round(proof.riseNow * 100)} % of ${Math.round(proof.wantedRise * 100)} % wanted${proof.early && proof.late ? `; ready from ${clockTime(proof.early)} to ${clockTime(proof.late)}` : ''}`}
+            aria-label={words.grownOfWanted(
+              Math.round(proof.riseNow * 100),
+              Math.round(proof.wantedRise * 100),
+              proof.early && proof.late ? words.readyFromTo(clockTime(proof.early), clockTime(proof.late)) : '',
+            )}
           >
             {proof.early && proof.late && (
               <rect
@@ -71,7 +76,7 @@ export function ProofCurve({ proof }: { proof: Proof }) {
               strokeDasharray="6 5"
             />
             <text x={left + 4} y={y(proof.wantedRise) - 6} fontSize={14}>
-              wanted
+              {words.wanted}
             </text>
             {proof.moves.map((m) => (
               <g key={m.step}>
@@ -105,21 +110,18 @@ export function ProofCurve({ proof }: { proof: Proof }) {
           </svg>
         )}
       </div>
-      <p className={`muted ${css.proofLegend}`}>Line: as reckoned from your looks. Band: four doughs in five. Green: ready.</p>
+      <p className={`muted ${css.proofLegend}`}>{words.lineAsReckonedFromYour}</p>
       <div className={css.proofFacts}>
         <Size size={proof.size} />
         <p>
           {proof.early && proof.late ? (
             <>
-              Ready between <b>{clockTime(proof.early)}</b> and <b>{clockTime(proof.late)}</b>.
+              {words.readyBetween} <b>{clockTime(proof.early)}</b> {words.and} <b>{clockTime(proof.late)}</b>.
             </>
           ) : (
-            'It does not get there where it stands.'
+            words.itDoesNotGetThere
           )}
-          <span className="muted">
-            {' '}
-            {heat(proof.placeNow)} {proof.place}; the dough is at {heat(proof.doughNow)}.
-          </span>
+          <span className="muted"> {words.theDoughIsAt(heat(proof.placeNow), proof.place, heat(proof.doughNow))}</span>
         </p>
       </div>
       {proof.trouble && (

@@ -1,5 +1,6 @@
 // The dough as it stands now, in its tin or free, within what it is to become: what the eye compares.
 import type { Schemas } from '../api/http';
+import * as words from './words';
 
 type Sizes = Schemas['ProofSize'];
 
@@ -18,7 +19,7 @@ function InTin({ size }: { size: Sizes }) {
     return `M${wall + 4} ${y + 5} Q${width / 2} ${y - 9} ${width - wall - 4} ${y + 5}`;
   };
   return (
-    <svg viewBox={`0 0 ${width} 100`} width={width} role="img" aria-label={`It fills ${percent(size.now)} of its tin`}>
+    <svg viewBox={`0 0 ${width} 100`} width={width} role="img" aria-label={words.itFillsOfItsTin(percent(size.now))}>
       <path d={`${crown(size.now)} L${width - wall - 8} ${base} L${wall + 8} ${base} Z`} {...dough} strokeLinejoin="round" />
       <path d={crown(size.setDown)} {...outline} opacity={0.5} />
       <path d={crown(size.wanted)} {...outline} />
@@ -48,7 +49,7 @@ function Free({ size }: { size: Sizes }) {
       viewBox={`0 0 ${width} 100`}
       width={width}
       role="img"
-      aria-label={`It is ${percent(size.now - 1)} wider than set down, ${percent(size.wanted - 1)} is wanted`}
+      aria-label={words.itIsWiderThanSet(percent(size.now - 1), percent(size.wanted - 1))}
     >
       <path d={dome(size.now)} {...dough} strokeLinejoin="round" />
       <path d={dome(size.setDown)} {...outline} opacity={0.5} />

@@ -1,6 +1,7 @@
 // A pan or tray from above, to scale: where each piece goes, as it is set down and as it will have grown.
 import type { Schemas } from '../api/http';
 import { useUnits } from '../parts/units';
+import * as words from './words';
 
 export function PanPicture({ layout, room = 300 }: { layout: Schemas['PanLayout']; room?: number }) {
   const { length } = useUnits();
@@ -21,7 +22,7 @@ export function PanPicture({ layout, room = 300 }: { layout: Schemas['PanLayout'
       viewBox={`${-pad} ${-pad} ${l + 2 * pad} ${w + 2 * pad}`}
       style={{ width: room, maxWidth: '100%' }}
       role="img"
-      aria-label={`${tin.name}, ${length(l)} by ${length(w)}, with ${seats.length}`}
+      aria-label={words.byWith(tin.name, length(l), length(w), seats.length)}
     >
       <g
         fill={tin.shape === 'stone' ? 'var(--line)' : 'var(--lane-machine)'}

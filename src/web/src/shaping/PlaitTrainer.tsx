@@ -5,6 +5,7 @@ import { api, type Schemas, type Trouble } from '../api/http';
 import { speak } from '../bench/sound';
 import { useLater } from '../parts/useLater';
 import { WeavePicture } from './WeavePicture';
+import * as words from './words';
 
 export type Plaited = { tie: Schemas['Kind'] | null; strands: number };
 
@@ -61,15 +62,21 @@ export function PlaitTrainer({ of, word = '' }: { of: Plaited; word?: string }) 
   // Worked from the middle: first the near half, then, turned round, the far one.
   const other = data.otherHalf && at >= half ? at - half : null;
   return (
-    <section className="trainer" aria-label="Plait trainer">
+    <section className="trainer" aria-label={words.plaitTrainer}>
       <div className="trainer-picture">
         {data.otherHalf && (
-          <WeavePicture weave={data.otherHalf} step={other ?? 0} label="The far half" flipped room={other === null ? 90 : 220} />
+          <WeavePicture
+            weave={data.otherHalf}
+            step={other ?? 0}
+            label={words.theFarHalf}
+            flipped
+            room={other === null ? 90 : 220}
+          />
         )}
         <WeavePicture
           weave={data.half}
           step={Math.min(at, half - 1)}
-          label={`After: ${say}`}
+          label={words.after(say)}
           room={data.otherHalf ? (other === null ? 330 : 190) : 420}
         />
       </div>
@@ -79,15 +86,15 @@ export function PlaitTrainer({ of, word = '' }: { of: Plaited; word?: string }) 
         </p>
         <div className="trainer-steps">
           <button className="button" onClick={() => go(-1)} disabled={at === 0}>
-            Back
+            {words.back}
           </button>
           <button className="button do" onClick={() => go(1)} disabled={at === last}>
-            Next move
+            {words.nextMove}
           </button>
         </div>
         <p className="muted num">
-          {at} of {last}
-          {plait && data.word && ` · ${data.word}; places count from the left`}
+          {words.ofAt(at, last)}
+          {plait && data.word && words.placesCountFromTheLeft(data.word)}
         </p>
         <div className="choices">
           {plait && (
@@ -99,16 +106,16 @@ export function PlaitTrainer({ of, word = '' }: { of: Plaited; word?: string }) 
                   setMirrored(e.target.checked);
                 }}
               >
-                Left-handed
+                {words.leftHanded}
               </Checkbox>
               <Checkbox checked={middle} onChange={(e) => setMiddle(e.target.checked)}>
-                From the middle
+                {words.fromTheMiddle}
               </Checkbox>
             </>
           )}
           {beats.map((s) => (
             <Checkbox key={s} checked={every === s} onChange={(e) => setEvery(e.target.checked ? s : null)}>
-              A move every {s} s
+              {words.aMoveEveryS(s)}
             </Checkbox>
           ))}
         </div>

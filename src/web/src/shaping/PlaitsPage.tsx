@@ -3,17 +3,18 @@ import { Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { Field } from '../parts/Field';
 import { PlaitTrainer, type Plaited } from './PlaitTrainer';
+import * as words from './words';
 import css from './shaping.module.css';
 
 const kinds: [string, string, Plaited][] = [
-  ['3', 'Three strands', { tie: null, strands: 3 }],
-  ['4', 'Four', { tie: null, strands: 4 }],
-  ['6', 'Six', { tie: null, strands: 6 }],
-  ['2', 'Twist', { tie: null, strands: 2 }],
-  ['coil', 'Coil', { tie: 'coil', strands: 1 }],
-  ['knot', 'Knot', { tie: 'knot', strands: 1 }],
-  ['pretzel', 'Pretzel', { tie: 'pretzel', strands: 1 }],
-  ['own', 'Your own', { tie: null, strands: 4 }],
+  ['3', words.threeStrands, { tie: null, strands: 3 }],
+  ['4', words.four, { tie: null, strands: 4 }],
+  ['6', words.six, { tie: null, strands: 6 }],
+  ['2', words.twist, { tie: null, strands: 2 }],
+  ['coil', words.coil, { tie: 'coil', strands: 1 }],
+  ['knot', words.knot, { tie: 'knot', strands: 1 }],
+  ['pretzel', words.pretzel, { tie: 'pretzel', strands: 1 }],
+  ['own', words.yourOwn, { tie: null, strands: 4 }],
 ];
 
 export default function PlaitsPage() {
@@ -23,8 +24,8 @@ export default function PlaitsPage() {
   const of = kinds.find(([id]) => id === kind)?.[2] ?? { tie: null, strands: 3 };
   return (
     <>
-      <h1>Plaits and knots</h1>
-      <div className="answers" role="group" aria-label="Which">
+      <h1>{words.plaitsAndKnots}</h1>
+      <div className="answers" role="group" aria-label={words.which}>
         {kinds.map(([id, label]) => (
           <button
             key={id}
@@ -38,10 +39,10 @@ export default function PlaitsPage() {
       </div>
       {kind === 'own' && (
         <div className={`card ${css.ownPlait}`}>
-          <Field id="strands" label="Strands">
-            <Segmented value={strands} onChange={setStrands} options={[2, 3, 4, 5, 6, 7, 8]} aria-label="Strands" />
+          <Field id="strands" label={words.strands}>
+            <Segmented value={strands} onChange={setStrands} options={[2, 3, 4, 5, 6, 7, 8]} aria-label={words.strands} />
           </Field>
-          <Field id="word" label="Moves, over and over: place, over or under each neighbour, commas between moves">
+          <Field id="word" label={words.movesOverAndOverPlace}>
             <Input id="word" value={word} onChange={(e) => setWord(e.target.value)} />
           </Field>
         </div>

@@ -5,17 +5,18 @@ import { clockTime, useNow } from '../api/clock';
 import { Bread } from '../shaping/BreadPicture';
 import { xAt } from './axis';
 import { hueOf } from './hue';
+import * as words from './words';
 import css from './strands.module.css';
 
 type Picture = Schemas['Picture'];
 type Point = Schemas['Point'];
 const laneNames: Record<Schemas['Lane'], string> = {
-  machine: 'Machine',
-  hands: 'Hands',
-  proof: 'Proof',
-  oven: 'Oven',
-  rack: 'Rack',
-  table: 'Table',
+  machine: words.machine,
+  hands: words.hands,
+  proof: words.proof,
+  oven: words.oven,
+  rack: words.rack,
+  table: words.table,
 };
 
 // Points are joined by curves that are level at each of them.
@@ -84,7 +85,7 @@ export function StrandPicture({
           />
           {!slim && hands && a.to - a.from > 90 && (
             <text x={(a.from + a.to) / 2} y={hands.top + 18} fontSize={14} textAnchor="middle">
-              nobody up
+              {words.nobodyUp}
             </text>
           )}
         </g>
@@ -216,8 +217,8 @@ function PictureLabel({ label, slim, bottom, width }: { label: Schemas['Label'];
   const said = {
     dough: named,
     'dough-beside': named,
-    'oven-on': `on ${label.at ? clockTime(label.at) : ''} · ${units.heat(label.heat ?? 0)}`,
-    window: `${label.at ? clockTime(label.at) : ''} to ${label.until ? clockTime(label.until) : ''}`,
+    'oven-on': words.ovenOn(label.at ? clockTime(label.at) : '', units.heat(label.heat ?? 0)),
+    window: words.window(label.at ? clockTime(label.at) : '', label.until ? clockTime(label.until) : ''),
   }[label.kind];
   const inside = label.kind === 'dough';
   return (
@@ -258,6 +259,6 @@ function NowLine({ x, now, slim, bottom }: { x: number; now: number; slim: boole
 
 function describe(picture: Picture, title: string) {
   const ready = picture.labels.filter((l) => l.kind === 'ready').map((l) => `${l.count} ready at ${l.at ? clockTime(l.at) : ''}`);
-  const on = picture.labels.filter((l) => l.kind === 'oven-on').map((l) => `oven on at ${l.at ? clockTime(l.at) : ''}`);
+  const on = picture.labels.filter((l) => l.kind === 'oven-on').map((l) => words.ovenOnAt(l.at ? clockTime(l.at) : ''));
   return [title, ...on, ...ready].join(', ');
 }

@@ -21,6 +21,7 @@ import { StrandPicture } from '../strands/StrandPicture';
 import { Troubles } from '../day/Troubles';
 import { Starters } from '../doughs/Starters';
 import { FirstQuestions } from '../first/FirstQuestions';
+import * as words from './words';
 import css from './today.module.css';
 
 export function Today() {
@@ -47,16 +48,16 @@ export function Today() {
       {first && (
         <div className="picture-box" ref={ref}>
           {picture.data && (
-            <StrandPicture picture={picture.data} title={`The day: ${data.bakes.map((b) => b.title).join(', ')}`} />
+            <StrandPicture picture={picture.data} title={words.theDay(data.bakes.map((b) => b.title).join(', '))} />
           )}
         </div>
       )}
       {first ? <DayBar bake={first} next={data.next} /> : <Empty />}
       {data.bakes.length > 1 && <Troubles />}
       {others.length > 0 && (
-        <section className="card" aria-label="Also under way">
+        <section className="card" aria-label={words.alsoUnderWay}>
           <Link to="/day" className="button small quiet to-side">
-            The day in full
+            {words.theDayInFull}
           </Link>
           <ul className="lines">
             {others.map((b) => (
@@ -64,7 +65,8 @@ export function Today() {
                 <Link to={`/bench/${b.id}`}>
                   <b>{b.title}</b>
                 </Link>{' '}
-                {b.what} · {b.beat ? `${b.beat.phrase.short} at ${clockTime(b.beat.due)}` : ''} · ready {clockTime(b.ready)}
+                {b.what} · {b.beat ? words.atItsTime(b.beat.phrase.short, clockTime(b.beat.due)) : ''}{' '}
+                {words.ready(clockTime(b.ready))}
               </li>
             ))}
           </ul>
@@ -73,26 +75,24 @@ export function Today() {
       <InTheCold />
       {doughs.data?.total === 0 && data.bakes.length === 0 && <FirstQuestions />}
       {doughs.data?.total === 0 && <Starters />}
-      <section aria-label="Start something">
-        <h2 className="over-shelf">Start something</h2>
+      <section aria-label={words.startSomething}>
+        <h2 className="over-shelf">{words.startSomething}</h2>
         <div className="shelf">
           {doughs.data?.doughs.map((d) => (
             <Link key={d.id} className="card" to={`/lay-out?dough=${d.id}`}>
               <h3>{d.name}</h3>
-              <span className="muted">
-                {mass(d.total)} · {percent(d.hydration, 0)} hydration
-              </span>
+              <span className="muted">{words.hydration(mass(d.total), percent(d.hydration, 0))}</span>
             </Link>
           ))}
           {doughs.data && doughs.data.total > doughs.data.doughs.length && (
             <Link className="card" to="/doughs">
-              <h3>All {doughs.data.total} doughs</h3>
-              <span className="muted">Search the book</span>
+              <h3>{words.allDoughs(doughs.data.total)}</h3>
+              <span className="muted">{words.searchTheBook}</span>
             </Link>
           )}
           <Link className="card" to="/doughs/new">
-            <h3>Your own dough</h3>
-            <span className="muted">Type ingredients and grams</span>
+            <h3>{words.yourOwnDough}</h3>
+            <span className="muted">{words.typeIngredientsAndGrams}</span>
           </Link>
         </div>
       </section>
@@ -106,8 +106,8 @@ function InTheCold() {
   const move = useMoveKept();
   if (!data || data.length === 0) return null;
   return (
-    <section className="card" aria-label="In the cold">
-      <h2>In the cold</h2>
+    <section className="card" aria-label={words.inTheCold}>
+      <h2>{words.inTheCold}</h2>
       <ul className={`lines ${css.inTheCold}`}>
         {data.map((t) => {
           const to = (to: Schemas['KeptIn']) => void move.make({ bake: t.bake, cut: t.cut, kind: t.kind, to });
@@ -115,7 +115,9 @@ function InTheCold() {
           return (
             <li key={`${t.bake} ${t.cut} ${t.kind}`}>
               <span>
-                <b>{t.name}</b>, {t.what} {whereItIs(t)} since {calendarDay(t.since)} {clockTime(t.since)}
+                <b>{t.name}</b>
+                {', '}
+                {words.since(t.what, whereItIs(t), calendarDay(t.since), clockTime(t.since))}
                 <small className="muted">
                   {keeps(t)}
                   {t.how && `. ${t.how}`}
@@ -125,14 +127,14 @@ function InTheCold() {
               <span className="choices">
                 {t.kind !== 'bread' && (
                   <Link className="button small" to={`/lay-out?bake=${t.bake}&cut=${t.cut}`}>
-                    {t.kind === 'shaped' ? 'Bake them' : 'Make something of it'}
+                    {t.kind === 'shaped' ? words.bakeThem : words.makeSomethingOfIt}
                   </Link>
                 )}
                 <button className="button small quiet" onClick={() => to(frozen ? 'fridge' : 'freezer')}>
-                  {frozen ? 'Thaw it' : 'Freeze it'}
+                  {frozen ? words.thawIt : words.freezeIt}
                 </button>
                 <button className="button small quiet" onClick={() => to('gone')}>
-                  {t.kind === 'bread' ? 'Eaten' : 'Thrown away'}
+                  {t.kind === 'bread' ? words.eaten : words.thrownAway}
                 </button>
               </span>
             </li>
@@ -152,7 +154,7 @@ function ReadyBy({ kept: t }: { kept: Schemas['KeptView'] }) {
   return (
     <span className={css.readyBy}>
       <label>
-        On the table{' '}
+        {words.onTheTable}{' '}
         <input
           type="datetime-local"
           className="typed"
@@ -174,31 +176,31 @@ function ReadyBy({ kept: t }: { kept: Schemas['KeptView'] }) {
 }
 
 function keeps({ in: where, bestUntil, thawed, useBy }: Schemas['KeptView']) {
-  if (where === 'freezer') return `until ${calendarDay(bestUntil)}`;
-  if (thawed) return `thawed ${dayAndTime(thawed)}`;
-  return `best until ${calendarDay(bestUntil)} ${clockTime(bestUntil)}, use by ${calendarDay(useBy)}`;
+  if (where === 'freezer') return words.until(calendarDay(bestUntil));
+  if (thawed) return words.thawed(dayAndTime(thawed));
+  return words.bestUntilUseBy(calendarDay(bestUntil), clockTime(bestUntil), calendarDay(useBy));
 }
 
 // Kept, but of no use to this version: said once, in the way of nothing.
 // The book ends before what was told to it.
 function Missing({ lost }: { lost: Schemas['Lost'] }) {
   return (
-    <section className="card" aria-label="Missing">
+    <section className="card" aria-label={words.missing}>
       <p className="problem" role="alert">
-        The end of this book is missing: {lost.missing} {lost.missing === 1 ? 'thing that was' : 'things that were'} told last.
-        Its file was cut, or an older one took its place.
-        {lost.lastAt && ` The last that is there was told ${dayAndTime(lost.lastAt)}.`}
+        {words.theEndOfThisBook(lost.missing)} {lost.missing === 1 ? words.thingThatWas : words.thingsThatWere}{' '}
+        {words.toldLastItsFileWas}
+        {lost.lastAt && words.theLastThatIsThere(dayAndTime(lost.lastAt))}
       </p>
-      <Link to="/kitchen?thing=kept">Copies of the book</Link>
+      <Link to="/kitchen?thing=kept">{words.copiesOfTheBook}</Link>
     </section>
   );
 }
 
 function SetAside({ things }: { things: Schemas['UnreadView'][] }) {
   return (
-    <section className="card" aria-label="Set aside">
-      <h2>Set aside</h2>
-      <p className="muted">This version cannot read these. They are kept as they are; everything else goes on.</p>
+    <section className="card" aria-label={words.setAside}>
+      <h2>{words.setAside}</h2>
+      <p className="muted">{words.thisVersionCannotReadThese}</p>
       <ul className="lines">
         {things.map((t) => (
           <li key={`${t.kind} ${t.id}`}>
@@ -213,8 +215,8 @@ function SetAside({ things }: { things: Schemas['UnreadView'][] }) {
 function Empty() {
   return (
     <section className="bar">
-      <h1>Nothing is under way.</h1>
-      <p>Choose a dough, say when you want the bread, and see the day.</p>
+      <h1>{words.nothingIsUnderWay}</h1>
+      <p>{words.chooseADoughSayWhen}</p>
     </section>
   );
 }
@@ -223,14 +225,14 @@ function DayBar({ bake, next }: { bake: BenchView; next: Schemas['NextLine'][] }
   const now = useNow(500);
   const { beat } = bake;
   return (
-    <section className={`bar ${css.todayBar}`} aria-label="Now">
+    <section className={`bar ${css.todayBar}`} aria-label={words.now}>
       <div>
         <h1 aria-live="polite">{beat?.say}</h1>
         <p>
           {bake.title} ·{' '}
           {beat && !beat.isDue
-            ? `then ${beat.phrase.short}, ${dayAndTime(beat.due)}`
-            : beat?.phrase.detail || `ready ${clockTime(bake.ready)}`}
+            ? words.then(beat.phrase.short, dayAndTime(beat.due))
+            : beat?.phrase.detail || words.readyAt(clockTime(bake.ready))}
         </p>
       </div>
       <dl className={css.beats}>
@@ -242,8 +244,8 @@ function DayBar({ bake, next }: { bake: BenchView; next: Schemas['NextLine'][] }
         ))}
       </dl>
       <Link className={`button do ${css.go}`} to="/bench">
-        To the bench
-        <small>ready in {span(Date.parse(bake.ready) - now)}</small>
+        {words.toTheBench}
+        <small>{words.readyIn(span(Date.parse(bake.ready) - now))}</small>
       </Link>
     </section>
   );

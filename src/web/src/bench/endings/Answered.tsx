@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
 import { Figure } from './Shown';
+import * as words from '../words';
 
 export function Answered(at: AtBeat) {
   const { beat, told } = at;
@@ -11,7 +12,7 @@ export function Answered(at: AtBeat) {
   return (
     <Frame {...at} say={beat.phrase.say} primary={yes}>
       <Figure {...at} />
-      <div className="answers" role="group" aria-label="Answers">
+      <div className="answers" role="group" aria-label={words.answers}>
         {beat.answers.map((a) => (
           <button key={a.value} className="button" onClick={() => setAdvice(a.hint)}>
             {a.label}

@@ -10,6 +10,7 @@ import { OnTheTable, Station, useDivide } from '../Station';
 import { useAskedBack } from '../useAskedBack';
 import { useSaid } from '../useSpeech';
 import { EyePlan, RulerMarks } from '../WithoutScale';
+import * as words from '../words';
 
 type By = 'scale' | 'ruler' | 'eye';
 const kept = 'divide';
@@ -44,13 +45,13 @@ export function Divided(at: AtBeat) {
     else if (divide.words && !waiting) void takeWhenStill();
   };
 
-  const allDivided = { label: 'All divided', act: () => told({ type: 'step-done', step: beat.step }) };
+  const allDivided = { label: words.allDivided, act: () => told({ type: 'step-done', step: beat.step }) };
   const howItIsTaken = () => {
-    if (waiting) return 'taken as soon as it stands still';
-    if (divide.units === null) return 'put it on the scale, or type it';
+    if (waiting) return words.takenAsSoonAsIt;
+    if (divide.units === null) return words.putItOnTheScale;
     if (asked !== null && asked === divide.units && divide.piece)
-      return `${weight(station.scale, asked)} where ${weight(station.scale, divide.piece.target)} is wanted? Again if so`;
-    return `${weight(station.scale, divide.units)}, Space or Enter`;
+      return words.whereIsWantedAgainIf(weight(station.scale, asked), weight(station.scale, divide.piece.target));
+    return words.spaceOrEnter(weight(station.scale, divide.units));
   };
   const primary: Primary =
     divide.piece && by === 'scale' ? { label: beat.phrase.button, hint: howItIsTaken(), act: takeThisOne } : allDivided;
@@ -74,13 +75,13 @@ export function Divided(at: AtBeat) {
       target={divide.piece ? divide.piece.target * station.scale.grams : beat.expected}
     >
       <Segmented<By>
-        aria-label="Divide by"
+        aria-label={words.divideBy}
         value={by}
         onChange={divideBy}
         options={[
-          ...(station.noScale ? [] : [{ value: 'scale' as const, label: 'By scale' }]),
-          { value: 'ruler', label: 'By ruler' },
-          { value: 'eye', label: 'By eye' },
+          ...(station.noScale ? [] : [{ value: 'scale' as const, label: words.byScale }]),
+          { value: 'ruler', label: words.byRuler },
+          { value: 'eye', label: words.byEye },
         ]}
       />
       {by === 'scale' && (

@@ -9,6 +9,7 @@ import type { AtBeat } from '../AtTheBeat';
 import { DoughState } from '../DoughState';
 import { Frame } from '../Frame';
 import { Figure } from './Shown';
+import * as words from '../words';
 import css from '../bench.module.css';
 
 type Answer = Schemas['Answer'];
@@ -22,7 +23,7 @@ export function Felt(at: AtBeat) {
     <Frame {...at} say={beat.phrase.say} primary={null}>
       <Figure {...at} />
       {bake.check && <SoFar check={bake.check} />}
-      <div className={`answers ${css.feels}`} role="group" aria-label="How it feels">
+      <div className={`answers ${css.feels}`} role="group" aria-label={words.howItFeels}>
         {beat.answers.map((a) => (
           <button
             key={a.value}
@@ -46,7 +47,7 @@ function SoFar({ check }: { check: Check }) {
   if (check.stop)
     return (
       <div className="caution" role="status">
-        <b>No more doses: {check.added} is a lot. Likelier a slip:</b>
+        <b>{words.noMoreDosesIsA(check.added)}</b>
         <ul className={css.slips}>
           {check.slips.map((s) => (
             <li key={s}>{s}</li>
@@ -57,9 +58,7 @@ function SoFar({ check }: { check: Check }) {
   if (!check.added && check.before.length === 0) return null;
   return (
     <p className="detail">
-      {check.added
-        ? `So far ${check.added}: ${percent(check.hydration)} hydration, ${mass(check.dough)} in the pan.`
-        : check.before.join(' ')}
+      {check.added ? words.soFarHydrationInThe(check.added, percent(check.hydration), mass(check.dough)) : check.before.join(' ')}
     </p>
   );
 }
@@ -77,7 +76,7 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
   return (
     <div className={`answers ${css.dose}`}>
       <Grams
-        label={`${check?.held ? `${check.liquid ?? 'Liquid'} poured in` : 'Water added'}, ${shown.mass.name}`}
+        label={`${check?.held ? words.pouredIn(check.liquid ?? words.liquid) : words.waterAdded}, ${shown.mass.name}`}
         value={water}
         change={setWater}
         of={check?.held ? (check.liquid ?? 'liquid') : 'water'}
@@ -85,7 +84,7 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
         wait={check?.betweenSpoons}
       />
       <Grams
-        label={`Flour added, ${shown.mass.name}`}
+        label={words.flourAdded(shown.mass.name)}
         value={flour}
         change={setFlour}
         of="flour"
@@ -93,14 +92,12 @@ function Dose({ answer, bake, beat, told }: AtBeat & { answer: Answer }) {
         wait={check?.betweenSpoons}
       />
       <button className="button do" onClick={() => told({ type: 'dough-checked', step: beat.step, feel, ...dose })}>
-        {isAny ? 'Added' : 'Leave it alone'}
+        {isAny ? words.added : words.leaveItAlone}
       </button>
       {check && isAny && (
         <span className="muted">
-          {check.wait === null
-            ? 'It hardly kneads any more: this is the last.'
-            : `Then wait ${Math.round(check.wait / 60)} min and look again`}
-          {check.wait !== null && check.lastLook && `; a dose helps until about ${clockTime(check.lastLook)}.`}
+          {check.wait === null ? words.itHardlyKneadsAnyMore : words.thenWaitMinAndLook(Math.round(check.wait / 60))}
+          {check.wait !== null && check.lastLook && words.aDoseHelpsUntilAbout(clockTime(check.lastLook))}
         </span>
       )}
     </div>
@@ -130,13 +127,15 @@ function Grams({ label, of, value, change, spoon, wait }: GramsField) {
         {label} <NumberInput className="typed" of="mass" value={value} onChange={change} placeholder="0" />
       </label>
       {spoon !== undefined && (
-        <button type="button" className="button small" aria-label={`A spoon of ${of} more`} onClick={() => more(spoon)}>
-          + a spoon
+        <button type="button" className="button small" aria-label={words.aSpoonOfMore(of)} onClick={() => more(spoon)}>
+          {words.aSpoon}
         </button>
       )}
       {spoons > 0 && wait !== undefined && (
         <small className="muted" role="status">
-          {spoons === 1 ? '1 spoon' : `${spoons} spoons`}: {Math.round(wait / 60)} min before the next
+          {spoons === 1 ? words.n1Spoon : words.spoons(spoons)}
+          {': '}
+          {words.minBeforeTheNext(Math.round(wait / 60))}
         </small>
       )}
     </span>

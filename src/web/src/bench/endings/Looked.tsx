@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/http';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
 import { Figure } from './Shown';
+import * as words from '../words';
 
 const goesIn: Schemas['Seen'] = 'goes-in';
 const asGrown = (share: number) => `${Math.round(share * 100)} %`;
@@ -13,13 +14,11 @@ export function Looked(at: AtBeat) {
     <Frame {...at} say={beat.phrase.say} primary={null}>
       <Figure {...at} />
       {bake.proof && (
-        <p className="detail">
-          Reckoned: {asGrown(bake.proof.riseNow)} grown, {asGrown(bake.proof.wantedRise)} wanted.
-        </p>
+        <p className="detail">{words.reckonedGrownWanted(asGrown(bake.proof.riseNow), asGrown(bake.proof.wantedRise))}</p>
       )}
-      <Seen {...at} label="Answers" answers={beat.answers.filter((a) => !a.poked && a.value !== goesIn)} />
-      <Seen {...at} label="Poked" answers={beat.answers.filter((a) => a.poked)} />
-      <Seen {...at} label="Whatever its size" answers={beat.answers.filter((a) => a.value === goesIn)} />
+      <Seen {...at} label={words.answers} answers={beat.answers.filter((a) => !a.poked && a.value !== goesIn)} />
+      <Seen {...at} label={words.poked} answers={beat.answers.filter((a) => a.poked)} />
+      <Seen {...at} label={words.whateverItsSize} answers={beat.answers.filter((a) => a.value === goesIn)} />
     </Frame>
   );
 }

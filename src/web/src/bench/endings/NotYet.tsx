@@ -4,6 +4,7 @@ import { clockTime, countdown, span, useNow } from '../../api/clock';
 import type { BenchView } from '../../api/http';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
+import * as words from '../words';
 
 export function NotYet({ begin, ...at }: AtBeat & { begin: () => void }) {
   const { bake, beat } = at;
@@ -11,12 +12,10 @@ export function NotYet({ begin, ...at }: AtBeat & { begin: () => void }) {
   const left = Date.parse(beat.due) - now;
   return (
     <Frame {...at} say={beat.say} begun={false} primary={null}>
-      <div className="figure" role="timer" aria-label={`${beat.phrase.short} in`}>
+      <div className="figure" role="timer" aria-label={words.inShort(beat.phrase.short)}>
         {countdown(left)}
       </div>
-      <p className="detail">
-        then, {clockTime(beat.due)}: {beat.phrase.short}
-      </p>
+      <p className="detail">{words.then(clockTime(beat.due), beat.phrase.short)}</p>
       <Sooner {...at} begin={begin} left={left} />
       {bake.display && <MachineDisplay display={bake.display} />}
     </Frame>
@@ -31,18 +30,18 @@ function Sooner({ beat, told, begin, left }: AtBeat & { begin: () => void; left:
     return (
       <p>
         <button className="button" onClick={() => (beat.asksFirst ? setAsked(true) : now())}>
-          {beat.phrase.short.endsWith('?') ? `${beat.phrase.short.slice(0, -1)} now?` : `${beat.phrase.short} now`}
+          {beat.phrase.short.endsWith('?') ? words.nowShort(beat.phrase.short.slice(0, -1)) : words.itIsNow(beat.phrase.short)}
         </button>
       </p>
     );
   return (
-    <p role="group" aria-label="Before its time" className="choices">
-      That is {span(left)} before its time.
+    <p role="group" aria-label={words.beforeItsTime} className="choices">
+      {words.thatIsBeforeItsTime(span(left))}
       <button className="button" onClick={now}>
         {beat.phrase.button}
       </button>
       <button className="button quiet" onClick={() => setAsked(false)}>
-        Not yet
+        {words.notYet}
       </button>
     </p>
   );
@@ -50,7 +49,7 @@ function Sooner({ beat, told, begin, left }: AtBeat & { begin: () => void; left:
 
 function MachineDisplay({ display }: { display: NonNullable<BenchView['display']> }) {
   const shown = display.finishAt
-    ? `${clockTime(display.finishAt)}, the time it ends`
+    ? words.theTimeItEnds(clockTime(display.finishAt))
     : `${countdown((display.left ?? 0) * 1000).replace(/:\d\d$/, '')} min left`;
-  return <p className="detail">The display should show {shown}.</p>;
+  return <p className="detail">{words.theDisplayShouldShow(shown)}</p>;
 }

@@ -6,6 +6,7 @@ import { Frame } from '../Frame';
 import { Photo } from '../../logbook/Photo';
 import { StarButtons } from '../StarButtons';
 import { Figure } from './Shown';
+import * as words from '../words';
 
 export function Reviewed(at: AtBeat) {
   const { bake, beat, told } = at;
@@ -20,11 +21,11 @@ export function Reviewed(at: AtBeat) {
     <Frame {...at} say={beat.phrase.say} primary={null}>
       <Figure {...at} />
       <StarButtons stars={stars} set={setStars} />
-      <label htmlFor="note">For next time</label>
+      <label htmlFor="note">{words.forNextTime}</label>
       <Input.TextArea id="note" rows={2} value={note} onChange={(e) => setNote(e.target.value)} maxLength={2000} />
       <Photo id={bake.id} of={`${bake.title}, ${bake.what}`} />
       <button className="button do at-start" disabled={stars === 0} onClick={keep}>
-        Keep
+        {words.keep}
       </button>
     </Frame>
   );

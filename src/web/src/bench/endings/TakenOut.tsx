@@ -5,6 +5,7 @@ import { span } from '../../api/clock';
 import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
 import { Figure } from './Shown';
+import * as words from '../words';
 
 type Way = { bulk: number | null; name: string };
 
@@ -19,8 +20,8 @@ export function TakenOut(at: AtBeat) {
   const others: Way[] = (kitchen.data?.afters ?? [])
     .filter((a) => !a.after.early)
     .map((a) => ({ bulk: a.after.bulk, name: a.name }));
-  const ways: Way[] = [{ bulk: null, name: 'as planned' }, ...others];
-  const doubled = `${span(more * 1000)} in a bowl`;
+  const ways: Way[] = [{ bulk: null, name: words.asPlanned }, ...others];
+  const doubled = words.inABowl(span(more * 1000));
   if (more > 0 && !others.some((w) => w.name === doubled)) ways.push({ bulk: more, name: doubled });
   // What was chosen for another look is not on offer any more.
   const see = (key: string) => {
@@ -34,22 +35,22 @@ export function TakenOut(at: AtBeat) {
         <>
           <p className="detail">
             {seen === null && `${rise.reckoned} `}
-            {more > 0 && `${span(more * 1000)} in a bowl would double it.`}
+            {more > 0 && words.inABowlWouldDouble(span(more * 1000))}
           </p>
           <Chosen
-            label="How far it has grown"
+            label={words.howFarItHasGrown}
             of={rise.answers.map((a) => ({ key: a.seen, name: a.label, is: a.seen === seen }))}
             choose={see}
           />
         </>
       )}
       <Chosen
-        label="And then"
+        label={words.andThen}
         of={ways.map((way) => ({ key: way.name, name: way.name, is: way.bulk === bulk }))}
         choose={(key) => setBulk(ways.find((w) => w.name === key)?.bulk ?? null)}
       />
-      <p>It is out. How does it feel?</p>
-      <div className="answers" role="group" aria-label="Answers">
+      <p>{words.itIsOutHowDoes}</p>
+      <div className="answers" role="group" aria-label={words.answers}>
         {beat.answers.map((a) => (
           <button
             key={a.value}

@@ -6,6 +6,7 @@ import type { AtBeat } from '../AtTheBeat';
 import { Frame } from '../Frame';
 import { useAskedBack } from '../useAskedBack';
 import { Figure } from './Shown';
+import * as words from '../words';
 
 export function Weighed(at: AtBeat) {
   return at.beat.onScale ? <OnScale {...at} /> : <Measured {...at} />;
@@ -33,7 +34,7 @@ function OnScale(at: AtBeat) {
   const unsaid = onScale ?? beat.expected;
   const mass = typed.blank ? unsaid : typed.value;
 
-  const from = !typed.blank ? 'as typed' : onScale !== null ? 'as on the scale' : 'as planned';
+  const from = !typed.blank ? 'as typed' : onScale !== null ? words.asOnTheScale : words.asPlanned;
   const tell = (of: number | null) => told({ type: tellsOf(at), step: beat.step, mass: of ?? Number.NaN });
   const weigh = () => ask(mass, () => tell(mass));
   const digit = (d: string) => {
@@ -56,17 +57,17 @@ function OnScale(at: AtBeat) {
       <Figure {...at} />
       {isAsked && (
         <p className="caution" role="alert">
-          {said(asked)} where {said(beat.expected ?? 0)} was planned?
+          {words.whereWasPlanned(said(asked), said(beat.expected ?? 0))}
         </p>
       )}
       {reading?.bake === bake.id && reading.under && (
         <p className="caution" role="status">
-          The scale was not tared: under it is {reading.under}. That leaves {onScale === null ? '…' : said(onScale)}.
+          {words.theScaleWasNotTared(reading.under)} {onScale === null ? '…' : said(onScale)}.
         </p>
       )}
       <p className="tight">
         <label>
-          Really in, {typed.unit}{' '}
+          {words.reallyIn(typed.unit)}{' '}
           <input
             id="typed"
             className="typed"

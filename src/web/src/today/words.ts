@@ -1,0 +1,42 @@
+// What is said on the first screen. Whether it is said, and with which figures, is decided where it is shown.
+
+// Today
+export const theDay = (bakes: string) => `The day: ${bakes}`;
+export const alsoUnderWay = 'Also under way';
+export const theDayInFull = 'The day in full';
+export const atItsTime = (short: string, at: string) => `${short} at ${at}`;
+export const ready = (at: string) => `· ready ${at}`;
+export const startSomething = 'Start something';
+export const hydration = (mass: string, percent: string) => `${mass} · ${percent} hydration`;
+export const allDoughs = (total: number) => `All ${total} doughs`;
+export const searchTheBook = 'Search the book';
+export const yourOwnDough = 'Your own dough';
+export const typeIngredientsAndGrams = 'Type ingredients and grams';
+export const inTheCold = 'In the cold';
+export const since = (what: string, whereItIs: string, day: string, at: string) => `${what} ${whereItIs} since ${day} ${at}`;
+export const bakeThem = 'Bake them';
+export const makeSomethingOfIt = 'Make something of it';
+export const thawIt = 'Thaw it';
+export const freezeIt = 'Freeze it';
+export const eaten = 'Eaten';
+export const thrownAway = 'Thrown away';
+export const onTheTable = 'On the table';
+export const until = (day: string) => `until ${day}`;
+export const thawed = (at: string) => `thawed ${at}`;
+export const bestUntilUseBy = (day: string, at: string, day2: string) => `best until ${day} ${at}, use by ${day2}`;
+export const missing = 'Missing';
+export const theEndOfThisBook = (missing: number) => `The end of this book is missing: ${missing}`;
+export const thingThatWas = 'thing that was';
+export const thingsThatWere = 'things that were';
+export const toldLastItsFileWas = 'told last. Its file was cut, or an older one took its place.';
+export const theLastThatIsThere = (at: string) => ` The last that is there was told ${at}.`;
+export const copiesOfTheBook = 'Copies of the book';
+export const setAside = 'Set aside';
+export const thisVersionCannotReadThese = 'This version cannot read these. They are kept as they are; everything else goes on.';
+export const nothingIsUnderWay = 'Nothing is under way.';
+export const chooseADoughSayWhen = 'Choose a dough, say when you want the bread, and see the day.';
+export const now = 'Now';
+export const then = (short: string, at: string) => `then ${short}, ${at}`;
+export const readyAt = (at: string) => `ready ${at}`;
+export const toTheBench = 'To the bench';
+export const readyIn = (span: string) => `ready in ${span}`;
