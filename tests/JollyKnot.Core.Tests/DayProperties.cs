@@ -294,6 +294,26 @@ public sealed class DayProperties
         open.Shut(evening, zone, 2).Select(b => TimeZoneInfo.ConvertTime(b.From, zone).Day).ShouldBe([27, 28, 30]);
     }
 
+    [Fact]
+    public void What_is_told_again_of_the_same_thing_is_told_once()
+    {
+        DayChange pinned = new(0, ChangeKind.Pin, "divide", Morning.AddHours(3)),
+            unknown = new(1, ChangeKind.Oven, "no-such"),
+            known = new(1, ChangeKind.Oven, "wall");
+        (pinned with { At = Morning }).Replaces(pinned).ShouldBeTrue();
+        new DayChange(0, ChangeKind.Unpin, "divide").Replaces(pinned).ShouldBeTrue();
+        (pinned with { Id = "load" }).Replaces(pinned).ShouldBeFalse();
+        (pinned with { Bake = 1 }).Replaces(pinned).ShouldBeFalse();
+        new DayChange(0, ChangeKind.Oven, "divide").Replaces(pinned).ShouldBeFalse();
+        new DayChange(0, ChangeKind.FewerTrays).Replaces(new(0, ChangeKind.FewerTrays)).ShouldBeFalse();
+
+        DayChange.Apply(RepairCafe, [known, unknown], Full, Morning).Problems.Single().Field.ShouldBe("changes[1].id");
+        DayChange.Apply(RepairCafe, [unknown, known], Full, Morning).Has(out _).ShouldBeTrue();
+        DateTimeOffset early = Morning.AddHours(-2),
+            earlier = Morning.AddHours(-3);
+        DayChange.Up([new(0, ChangeKind.Up, At: early), known, new(0, ChangeKind.Up, At: earlier)]).ShouldBe(earlier);
+    }
+
     private static readonly Gen<DayChange> AnyChange = Gen.Select(
             Gen.Int[-1, 3],
             Gen.Enum<ChangeKind>(),
@@ -343,7 +363,8 @@ public sealed class DayProperties
                             problem.Field[8..problem.Field.IndexOf(']', StringComparison.Ordinal)],
                             System.Globalization.CultureInfo.InvariantCulture
                         );
-                        DayChange.Apply(RepairCafe, [.. changes.Take(at)], Full, Morning).Has(out _).ShouldBeTrue();
+                        var counted = changes.Take(at).Where(c => !changes.Skip(at).Any(later => later.Replaces(c)));
+                        DayChange.Apply(RepairCafe, [.. counted], Full, Morning).Has(out _).ShouldBeTrue();
                         return;
                     }
                     day.Length.ShouldBe(3);
@@ -351,14 +372,14 @@ public sealed class DayProperties
                     foreach (var (was, then) in RepairCafe.Zip(day))
                         then.Spec.ExpectedDough.Grams.ShouldBe(was.Spec.ExpectedDough.Grams, .01);
                     // Pins far apart can want what no day can give; all else keeps every rule.
-                    var closed = DayChange.Opened(Closed.Never, changes);
+                    var closed = DayChange.Opened(Closed.Never, DayChange.Up(changes));
                     var held = Held(day, DayPlan.Of(day, Morning, closed));
                     if (day.All(b => b.SoFar.Arranged.Pins.IsEmpty))
                         NothingImpossible(held, Morning);
                     else
                         held.ShouldAllBe(b => b.Timetable.Ready > Morning);
                     // The last of a kind to one bake is what counts.
-                    if (changes is [{ Kind: not (ChangeKind.FewerTrays or ChangeKind.Up) } only])
+                    if (changes is [{ Kind: not ChangeKind.FewerTrays } only])
                         Made(DayChange.Apply(RepairCafe, [only, only], Full, Morning).Value[only.Bake])
                             .ShouldBe(Made(day[only.Bake]));
 

@@ -234,10 +234,10 @@ public sealed class DayRules
         // By half hours, as little as makes it in time.
         var sooner = night.To - up.At!.Value;
         sooner.TotalMinutes.ShouldBeGreaterThanOrEqualTo(late - 2);
-        var halfAnHourLess = DayChange.Opened(closed, [up with { At = up.At.Value.AddMinutes(30) }]);
+        var halfAnHourLess = DayChange.Opened(closed, DayChange.Up([up with { At = up.At.Value.AddMinutes(30) }]));
         var tooLittle = DayPlan.Of(breakfast, Morning, halfAnHourLess);
         (tooLittle.Aims.Late + tooLittle.Aims.Over).ShouldBeGreaterThan(2);
-        var opened = DayChange.Opened(closed, [up]);
+        var opened = DayChange.Opened(closed, DayChange.Up([up]));
         opened.Hands.ShouldBe([night with { To = up.At.Value }]);
         var held = Held(DayChange.Apply(breakfast, [up], Full, Morning).Value, DayPlan.Best(breakfast, Morning, opened));
         DayCheck.Of(held, Morning, opened).ShouldBeEmpty();

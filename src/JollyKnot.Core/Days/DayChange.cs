@@ -76,7 +76,21 @@ public sealed record DayChange(
         MuchSooner = TimeSpan.FromHours(3),
         Night = TimeSpan.FromHours(4);
 
-    /// <summary>The day with these changes, one after the other, before it is laid out again.</summary>
+    /// <summary>Whether this one, told later, stands in the place of another: the same thing of the same bake; of pins, of
+    /// the same step. A tray less is a tray less each time.</summary>
+    /// <param name="earlier">Told before.</param>
+    public bool Replaces(DayChange earlier)
+    {
+        ArgumentNullException.ThrowIfNull(earlier);
+        if (Kind == ChangeKind.FewerTrays || Bake != earlier.Bake || IsPin != earlier.IsPin)
+            return false;
+        return IsPin ? Id == earlier.Id : Kind == earlier.Kind;
+    }
+
+    private bool IsPin => Kind is ChangeKind.Pin or ChangeKind.Unpin;
+
+    /// <summary>The day with these changes, one after the other, before it is laid out again; what a later one replaces is
+    /// not looked at.</summary>
     /// <param name="bakes">The bakes.</param>
     /// <param name="changes">The changes.</param>
     /// <param name="kitchen">What there is.</param>
@@ -93,6 +107,8 @@ public sealed record DayChange(
         for (var i = 0; i < changes.Length; i++)
         {
             var change = changes[i];
+            if (changes.Skip(i + 1).Any(later => later.Replaces(change)))
+                continue;
             if (change.Bake < 0 || change.Bake >= bakes.Length)
                 return new Problem("unknown:bake", $"changes[{i}].bake");
             var changed = change.To(bakes[change.Bake], kitchen, now);
@@ -141,12 +157,16 @@ public sealed record DayChange(
 
     /// <summary>When hands are not to be had, with these changes.</summary>
     /// <param name="closed">Without them.</param>
-    /// <param name="changes">The changes.</param>
-    public static Closed Opened(Closed closed, IEnumerable<DayChange> changes)
+    /// <param name="up">When somebody is up sooner; null when nobody is.</param>
+    public static Closed Opened(Closed closed, DateTimeOffset? up)
     {
         ArgumentNullException.ThrowIfNull(closed);
-        return closed.UpAt(changes.Where(c => c is { Kind: ChangeKind.Up, At: not null }).Select(c => c.At!.Value));
+        return up is { } at ? closed.UpAt([at]) : closed;
     }
+
+    /// <summary>When somebody is up sooner, by what was told last; null when that was not changed.</summary>
+    /// <param name="changes">The changes.</param>
+    public static DateTimeOffset? Up(IEnumerable<DayChange> changes) => changes.LastOrDefault(c => c.Kind == ChangeKind.Up)?.At;
 
     private static DayBake Pinned(DayBake bake, ImmutableDictionary<StepId, DateTimeOffset> pins) =>
         bake with
@@ -293,7 +313,7 @@ public sealed record DayChange(
                 .Concat(UpSooner(bakes, now, shut))
                 .OrderBy(c => c.Kind)
                 .TakeWhile(_ => !until.IsCancellationRequested)
-                .Where(c => Apply(bakes, [c], kitchen, now).Has(out var changed) && Does(changed, now, Opened(shut, [c])))
+                .Where(c => Apply(bakes, [c], kitchen, now).Has(out var changed) && Does(changed, now, Opened(shut, Up([c]))))
                 .Take(most),
         ];
     }
@@ -334,7 +354,7 @@ public sealed record DayChange(
             var sooner = Enumerable
                 .Range(1, (int)(MuchSooner / Sooner))
                 .Select(i => new DayChange(0, ChangeKind.Up, At: night.To - Sooner * i));
-            if (sooner.FirstOrDefault(up => Does(bakes, now, Opened(closed, [up]))) is { } up)
+            if (sooner.FirstOrDefault(up => Does(bakes, now, Opened(closed, up.At))) is { } up)
                 yield return up;
         }
     }

@@ -125,7 +125,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         var changed = await Changed(bakes, changes);
         if (!changed.Has(out var draft))
             return changed.Problems;
-        var open = Opened(closed, changes);
+        var open = DayChange.Opened(closed, DayChange.Up(Told(bakes, changes)));
         var plan = await PlanFor(draft, changes, open);
         var looking = !plan.Best.IsCompleted;
         var held = Held(draft, plan.Now);
@@ -139,7 +139,8 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         {
             var moves = Shown(bakes).MovesTo(held);
             var picture = changes.IsEmpty ? null : DayShown.Drawn(held, frame);
-            var why = Shown(bakes).WhyBetter(held, wrong, left);
+            var why = Shown(bakes).WhyBetter(held);
+            var spared = wrong.FirstOrDefault(w => left.All(l => l.Text != w.Text))?.Text;
             proposal = new(
                 moves,
                 left,
@@ -148,6 +149,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
                 DayShown.Figures(bakes),
                 DayShown.Figures(held),
                 why,
+                spared,
                 picture
             );
         }
@@ -201,8 +203,11 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         return Minutes(now) - Minutes(then) > DayShown.Matters.TotalMinutes;
     }
 
-    private static Closed Opened(Closed closed, ImmutableArray<ChangeLine> changes) =>
-        DayChange.Opened(closed, changes.Select(c => new DayChange(0, c.Kind, At: c.At)));
+    private static ImmutableArray<DayChange> Told(ImmutableArray<Standing> bakes, ImmutableArray<ChangeLine> changes)
+    {
+        var ids = bakes.Select(b => b.Id).ToList();
+        return [.. changes.Select(c => new DayChange(ids.IndexOf(c.Bake), c.Kind, c.Id, c.At, c.Heat, c.Length))];
+    }
 
     // The bakes with what is changed; the day is not laid out again yet.
     private async Task<Outcome<ImmutableArray<Standing>>> Changed(
@@ -210,12 +215,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         ImmutableArray<ChangeLine> changes
     )
     {
-        var ids = bakes.Select(b => b.Id).ToList();
-        ImmutableArray<DayChange> told =
-        [
-            .. changes.Select(c => new DayChange(ids.IndexOf(c.Bake), c.Kind, c.Id, c.At, c.Heat, c.Length)),
-        ];
-        var made = DayChange.Apply([.. bakes.Select(b => b.Day)], told, await kitchens.Get(), clock.GetUtcNow());
+        var made = DayChange.Apply([.. bakes.Select(b => b.Day)], Told(bakes, changes), await kitchens.Get(), clock.GetUtcNow());
         if (!made.Has(out var days))
             return made.Problems;
         return bakes.Zip(days, (b, day) => b with { Day = day }).ToImmutableArray();
@@ -273,10 +273,10 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
             return changed.Problems;
         var days = draft.Select(b => b.Day).ToImmutableArray();
         var kitchen = await kitchens.Get();
-        var up = changes.Where(c => c.Kind == ChangeKind.Up).Select(c => c.At).OfType<DateTimeOffset>().ToList();
-        if (up.Count > 0)
+        var up = DayChange.Up(Told(bakes, changes));
+        if (up is { } early)
         {
-            await kitchens.Change(k => k with { Up = [.. k.Up.Where(u => u > now), .. up] });
+            await kitchens.Change(k => k with { Up = [.. k.Up.Where(u => u > now), early] });
             closed = await Closed();
         }
         // What the baker saw is what is done; of a large day the best that was found until now.
@@ -294,7 +294,7 @@ public sealed class DayBoard(BakeBook book, KitchenKeeper kitchens, DayMemory me
         }
         // A bake made otherwise has the same log: what was planned before does not count.
         known.Forget();
-        if (moved + up.Count > 0 && !quick)
+        if ((moved > 0 || up is not null) && !quick)
             await memory.Set(new([.. bakes.Select(Was)], kitchen.Up));
         return moved;
     }

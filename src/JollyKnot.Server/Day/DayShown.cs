@@ -112,9 +112,8 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
                     .Select(s => new LoadAt(i, s.Step.Id, b.Spec.OvenOf(b.Spec.Batches[s.Step.Batch!.Value].Bread).Id, s.Start))
         );
 
-    /// <summary>Who goes before whom in an oven where it was the other way round; or the first thing that is not wrong any
-    /// more.</summary>
-    public string? WhyBetter(ImmutableArray<Standing> then, ImmutableArray<FindingLine> wrong, ImmutableArray<FindingLine> left)
+    /// <summary>Who goes before whom in an oven where it was the other way round; null when nobody does.</summary>
+    public string? WhyBetter(ImmutableArray<Standing> then)
     {
         var was = Loads(bakes).ToDictionary(l => (l.Bake, l.Step), l => l.At);
         var will = Loads(then).Where(l => was.ContainsKey((l.Bake, l.Step))).ToList();
@@ -126,7 +125,7 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
         foreach (var one in will.OrderBy(l => l.At))
             if (will.Find(other => Overtakes(one, other)) is { } other)
                 return $"{bakes[one.Bake].Name} before {bakes[other.Bake].Name} in the oven";
-        return wrong.FirstOrDefault(w => left.All(l => l.Text != w.Text)) is { Text: var text } ? $"Otherwise: {text}" : null;
+        return null;
     }
 
     /// <summary>A day drawn; null without a frame, or without bakes.</summary>

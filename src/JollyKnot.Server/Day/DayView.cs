@@ -43,7 +43,8 @@ public sealed record DayFigures(TimeSpan Late, TimeSpan Waits, DateTimeOffset Be
 /// <param name="Left">What would still be wrong.</param>
 /// <param name="Key">The trouble it is for: who declines it is not asked again for the same.</param>
 /// <param name="Proven">No day is better.</param>
-/// <param name="Why">What is better then, in a few words; null when nothing was wrong.</param>
+/// <param name="Why">Which bread goes before which, in a few words; null when the order stays.</param>
+/// <param name="Otherwise">What is wrong as it is and would not be then; null when nothing is.</param>
 public sealed record Proposal(
     ImmutableArray<MoveLine> Moves,
     ImmutableArray<FindingLine> Left,
@@ -52,6 +53,7 @@ public sealed record Proposal(
     DayFigures Was,
     DayFigures Then,
     string? Why,
+    string? Otherwise,
     Picture? Picture
 );
 

@@ -3765,6 +3765,7 @@ export interface components {
             was: components["schemas"]["DayFigures"];
             then: components["schemas"]["DayFigures"];
             why: null | string;
+            otherwise: null | string;
             picture: null | components["schemas"]["Picture"];
         };
         PutOnScale: {

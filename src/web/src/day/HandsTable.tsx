@@ -10,7 +10,7 @@ import css from './day.module.css';
 export function HandsTable({ day, changes, add }: { day: Schemas['DayView']; changes: Change[]; add: (change: Change) => void }) {
   const { hands, bakes } = day;
   const pinOf = (h: Schemas['HandsLine']) => {
-    const changed = changes.find((c) => c.bake === h.bake && c.id === h.step && (c.kind === 'pin' || c.kind === 'unpin'));
+    const changed = changes.findLast((c) => c.bake === h.bake && c.id === h.step && (c.kind === 'pin' || c.kind === 'unpin'));
     return changed ? (changed.kind === 'pin' ? changed.at : null) : h.pinned ? h.at : null;
   };
   return (

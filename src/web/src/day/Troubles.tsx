@@ -75,6 +75,7 @@ export function Announcement() {
   const { offered, busy, take, decline } = useOffer(data);
   const [first, ...more] = (offered?.moves ?? []).toSorted((a, b) => a.to.localeCompare(b.to));
   if (!offered || !first) return null;
+  const why = offered.why ?? (offered.otherwise && words.otherwise(offered.otherwise));
   return (
     <section className={`card ${css.announcement}`} role="status" aria-label={words.theDayWouldGoBetter}>
       <p>
@@ -87,7 +88,7 @@ export function Announcement() {
             , <Link to="/day">{words.andMore(more.length)}</Link>
           </>
         )}
-        {offered.why && <span className="muted"> · {offered.why}</span>}
+        {why && <span className="muted"> · {why}</span>}
       </p>
       <TakeOrLeave busy={busy} take={take} leave={() => decline(offered.key)} small />
     </section>
@@ -114,15 +115,13 @@ export function TroublesOf({ day }: { day: Schemas['DayView'] }) {
 /** A better day, and the one change that would do. It is found out later, so it stands below what is there already. */
 export function Offered({ day, change }: { day: Schemas['DayView']; change: (to: Change) => void }) {
   const { offered, busy, take, decline } = useOffer(day);
-  // What is wrong as it is stands above already.
-  const isSaid = (why: string) => day.findings.some((f) => why.endsWith(f.text));
   if (day.findings.length === 0 || (!offered && day.fixes.length === 0)) return null;
   return (
     <section className="card stack" aria-label={words.whatWouldDo}>
       {offered && (
         <>
           <h2 className="small-head">{words.laidOutAnew}</h2>
-          {offered.why && !isSaid(offered.why) && <p className="tight">{offered.why}</p>}
+          {offered.why && <p className="tight">{offered.why}</p>}
           <Moves moves={offered.moves} />
           <Left left={offered.left} />
           <TakeOrLeave busy={busy} take={take} leave={() => decline(offered.key)} />

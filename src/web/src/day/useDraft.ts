@@ -11,15 +11,14 @@ export function useDraft() {
     sessionStorage.setItem(key, JSON.stringify(to));
     set(to);
   };
-  // The same thing changed twice is changed once, the last time; but a tray less is a tray less each time.
-  const same = (a: Change, b: Change) =>
-    a.kind !== 'fewer-trays' &&
-    a.bake === b.bake &&
-    (a.kind === b.kind || (a.kind === 'pin' && b.kind === 'unpin') || (a.kind === 'unpin' && b.kind === 'pin')) &&
-    (a.kind === 'pin' || a.kind === 'unpin' ? a.id === b.id : true);
+  // A figure typed on, or a time dragged on, is one change.
+  const goesOn = ({ bake, kind, id, at, heat, length }: Change) => {
+    const last = changes.at(-1);
+    return (at ?? heat ?? length ?? null) !== null && last?.bake === bake && last.kind === kind && last.id === id;
+  };
   return {
     changes,
-    add: (change: Change) => keep([...changes.filter((c) => !same(c, change)), change]),
+    add: (change: Change) => keep([...(goesOn(change) ? changes.slice(0, -1) : changes), change]),
     back: () => keep(changes.slice(0, -1)),
     forget: () => keep([]),
   };

@@ -91,6 +91,7 @@ export const riseInABowl = 'Rise in a bowl';
 export const oneTrayLess = 'One tray less';
 
 // Troubles
+export const otherwise = (text: string) => `Otherwise: ${text}`;
 export const leaveItAsItIs = 'Leave it as it is';
 export const theDayWouldGoBetter = 'The day would go better so';
 export const andMore = (count: number) => `and ${count} more`;
