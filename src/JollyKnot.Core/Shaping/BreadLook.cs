@@ -3,9 +3,10 @@ namespace JollyKnot.Core.Shaping;
 
 /// <summary>How a bread looks when it is baked.</summary>
 /// <param name="Form">Its form.</param>
+/// <param name="Tie">What its rope is tied into; null where it is none.</param>
 /// <param name="Slashes">How it was slashed.</param>
 /// <param name="Dark">Brown from a soda bath.</param>
-public sealed record BreadLook(Form Form, Slashes Slashes, bool Dark)
+public sealed record BreadLook(Form Form, Ties.Kind? Tie, Slashes Slashes, bool Dark)
 {
     /// <summary>How a family's bread looks.</summary>
     /// <param name="family">Which family.</param>
@@ -14,6 +15,6 @@ public sealed record BreadLook(Form Form, Slashes Slashes, bool Dark)
         ArgumentNullException.ThrowIfNull(family);
         // A bun is no flat bread, though it is pressed.
         var form = family is { Form: Form.Disc, Thickness: null } ? Form.Ball : family.Form;
-        return new(form, family.Slashes, family.Bathed);
+        return new(form, Ties.Of(family), family.Slashes, family.Bathed);
     }
 }

@@ -13,12 +13,21 @@ public sealed record Seat(double X, double Y, bool Across = false);
 
 /// <summary>A pan with its pieces.</summary>
 /// <param name="Tin">The pan.</param>
+/// <param name="Look">How each piece looks.</param>
 /// <param name="Shaped">A piece as it is set down.</param>
 /// <param name="Grown">As it comes out of the oven.</param>
 /// <param name="Touching">They grow together.</param>
 /// <param name="Seats">One for each piece it holds, or for as many as were asked.</param>
 /// <param name="Holds">How many it holds at the most.</param>
-public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool Touching, ImmutableArray<Seat> Seats, int Holds)
+public sealed record PanLayout(
+    Tin Tin,
+    BreadLook Look,
+    Footprint Shaped,
+    Footprint Grown,
+    bool Touching,
+    ImmutableArray<Seat> Seats,
+    int Holds
+)
 {
     // A loaf may be this much lighter or heavier than its tin's own dough, a mini than its hollow's, a tray bread than its
     // tray's. Ours.
@@ -39,17 +48,19 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
         ArgumentNullException.ThrowIfNull(tin);
         var (length, width) = (tin.Length.Millimetres, tin.Width.Millimetres);
         var whole = new Footprint(tin.Length, tin.Width);
+        var look = BreadLook.Of(family);
         var own = piece / (tin.Dough / tin.Count);
         switch (tin.Shape, family.Form)
         {
             case (TinShape.Loaf, Form.Loaf or Form.Swirl) when FitsTin.Holds(Share.FromFraction(own)):
             case (TinShape.Tray, Form.Tray) when FitsTray.Holds(Share.FromFraction(own)):
-                return new(tin, whole, whole, true, [new(length / 2, width / 2)], 1);
+                return new(tin, look, whole, whole, true, [new(length / 2, width / 2)], 1);
             case (TinShape.Hollows, Form.Ball) when FitsTin.Holds(Share.FromFraction(own)):
                 return Hollows(Footprint.Of(family, piece)!);
             case (TinShape.Channels, Form.Log) when Footprint.Of(family, piece) is { } log && FitsChannel(log.Grown(family)):
                 return new(
                     tin,
+                    look,
                     log,
                     log.Grown(family),
                     false,
@@ -70,7 +81,7 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
                 return Lay(ball, (lies, gap) => Round(lies, gap));
             case (TinShape.Round, Form.Coil)
                 when Footprint.Of(family, piece) is { } coil && coil.Grown(family).Length.Millimetres <= length:
-                return new(tin, coil, coil.Grown(family), false, [new(length / 2, width / 2)], 1);
+                return new(tin, look, coil, coil.Grown(family), false, [new(length / 2, width / 2)], 1);
             default:
                 return null;
         }
@@ -87,6 +98,7 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
             var columns = tin.Count / rows;
             return new(
                 tin,
+                look,
                 shaped,
                 shaped.Grown(family),
                 false,
@@ -105,7 +117,7 @@ public sealed record PanLayout(Tin Tin, Footprint Shaped, Footprint Grown, bool 
             var touch = tin.Shape is not (TinShape.Tray or TinShape.Stone) || (touching ?? family.Touches);
             var lies = touch ? shaped : shaped.Grown(family);
             var seats = how(lies, touch ? TouchingGap(family) : family.Gap.Millimetres);
-            return seats.IsEmpty ? null : new(tin, shaped, shaped.Grown(family), touch, Centred(seats, lies), seats.Length);
+            return seats.IsEmpty ? null : new(tin, look, shaped, shaped.Grown(family), touch, Centred(seats, lies), seats.Length);
         }
 
         // The seats that are used, moved to the middle of the pan as one block.

@@ -1604,6 +1604,7 @@ export interface components {
         };
         BreadLook: {
             form: components["schemas"]["Form"];
+            tie: null | components["schemas"]["Kind"];
             slashes: components["schemas"]["Slashes"];
             dark: boolean;
         };
@@ -3406,6 +3407,7 @@ export interface components {
         PanKind: "loaf" | "round" | "rectangle" | "hollows" | "tray";
         PanLayout: {
             tin: components["schemas"]["Tin"];
+            look: components["schemas"]["BreadLook"];
             shaped: components["schemas"]["Footprint"];
             grown: components["schemas"]["Footprint"];
             touching: boolean;

@@ -20,6 +20,7 @@ import { Pieces } from './Pieces';
 import { ScaleHere } from '../parts/ScaleHere';
 import { ScaleHands } from './ScaleHands';
 import { Since } from './Since';
+import { OnItsPan } from './ShapeHelp';
 import { StillToCome } from './StillToCome';
 import { Strip } from './Strip';
 import { useAwake } from './useAwake';
@@ -92,6 +93,7 @@ export function Frame({ say, primary, children, begun = true, backdated = true, 
         </div>
       </section>
       <StillToCome {...at}>
+        {beat.ending !== 'parts' && bake.shape?.pan && <OnItsPan pan={bake.shape.pan} />}
         {begun && bake.onTable && <KneadIn table={bake.onTable} tell={send} />}
         {bake.proof && !bake.inOven && (
           <>

@@ -21,15 +21,19 @@ export function ShapeHelp({ bake, step }: { bake: BenchView; step: string }) {
       <AimPicture shape={shape} />
       <Rest id={`${bake.id}/${step}`} />
       {(shape.form === 'plait' || shape.tie !== null) && <PlaitTrainer of={{ tie: shape.tie, strands: shape.strands }} />}
-      {shape.pan && (
-        <figure className="pan-here">
-          <PanPicture layout={shape.pan} room={240} />
-          <figcaption className="muted">
-            {shape.pan.tin.name}: {shape.pan.touching ? words.justTouchingWhenGrown : words.apartTheDashesShowThem}
-          </figcaption>
-        </figure>
-      )}
     </>
+  );
+}
+
+/** Where each goes, to scale. */
+export function OnItsPan({ pan }: { pan: Schemas['PanLayout'] }) {
+  return (
+    <figure className="pan-here">
+      <PanPicture layout={pan} room={240} />
+      <figcaption className="muted">
+        {pan.tin.name}: {pan.touching ? words.justTouchingWhenGrown : words.apartTheDashesShowThem}
+      </figcaption>
+    </figure>
   );
 }
 

@@ -5,6 +5,7 @@ import { type BenchView, type Schemas } from '../api/http';
 import { judge, useLive, type LiveReading } from '../api/live';
 import { isBlank, typedOr } from '../parts/typed';
 import { figure } from './scaleUnits';
+import { FromAbove } from '../shaping/FromAbove';
 import * as words from './words';
 import css from './bench.module.css';
 
@@ -231,22 +232,25 @@ function PieceMark({
     weighed === null
       ? words.toComeAbout(name, f(piece.target), u)
       : `${name}: ${f(weighed)} ${u}${off ? words.besideItsOwn(weighed > piece.target ? words.over : words.under, f(piece.target), u) : ''}`;
-  const look = {
-    fill: weighed === null ? 'var(--card)' : 'var(--s0)',
-    stroke: current ? 'var(--ink)' : weighed === null ? 'var(--soft-ink)' : 'var(--s0-line)',
-    strokeWidth: current ? 4 : 2,
-    strokeDasharray: weighed === null && !current ? '2 5' : undefined,
-  };
+  const [long, wide] = strand ? [56, r * 1.24] : cut.shape === null ? [52, 40] : [2 * r, 2 * r];
+  const look = { form: strand ? 'log' : cut.shape === null ? 'tray' : 'ball', tie: null, slashes: 'none', dark: false } as const;
   return (
     <button className={css.piece} aria-label={said} onClick={pick} disabled={weighed === null} title={said}>
       <svg viewBox="-32 -32 64 64" width={58} height={58} aria-hidden="true">
         {off && <circle r={30} fill="none" stroke="var(--now)" strokeWidth={2.5} strokeDasharray="3 4" />}
-        {strand ? (
-          <rect x={-28} y={-r * 0.62} width={56} height={r * 1.24} rx={r * 0.62} {...look} />
-        ) : cut.shape === null ? (
-          <rect x={-26} y={-20} width={52} height={40} rx={9} {...look} />
-        ) : (
-          <circle r={r} {...look} />
+        {weighed !== null && <FromAbove look={look} x={0} y={0} length={long} width={wide} />}
+        {(weighed === null || current) && (
+          <rect
+            x={-long / 2}
+            y={-wide / 2}
+            width={long}
+            height={wide}
+            rx={cut.shape === null ? 9 : wide / 2}
+            fill={weighed === null ? 'var(--card)' : 'none'}
+            stroke={current ? 'var(--ink)' : 'var(--soft-ink)'}
+            strokeWidth={current ? 4 : 2}
+            strokeDasharray={current ? undefined : '2 5'}
+          />
         )}
         <text y={6} textAnchor="middle" fontSize={17} fontWeight={700} fill={weighed === null ? 'var(--ink)' : '#17202a'}>
           {weighed === null ? (current ? name : '') : f(weighed)}

@@ -32,7 +32,7 @@ export function Bread({ look, raw = false, crust }: Baked) {
       style={crust ? coloured(crust) : undefined}
     >
       <ellipse cx={60} cy={71} rx={48} ry={5} className={css.shade} />
-      {drawn[form]}
+      {look.tie === 'knot' ? knot : drawn[form]}
       {slash && <path {...cut} d={slash} />}
     </g>
   );
@@ -80,7 +80,7 @@ function Rope({ d, thick = 15 }: { d: string; thick?: number }) {
   );
 }
 
-const plait = (
+export const plait = (
   <>
     {[0, 1, 2, 3, 4].map((i) => (
       <g key={i} transform={`translate(${16 + i * 18} ${i % 2 === 0 ? 34 : 46})`}>
@@ -90,6 +90,17 @@ const plait = (
     ))}
   </>
 );
+
+export const pretzel = <Rope d="M60 66 C20 60 22 22 48 24 C70 26 74 58 96 56 M60 66 C100 60 98 22 72 24 C50 26 46 58 24 56" />;
+
+export const knot = (
+  <>
+    <Rope d="M26 58 C30 22 84 16 86 44 C87 62 60 66 46 56" thick={19} />
+    <Rope d="M46 56 C34 46 38 26 60 34 C78 41 84 54 96 64" thick={19} />
+  </>
+);
+
+export const coil = <Rope d="M60 46 C52 40 68 36 70 46 C72 58 46 60 44 46 C42 30 78 26 84 46 C88 66 34 72 30 48" thick={13} />;
 
 const loaf = (
   <>
@@ -120,10 +131,10 @@ const disc = (
 const drawn: Record<Form, ReactNode> = {
   ball: roll,
   disc,
-  rope: <Rope d="M60 66 C20 60 22 22 48 24 C70 26 74 58 96 56 M60 66 C100 60 98 22 72 24 C50 26 46 58 24 56" />,
+  rope: pretzel,
   plait,
   log,
-  coil: <Rope d="M60 46 C52 40 68 36 70 46 C72 58 46 60 44 46 C42 30 78 26 84 46 C88 66 34 72 30 48" thick={13} />,
+  coil,
   loaf,
   swirl: (
     <>

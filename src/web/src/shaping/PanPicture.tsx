@@ -1,6 +1,7 @@
 // A pan or tray from above, to scale: where each piece goes, as it is set down and as it will have grown.
 import type { Schemas } from '../api/http';
 import { useUnits } from '../parts/units';
+import { FromAbove } from './FromAbove';
 import * as words from './words';
 
 export function PanPicture({ layout, room = 300 }: { layout: Schemas['PanLayout']; room?: number }) {
@@ -44,7 +45,7 @@ export function PanPicture({ layout, room = 300 }: { layout: Schemas['PanLayout'
           />
         ))}
       {fills ? (
-        <rect x={10} y={10} width={l - 20} height={w - 20} rx={12} fill="var(--s0)" stroke="var(--s0-line)" strokeWidth={3} />
+        <FromAbove look={layout.look} x={l / 2} y={w / 2} length={l - 20} width={w - 20} />
       ) : (
         <>
           {seats.map((s, i) =>
@@ -57,9 +58,9 @@ export function PanPicture({ layout, room = 300 }: { layout: Schemas['PanLayout'
               `g${i}`,
             ),
           )}
-          {seats.map((s, i) =>
-            piece(shaped, s.across, s.x, s.y, { fill: 'var(--s0)', stroke: 'var(--s0-line)', strokeWidth: 3 }, `s${i}`),
-          )}
+          {seats.map((s, i) => (
+            <FromAbove key={`s${i}`} {...s} look={layout.look} length={shaped.length} width={shaped.width} />
+          ))}
         </>
       )}
     </svg>

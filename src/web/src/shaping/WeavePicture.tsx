@@ -95,8 +95,8 @@ function Rope({ step, width, label, room }: { step: Schemas['WeaveStep']; width:
   return (
     <svg
       className={css.weave}
-      viewBox={`-0.3 ${step.top} ${width + 0.6} ${step.bottom - step.top}`}
-      width={(width + 0.6) * scale}
+      viewBox={`-0.7 ${step.top} ${width + 1.4} ${step.bottom - step.top}`}
+      width={(width + 1.4) * scale}
       style={{ maxWidth: '100%', maxHeight: room }}
       role="img"
       aria-label={label}

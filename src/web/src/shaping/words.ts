@@ -14,7 +14,7 @@ export const ofAt = (at: number, last: number) => `${at} of ${last}`;
 export const placesCountFromTheLeft = (word: string) => ` · ${word}; places count from the left`;
 export const leftHanded = 'Left-handed';
 export const fromTheMiddle = 'From the middle';
-export const aMoveEveryS = (s: number) => `A move every ${s} s`;
+export const aMoveEveryS = (s: number) => `A move every ${s}\u00a0s`;
 
 // PlaitsPage
 export const threeStrands = 'Three strands';
