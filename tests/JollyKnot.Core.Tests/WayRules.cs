@@ -88,6 +88,24 @@ public sealed class WayRules
         both.ShareOf(2, both.Batches[0]).Grams.ShouldBe(20, .2);
         both.ShareOf(2, both.Batches[1]).Grams.ShouldBe(10, .2);
         laid.Plan.Spec.ShareOf(2, laid.Plan.Spec.Batches[0]).ShouldBe(Mass.Zero);
+        // And it is seen on the breads that get some, and only there.
+        var bare = laid.Plan.Spec.With(b => b with { Gets = [] });
+        bool[] Strewn(BakeSpec spec) => [.. spec.Batches.Select(b => spec.LookOf(b.Bread).Strewn)];
+        Strewn(laid.Plan.Spec).ShouldBe([true, true]);
+        Strewn(bare).ShouldBe([false, false]);
+    }
+
+    [Theory]
+    [InlineData("pretzel", Form.Rope, Ties.Kind.Pretzel, true)]
+    [InlineData("knot", Form.Rope, Ties.Kind.Knot, false)]
+    [InlineData("coil", Form.Coil, Ties.Kind.Coil, false)]
+    [InlineData("round-bun", Form.Ball, null, false)]
+    [InlineData("pocket-flatbread", Form.Disc, null, false)]
+    [InlineData("plait-3", Form.Plait, null, false)]
+    public void A_bread_is_drawn_as_what_it_is(string id, Form form, Ties.Kind? tie, bool dark)
+    {
+        var look = BreadLook.Of(Families.All.Single(f => f.Id == id));
+        (look.Form, look.Tie, look.Dark, look.Strewn).ShouldBe((form, tie, dark, false));
     }
 
     [Fact]

@@ -286,6 +286,15 @@ public sealed record BakeSpec(Made Made, Tools Tools, Handling Handling, Around 
         return Dough.Parts[part - 1].Made * (Cuts[batch.Cut].Each.Grams * batch.Pieces / given);
     }
 
+    /// <summary>How a bread of this bake looks.</summary>
+    /// <param name="bread">Which bread.</param>
+    public BreadLook LookOf(Bread bread)
+    {
+        ArgumentNullException.ThrowIfNull(bread);
+        var strewn = Dough.Parts.Where((p, i) => p.Kind == PartKind.Topping && bread.IsGiven(i + 1)).Any();
+        return BreadLook.Of(bread.Family) with { Strewn = strewn };
+    }
+
     /// <summary>Brushed after the second proof, with hands beside the oven.</summary>
     public bool BrushedLast(Bread bread) => bread is { Brushed: true } && !Way.WashesFirst;
 

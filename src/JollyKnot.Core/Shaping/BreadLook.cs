@@ -6,7 +6,8 @@ namespace JollyKnot.Core.Shaping;
 /// <param name="Tie">What its rope is tied into; null where it is none.</param>
 /// <param name="Slashes">How it was slashed.</param>
 /// <param name="Dark">Brown from a soda bath.</param>
-public sealed record BreadLook(Form Form, Ties.Kind? Tie, Slashes Slashes, bool Dark)
+/// <param name="Strewn">With something strewn on top.</param>
+public sealed record BreadLook(Form Form, Ties.Kind? Tie, Slashes Slashes, bool Dark, bool Strewn = false)
 {
     /// <summary>How a family's bread looks.</summary>
     /// <param name="family">Which family.</param>

@@ -1,7 +1,6 @@
 // What is written on the picture, and where there is room for it: on no other words and on no other dough.
 using System.Collections.Immutable;
 using JollyKnot.Core.Scheduling;
-using JollyKnot.Core.Shaping;
 using JollyKnot.Core.Steps;
 
 namespace JollyKnot.Core.Strands;
@@ -81,7 +80,7 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
         foreach (var (named, x) in order.Zip(at))
         {
             var batches = named.Bake.Batches;
-            var bread = batches.MaxBy(b => named.Bake.Eaches[b.Cut] * b.Pieces)!.Bread.Family;
+            var bread = batches.MaxBy(b => named.Bake.Eaches[b.Cut] * b.Pieces)!.Bread;
             written.Add(
                 new(
                     LabelKind.Ready,
@@ -90,7 +89,7 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
                     Anchor.Middle,
                     Count: batches.Sum(b => b.Pieces),
                     At: named.Bake.Timetable.Ready,
-                    Bread: BreadLook.Of(bread),
+                    Bread: named.Bake.Spec.LookOf(bread),
                     Hue: named.Hue
                 )
             );

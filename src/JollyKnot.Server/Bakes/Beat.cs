@@ -96,7 +96,7 @@ public sealed record Beat(
             Why = state.Timetable.Slots.Any(s => s.State == StepState.Done && s.Step.Kind == step.Kind)
                 ? ""
                 : WhyWords.Of(step.Kind),
-            Bread = step.Batch is null ? null : BreadLook.Of(state.Chain.Of(step).Bread.Family),
+            Bread = step.Batch is null ? null : spec.LookOf(state.Chain.Of(step).Bread),
         };
     }
 

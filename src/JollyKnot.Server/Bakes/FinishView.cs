@@ -53,7 +53,7 @@ public sealed record FinishView(
             came + keeping.Keeps,
             came + Keeping.Frozen,
             keeping.KeepCold,
-            BreadLook.Of(family)
+            spec.LookOf(of.Bread)
         );
     }
 

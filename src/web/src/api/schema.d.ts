@@ -1607,6 +1607,8 @@ export interface components {
             tie: null | components["schemas"]["Kind"];
             slashes: components["schemas"]["Slashes"];
             dark: boolean;
+            /** @default false */
+            strewn: boolean;
         };
         CalendarView: {
             address: null | string;

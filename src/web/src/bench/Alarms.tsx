@@ -49,7 +49,8 @@ export function Alarms() {
             {call.short}, {clockTime(call.start)}
           </Link>
         )}{' '}
-        <small className={css.whose}>{first?.title}</small> {more > 0 && <small className={css.more}>{words.andMore(more)}</small>}
+        <small className={css.whose}>{first?.title}</small>{' '}
+        {more > 0 && <small className={css.more}>{words.andMore(more)}</small>}
       </span>
       <button
         className="button"

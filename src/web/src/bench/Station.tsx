@@ -233,7 +233,13 @@ function PieceMark({
       ? words.toComeAbout(name, f(piece.target), u)
       : `${name}: ${f(weighed)} ${u}${off ? words.besideItsOwn(weighed > piece.target ? words.over : words.under, f(piece.target), u) : ''}`;
   const [long, wide] = strand ? [56, r * 1.24] : cut.shape === null ? [52, 40] : [2 * r, 2 * r];
-  const look = { form: strand ? 'log' : cut.shape === null ? 'tray' : 'ball', tie: null, slashes: 'none', dark: false } as const;
+  const look = {
+    form: strand ? 'log' : cut.shape === null ? 'tray' : 'ball',
+    tie: null,
+    slashes: 'none',
+    dark: false,
+    strewn: false,
+  } as const;
   return (
     <button className={css.piece} aria-label={said} onClick={pick} disabled={weighed === null} title={said}>
       <svg viewBox="-32 -32 64 64" width={58} height={58} aria-hidden="true">

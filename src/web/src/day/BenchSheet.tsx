@@ -11,6 +11,8 @@ export default function BenchSheet() {
   const { data, error, refetch } = useDay(800);
   if (!data) return <Loading error={error} retry={() => void refetch()} />;
   const [first] = data.hands;
+  const bakes = data.bakes.toSorted((a, b) => a.ready.localeCompare(b.ready));
+  const contains = bakes.filter((b) => b.allergens).map((b) => words.contains(b.title, b.allergens));
   return (
     <article className={css.sheet} style={{ '--rows': Math.ceil(data.hands.length / 2) } as CSSProperties}>
       <header className="book-head">
@@ -20,7 +22,7 @@ export default function BenchSheet() {
         </button>
       </header>
       <p className={css.sheetReady}>
-        {data.bakes.map((b) => (
+        {bakes.map((b) => (
           <span key={b.id}>
             <b className="num">{clockTime(b.ready)}</b> {b.what} <small>({b.title})</small>
           </span>
@@ -41,11 +43,9 @@ export default function BenchSheet() {
       <InTheCold />
       <footer>
         <p>
-          {data.bakes
-            .filter((b) => b.allergens)
-            .map((b) => (
-              <b key={b.id}>{words.contains(b.title, b.allergens)} </b>
-            ))}
+          {[...new Set(contains)].map((said) => (
+            <b key={said}>{said} </b>
+          ))}
         </p>
         <p>{data.cautions.join(' ')}</p>
       </footer>

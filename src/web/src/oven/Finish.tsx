@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useFreezeBread } from '../api/changes';
 import { api, type BenchView, type Schemas } from '../api/http';
-import { calendarDay, clockTime } from '../api/clock';
+import { calendarDay, clockTime, useNow } from '../api/clock';
 import { NumberInput } from '../parts/NumberInput';
 import { useUnits } from '../parts/units';
 import { BreadPicture } from '../shaping/BreadPicture';
@@ -25,10 +25,11 @@ export function Finish({ bake }: { bake: BenchView }) {
 }
 
 function Bread({ bake, f }: { bake: string; f: Schemas['FinishView'] }) {
+  const now = useNow(30_000);
   const { mass } = useUnits();
   return (
     <div className={css.finished}>
-      <BreadPicture look={f.look} width={84} />
+      <BreadPicture look={f.look} width={84} hot={f.cutAt !== null && Date.parse(f.cutAt) > now} />
       <p>
         <b>
           {f.pieces} {f.what}

@@ -12,7 +12,7 @@ import css from './oven.module.css';
 
 export function InOven({ bake, tell }: { bake: BenchView; tell: (event: BakeEvent) => void }) {
   const oven = bake.inOven;
-  const bread = bake.beat?.bread ?? { form: 'ball', tie: null, slashes: 'none', dark: false };
+  const bread = bake.beat?.bread ?? { form: 'ball', tie: null, slashes: 'none', dark: false, strewn: false };
   const typed = useTyped('temperature');
   const { heat } = useUnits();
   const { asked, ask } = useAskedBack(oven?.believed);

@@ -12,7 +12,7 @@ const cut = { fill: 'none', stroke: 'var(--crumb)', strokeWidth: 4.5, strokeLine
 const rope = { fill: 'none', strokeLinecap: 'round' as const, strokeLinejoin: 'round' as const };
 
 /** As it comes out of the oven, with a crust of this colour if one is said, or as dough before it. */
-type Baked = { look: Look; raw?: boolean; crust?: string };
+type Baked = { look: Look; raw?: boolean; crust?: string; hot?: boolean };
 
 export function BreadPicture({ width = 96, ...bread }: Baked & { width?: number }) {
   return (
@@ -23,7 +23,7 @@ export function BreadPicture({ width = 96, ...bread }: Baked & { width?: number 
 }
 
 /** The same as part of another drawing, 120 by 80. */
-export function Bread({ look, raw = false, crust }: Baked) {
+export function Bread({ look, raw = false, crust, hot = false }: Baked) {
   const form = look.form ?? 'ball';
   const slash = look.slashes && slashes[form]?.[look.slashes];
   return (
@@ -34,6 +34,8 @@ export function Bread({ look, raw = false, crust }: Baked) {
       <ellipse cx={60} cy={71} rx={48} ry={5} className={css.shade} />
       {look.tie === 'knot' ? knot : drawn[form]}
       {slash && <path {...cut} d={slash} />}
+      {look.strewn && !raw && <path d={strewn[form] ?? onTop} className={css.strewn} />}
+      {hot && <path d={steam} className={css.steam} />}
     </g>
   );
 }
@@ -59,6 +61,16 @@ const slashes: Partial<Record<Form, Partial<Record<Slashes, string>>>> = {
     diagonals: 'M34 28 L44 42 M54 25 L64 40 M74 26 L84 40',
   },
 };
+
+// Seeds, salt or cheese on top: short strokes, on the crust and not beside it.
+const onTop = 'M42 38l3 2M52 31l3-2M60 40l4 1M70 33l3 2M80 42l3-1M50 46l3 2M72 48l3-2M88 50l2 2M34 50l3-1';
+const strewn: Partial<Record<Form, string>> = {
+  rope: 'M28 34l2 3M46 23l3 1M72 24l3-1M92 34l-1 3M36 54l3 2M82 56l3-2M56 64l3 0M62 44l2 3',
+  disc: 'M34 50l3 1M48 58l3-1M58 48l3 1M72 60l3-1M86 52l3 1M64 54l3 0',
+  tray: 'M40 40l3 1M54 50l3-1M66 39l3 1M78 52l3 0M92 42l3 1M46 57l3-1M98 55l3 1',
+  loaf: 'M30 30l3 1M44 24l3-1M56 30l3 1M70 24l3 1M84 30l3-1M38 38l3 0M62 38l3 1M92 38l2 1',
+};
+const steam = 'M46 16q-4-4 0-8t0-8M60 13q-4-4 0-7t0-6M74 16q-4-4 0-8t0-8';
 
 const light = (d: string) => <path d={d} className={css.light} fill="none" strokeWidth={5} strokeLinecap="round" />;
 
