@@ -26,13 +26,10 @@ public sealed class CallFeed(
             _ = screens.Clients.All.BakeChanged(bake);
             changed.Release();
         }
-        // Whoever comes first is answered first.
-        var open = new TaskCompletionSource(TaskCreationOptions.RunContinuationsAsynchronously);
-        await using var opens = house.ApplicationStarted.Register(open.SetResult);
         book.Changed += Heard;
         try
         {
-            await open.Task.WaitAsync(stoppingToken);
+            await house.Open(stoppingToken);
             var seen = clock.GetUtcNow();
             while (!stoppingToken.IsCancellationRequested)
             {

@@ -21,6 +21,7 @@ public sealed class ScaleFeed(
     Settings settings,
     IHubContext<LiveHub, ILiveScreen> screens,
     HouseClock clock,
+    IHostApplicationLifetime house,
     ILogger<ScaleFeed> log
 ) : BackgroundService
 {
@@ -51,6 +52,7 @@ public sealed class ScaleFeed(
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
+        await house.Open(stoppingToken);
         TakesByItself = (await settings.Get(Kept))?.On ?? false;
         // The bakes are looked at again only when one changed: an idle kitchen costs nothing.
         Weighing? weighing = null;
