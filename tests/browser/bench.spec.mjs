@@ -306,3 +306,41 @@ test('a real scale is read by its cable or by Bluetooth, and what it shows is wh
   await page.getByRole('button', { name: /^Scale/ }).click();
   await expect(page.getByText('The scale is switched off, or away.')).toBeVisible();
 });
+
+test('a bench that speaks answers with tones: high when it was taken, low when it was not', async ({ page, server }) => {
+  const heard = { said: [], tones: [] };
+  await page.exposeFunction('heardSaying', (text) => heard.said.push(text));
+  await page.exposeFunction('heardTone', (seconds) => heard.tones.push(seconds));
+  await page.addInitScript(() => {
+    window.SpeechSynthesisUtterance = class {
+      constructor(text) {
+        this.text = text;
+      }
+    };
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: { cancel: () => undefined, speak: (u) => void window.heardSaying(u.text) },
+    });
+    const play = HTMLMediaElement.prototype.play;
+    HTMLMediaElement.prototype.play = function () {
+      if (!this.loop) void window.heardTone(this.src);
+      return play.call(this);
+    };
+  });
+  const id = await weighed(server, { cuts: [{ familyId: 'pan-roll', pieces: 8 }] });
+  await page.visit(`/bench/${id}`);
+  await expect(sentence(page)).toHaveText('Piece 1 of 8.');
+  // Silent until it is wanted.
+  expect(heard).toEqual({ said: [], tones: [] });
+  await page.getByRole('button', { name: 'Speak' }).click();
+  await expect.poll(() => heard.said.at(-1)).toBe('Piece 1 of 8.');
+  await page.getByRole('button', { name: /^Skip/ }).click();
+  await expect(sentence(page)).toHaveText(/^Shape 8 pan rolls/);
+  await expect.poll(() => heard.said.at(-1)).toMatch(/^Shape 8 pan rolls/);
+  await expect.poll(() => heard.tones.length).toBe(1);
+  // What the server refuses sounds otherwise.
+  await page.route(/\/events$/, (route) =>
+    route.fulfill({ status: 400, contentType: 'application/problem+json', body: '{"title":"No.","problems":[]}' }),
+  );
+  await page.getByRole('button', { name: 'All shaped' }).click();
+  await expect.poll(() => new Set(heard.tones).size).toBe(2);
+});

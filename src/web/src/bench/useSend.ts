@@ -3,6 +3,8 @@ import { useCallback } from 'react';
 import { houseNow } from '../api/clock';
 import { useTell } from '../api/change';
 import { newId, type BakeEvent, type BenchView } from '../api/http';
+import { answer } from './sound';
+import { isSpeaking } from './useSpeech';
 import * as words from './words';
 
 const nothing = () => undefined;
@@ -14,7 +16,13 @@ export function useSend(bake: BenchView, done: () => void = nothing) {
     (event: BakeEvent) =>
       tell.mutate(
         { event, basedOn: bake.position, id: newId(), at: new Date(houseNow()).toISOString(), said: saidOf(event, said) },
-        { onSuccess: done },
+        {
+          onSuccess: () => {
+            if (isSpeaking()) answer('taken');
+            done();
+          },
+          onError: () => isSpeaking() && answer('refused'),
+        },
       ),
     [tell, bake.position, said, done],
   );

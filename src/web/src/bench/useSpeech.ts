@@ -11,6 +11,7 @@ function choose(on: boolean) {
   spoken.set(on);
 }
 
+export const isSpeaking = () => spoken.get();
 export const useSpeech = () => [spoken.useShared(), choose] as const;
 
 /** Says it when it changes, if the bench speaks. */
