@@ -130,7 +130,7 @@ public static partial class LineReading
             var (words, aside) = Apart(said.Words);
             if (item.Amount is not null && quoted is null)
                 words = Container().Replace(words, "");
-            if (before.Count > 0 && item.Amount is { } more && Phrase.Of(words).Length == 0 && quoted is null)
+            if (before.Count > 0 && item.Amount is { } more && quoted is null && IsOfTheSame(words, pantry))
             {
                 MoreOfTheSame(before, more, said, pantry);
                 return;
@@ -205,6 +205,10 @@ public static partial class LineReading
 
     // Of anything else, in grams: a tablespoon of water.
     private const double Spoonful = 15;
+
+    // Nothing is named, or only how it is: "3 tbsp butter, plus 1 tbsp melted for brushing".
+    private static bool IsOfTheSame(string words, HouseholdPantry pantry) =>
+        Phrase.Of(words).Length == 0 || (Phrase.Split(words).All(Naming.Manner.Contains) && pantry.Find(words) is null);
 
     private static bool IsBrushedOn(Role? role) => role is Role.Egg or Role.Liquid or Role.Fat or Role.Sugar;
 

@@ -19,6 +19,10 @@ internal static partial class LineText
         line = SoakedBehind().Replace(line, " + ${what}");
         line = UpToMore().Replace(line, ", plus more");
         line = AndAYolk().Replace(line, m => $" plus {CountOf(m.Groups["count"].Value)} egg {m.Groups["part"].Value}");
+        line = PinchEach().Replace(line, "1 ${pinch} each");
+        line = CookedAndCooled().Replace(line, "cooked ");
+        line = MilkOfACheese().Replace(line, "");
+        line = IfAnother().Replace(line, "(${amount})");
         line = OutOfEggs().Replace(line, "${count} egg ${part}");
         line = PacketOfYeast().Replace(line, "${count} 0.25 ");
         line = Packed()
@@ -47,6 +51,29 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex AndAYolk();
+
+    // "whole milk ricotta": what it is made of is not what it is.
+    [GeneratedRegex(
+        @"\b(?:whole|full[- ]fat|low[- ]fat|part[- ]skim|skim(?:med)?|semi[- ]skimmed|goat'?s|sheep'?s|cow'?s)[- ]milk\s+"
+            + @"(?=ricotta|yogh?urt|mozzarella|quark|curd|kefir|cheese|feta|skyr)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex MilkOfACheese();
+
+    // "2 tsp salt (1 tsp if using table salt)": which of them it is, is asked.
+    [GeneratedRegex(
+        @"\(\s*(?:or\s+)?(?<amount>[\d½¼¾⅓⅔][^()]{0,24}?)\s+if\s+(?:you\s+)?(?:us\w+|it|table|fine)\b[^()]*\)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex IfAnother();
+
+    // "pinch each of salt and sugar".
+    [GeneratedRegex(@"^\s*(?:an?\s+)?(?:good\s+|generous\s+)?(?<pinch>pinch|dash)\s+each\b", RegexOptions.IgnoreCase)]
+    private static partial Regex PinchEach();
+
+    // "cooked, cooled oatmeal".
+    [GeneratedRegex(@"\bcooked\s*(?:,|and)\s*cool(?:ed)?\s+(?=\p{L})", RegexOptions.IgnoreCase)]
+    private static partial Regex CookedAndCooled();
 
     // "egg white from 1 large egg", "yolks of 2 eggs".
     [GeneratedRegex(
@@ -117,6 +144,7 @@ internal static partial class LineText
         text = FriedIn().Replace(text, "${how} plus ");
         text = DissolvedIn().Replace(text, "and ");
         text = EachItsUse().Replace(text, "${one} ${name} ${use} plus ${other} ${name} ${otherUse}");
+        text = KeptBack().Replace(text, InTwoParts);
         text = OfWhich().Replace(text, m => $"{Left(m)} g {m.Groups["name"].Value} plus {m.Groups["part"].Value} g ");
         text = PartInBrackets()
             .Replace(text, m => IsPart(m.Groups["part"].Value) ? $"{m.Groups["part"].Value}: {m.Groups["of"].Value}" : m.Value);
@@ -167,6 +195,29 @@ internal static partial class LineText
     )]
     private static partial Regex EachItsUse();
 
+    // "75 g cheddar, grated - keep a third back for the top".
+    [GeneratedRegex(
+        @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+(?:of\s+)?(?<name>\p{L}[^\d]{1,60}?)\s*[-–,;(]\s*"
+            + @"(?:keep|hold|reserve|reserving|save|saving|set|with)\s+(?:an?\s+)?(?<part>third|half|quarter)\s+(?:of\s+it\s+)?"
+            + @"(?:(?:kept|held|saved|set)\s+)?(?:back\s+|aside\s+|reserved\s+)?(?<use>for\s+[^()]+?)\)?\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex KeptBack();
+
+    private static string InTwoParts(Match m)
+    {
+        var all = double.Parse(m.Groups["all"].ValueSpan, CultureInfo.InvariantCulture);
+        var back = m.Groups["part"].Value.ToLowerInvariant() switch
+        {
+            "third" => all / 3,
+            "half" => all / 2,
+            _ => all / 4,
+        };
+        var (unit, name, use) = (m.Groups["unit"].Value, m.Groups["name"].Value, m.Groups["use"].Value);
+        var bare = name.Split(',')[0];
+        return FormattableString.Invariant($"{all - back:0.##} {unit} {name} plus {back:0.##} {unit} {bare} {use}");
+    }
+
     // "450 g flour, of which 50 g rye".
     [GeneratedRegex(
         @"^\s*(?<all>\d{1,5})\s*g\s+(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?),?\s*\(?\s*(?:of which|of them|including|incl\.?)\s+"
@@ -209,7 +260,8 @@ internal static partial class LineText
     private static partial Regex InSomeWater();
 
     [GeneratedRegex(
-        @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|steeped|stirred|softened|sprinkled|whisked|beaten|mixed)\s+"
+        @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|steeped|stirred|softened|sprinkled|whisked|beaten|mixed|"
+            + @"crushed|mashed|pounded|worked|rubbed|blended|folded|grated)\s+"
             + @"(?:overnight\s+|for\s+[\w½]+\s+(?:minutes?|mins?|hours?|h)\s+)?(?:in|into|over|on|with)|per)\s+(?=[\d½¼¾⅓⅔⅛])",
         RegexOptions.IgnoreCase
     )]

@@ -118,7 +118,7 @@ internal static partial class SeveralInOne
     private static bool AreTwo(Ingredient one, Ingredient another) =>
         one.Name != another.Name && one.Role == Role.Flour && another.Role == Role.Flour;
 
-    [GeneratedRegex(@"^each(?:\s+of|\s*,)?\s+(?<names>.+)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^each(?:\s+of|\s*[,:])?\s+(?<names>.+)$", RegexOptions.IgnoreCase)]
     private static partial Regex EachOf();
 
     [GeneratedRegex(@"\s+and\s+|\s*,\s*|\s*&\s*", RegexOptions.IgnoreCase)]

@@ -72,7 +72,11 @@ internal static class Weighing
         foreach (var (sum, check, _) in masses.Where(m => m.Sum != believed.Sum && m.Mass is not null && !IsPacked(m.Sum)))
         {
             var (one, other) = (check!.Value.Mass, check.Value.Other ?? check.Value.Mass);
-            var off = Math.Min(Math.Abs(one / mass.Mass - 1), Math.Abs(other / mass.Mass - 1));
+            // "300 ml / ½ pint": whichever pint it is beside the millilitres.
+            var imperial = sum.Any(m => m.Unit.Imperial is not null)
+                ? Sum(sum, what, pantry with { Cups = CupSize.Imperial })?.Mass
+                : null;
+            var off = new[] { one, other, imperial ?? one }.Min(m => Math.Abs(m / mass.Mass - 1));
             notes.Add(Text($"{Print(sum)} would be {one.Grams:0.#} g: {(off <= Agrees ? "agrees" : "differs")}"));
             if (off > Asked)
                 instead ??= one;
