@@ -86,7 +86,8 @@ internal static partial class LineText
     // "100 g linseed, overnight in 150 ml of water soaked", as German has it.
     [GeneratedRegex(
         @"[,(]?\s*\b(?:über nacht\s+|(?:für\s+)?[\d½]+\s*(?:stunden?|std\.?|h|minuten|min\.?)\s+)?in\s+(?=[\d½¼¾])"
-            + @"(?<what>[^,;()]+?)\s+(?:eingeweicht|gequollen|gelöst|aufgelöst|verrührt|angerührt)\b\)?",
+            + @"(?<what>[^,;()]+?)\s+(?:eingeweicht|gequollen|gelöst|aufgelöst|verrührt|angerührt|zerdrückt|(?:an)?gedünstet|"
+            + @"(?:an)?gebraten)\b\)?",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex SoakedBehind();
@@ -198,7 +199,7 @@ internal static partial class LineText
     // "75 g cheddar, grated - keep a third back for the top".
     [GeneratedRegex(
         @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+(?:of\s+)?(?<name>\p{L}[^\d]{1,60}?)\s*[-–,;(]\s*"
-            + @"(?:keep|hold|reserve|reserving|save|saving|set|with)\s+(?:an?\s+)?(?<part>third|half|quarter)\s+(?:of\s+it\s+)?"
+            + @"(?:(?:keep|hold|reserve|reserving|save|saving|set|with)\s+)?(?:an?\s+)?(?<part>third|half|quarter)\s+(?:of\s+it\s+)?"
             + @"(?:(?:kept|held|saved|set)\s+)?(?:back\s+|aside\s+|reserved\s+)?(?<use>for\s+[^()]+?)\)?\s*$",
         RegexOptions.IgnoreCase
     )]

@@ -21,7 +21,7 @@ internal static partial class SeveralInOne
                     new(new([n with { Count = taken }], []), $"{some.Groups["name"].Value} {some.Groups["use"].Value}"),
                 ];
         }
-        return Together(item, pantry) ?? (item.Amount is null ? [item] : Listed(item, pantry));
+        return Together(item, pantry) ?? (item.Amount is null ? Seasoning(item, pantry) : Listed(item, pantry));
     }
 
     // "50 g sunflower and pumpkin seeds": half of it each, or all of it each, is asked; of "1 egg and milk" the milk.
@@ -88,6 +88,14 @@ internal static partial class SeveralInOne
         }
     }
 
+    // "salt, pepper": two things, each as one likes.
+    private static IEnumerable<LineItem> Seasoning(LineItem item, HouseholdPantry pantry)
+    {
+        var names = item.Words.Split(',', StringSplitOptions.TrimEntries);
+        var isOne = names.Length < 2 || names.Any(n => pantry.Find(n) is not { Role: Role.Salt or Role.Sugar or Role.Other });
+        return isOne ? [item] : names.Select(n => new LineItem(null, n));
+    }
+
     // "240 g buttermilk, 120 g discard, 25 g oil": each comma before an amount of something known begins another.
     private static IEnumerable<LineItem> Listed(LineItem item, HouseholdPantry pantry)
     {
@@ -118,7 +126,7 @@ internal static partial class SeveralInOne
     private static bool AreTwo(Ingredient one, Ingredient another) =>
         one.Name != another.Name && one.Role == Role.Flour && another.Role == Role.Flour;
 
-    [GeneratedRegex(@"^each(?:\s+of|\s*[,:])?\s+(?<names>.+)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^(?:of\s+)?each(?:\s+of|\s*[,:])?\s+(?<names>.+)$", RegexOptions.IgnoreCase)]
     private static partial Regex EachOf();
 
     [GeneratedRegex(@"\s+and\s+|\s*,\s*|\s*&\s*", RegexOptions.IgnoreCase)]
