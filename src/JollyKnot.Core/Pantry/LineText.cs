@@ -199,7 +199,8 @@ internal static partial class LineText
     // "75 g cheddar, grated - keep a third back for the top".
     [GeneratedRegex(
         @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+(?:of\s+)?(?<name>\p{L}[^\d]{1,60}?)\s*[-–,;(]\s*"
-            + @"(?:(?:keep|hold|reserve|reserving|save|saving|set|with)\s+)?(?:an?\s+)?(?<part>third|half|quarter)\s+(?:of\s+it\s+)?"
+            + @"(?:(?:keep|hold|reserve|reserving|save|saving|set|with)\s+)?(?:an?\s+)?(?<part>third|half|quarter)\s+"
+            + @"(?:of\s+it\s+)?"
             + @"(?:(?:kept|held|saved|set)\s+)?(?:back\s+|aside\s+|reserved\s+)?(?<use>for\s+[^()]+?)\)?\s*$",
         RegexOptions.IgnoreCase
     )]

@@ -77,19 +77,19 @@ public sealed record Beat(
         // Once pieces are weighed, hands know.
         var cautions = state.SoFar.Parts.IsEmpty ? Core.Steps.Cautions.Of(state.Chain).Where(c => c.Step == step.Id) : [];
         return new(
-            step.Id,
-            step.Ending!.Value,
-            EventTypes[step.Rule.Usual(step).GetType()],
-            isDue,
-            slot.Start,
-            isDue ? phrase.Say : Meanwhile(state, words),
-            phrase,
-            step.Ending == Ending.Mass ? step.About?.Mass : null,
-            step.Ending == Ending.Mass && step.About?.Mass is { } planned ? Plausible.Around(planned) : null,
-            !spec.NoScale,
-            AnswersTo(step, state, words),
-            [.. cautions.Select(c => words.Of(c.Caution, spec))],
-            step.Rule.ToldAt is { } stage ? string.Join(". ", MethodReading.Said(spec.Dough.Notes, stage)) : ""
+            Step: step.Id,
+            Ending: step.Ending!.Value,
+            Tells: EventTypes[step.Rule.Usual(step).GetType()],
+            IsDue: isDue,
+            Due: slot.Start,
+            Say: isDue ? phrase.Say : Meanwhile(state, words),
+            Phrase: phrase,
+            Expected: step.Ending == Ending.Mass ? step.About?.Mass : null,
+            Believed: step.Ending == Ending.Mass && step.About?.Mass is { } planned ? Plausible.Around(planned) : null,
+            OnScale: !spec.NoScale,
+            Answers: AnswersTo(step, state, words),
+            Cautions: [.. cautions.Select(c => words.Of(c.Caution, spec))],
+            Recipe: step.Rule.ToldAt is { } stage ? string.Join(". ", MethodReading.Said(spec.Dough.Notes, stage)) : ""
         )
         {
             AsksFirst = step.Batch is not null && step.Rule.SuffersEarly(state.Chain.Of(step)),

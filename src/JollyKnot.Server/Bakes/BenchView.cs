@@ -102,38 +102,38 @@ public sealed record BenchView(
         var showsStation = panel is Panel.Station or Panel.Shape || chosen?.Step.Rule.Panel == Panel.Station;
         var showsRise = Panel.FirstRise == (chosen?.Step.Rule.Panel ?? panel);
         return new(
-            bake.Id,
-            spec.Dough.Name,
-            Voice.Bread(spec),
-            state.Status,
-            state.Log.Position,
-            state.Timetable.Ready,
-            plan.Ready,
-            (chosen ?? state.Now) is { } shown ? Beat.Of(state, shown, words) : null,
-            [.. state.Next.Select(Line)],
-            [.. state.Calling.Where(s => !(away && s.Step.Rule.WakesNobody)).Select(Line)],
-            [.. state.WillCall.Where(s => !s.Step.Rule.WakesNobody).Select(Line)],
-            [.. state.Timetable.Slots.Where(s => s.Step.IsBeat).OrderBy(s => s.Start).Select(Line)],
-            state.LastTold is { } last ? new(last.Position, words.Told(last.Event, state)) : null,
-            state.LastUndone is { } undo ? new(undo.Position, "") : null,
-            showsStation ? StationView.Of(state) : null,
-            ProofView.Of(state, words, Line),
-            panel == Panel.Doses ? CheckView.Of(state, words, memory) : null,
-            panel == Panel.Shape && !state.Plan.Spec.IsShaped ? ShapeView.Of(state, now!, words) : null,
-            InOvenView.Of(state),
-            panel == Panel.Bath ? BathView.Of(state, now!) : null,
-            FinishView.Of(state),
-            showsRise && state.CycleBegan is { } began ? FirstRiseView.Of(began, state) : null,
-            state.SoFar.When(Milestone.OutOfMachine) is null && state.CycleBegan is { } started
+            Id: bake.Id,
+            Title: spec.Dough.Name,
+            What: Voice.Bread(spec),
+            Status: state.Status,
+            Position: state.Log.Position,
+            Ready: state.Timetable.Ready,
+            PlannedReady: plan.Ready,
+            Beat: (chosen ?? state.Now) is { } shown ? Beat.Of(state, shown, words) : null,
+            Next: [.. state.Next.Select(Line)],
+            Calling: [.. state.Calling.Where(s => !(away && s.Step.Rule.WakesNobody)).Select(Line)],
+            WillCall: [.. state.WillCall.Where(s => !s.Step.Rule.WakesNobody).Select(Line)],
+            Steps: [.. state.Timetable.Slots.Where(s => s.Step.IsBeat).OrderBy(s => s.Start).Select(Line)],
+            Undo: state.LastTold is { } last ? new(last.Position, words.Told(last.Event, state)) : null,
+            Redo: state.LastUndone is { } undo ? new(undo.Position, "") : null,
+            Station: showsStation ? StationView.Of(state) : null,
+            Proof: ProofView.Of(state, words, Line),
+            Check: panel == Panel.Doses ? CheckView.Of(state, words, memory) : null,
+            Shape: panel == Panel.Shape && !state.Plan.Spec.IsShaped ? ShapeView.Of(state, now!, words) : null,
+            InOven: InOvenView.Of(state),
+            Bath: panel == Panel.Bath ? BathView.Of(state, now!) : null,
+            Finish: FinishView.Of(state),
+            FirstRise: showsRise && state.CycleBegan is { } began ? FirstRiseView.Of(began, state) : null,
+            Display: state.SoFar.When(Milestone.OutOfMachine) is null && state.CycleBegan is { } started
                 ? spec.Machine.Shows(started, state.SoFar.Now)
                 : null,
-            now?.Rule.Holds == Lane.Hands && KneadedIn.CanBe(state.Chain)
+            OnTable: now?.Rule.Holds == Lane.Hands && KneadedIn.CanBe(state.Chain)
                 ? new(DoughCheck.FlourSpoon, state.SoFar.OnTable == Dose.None ? "" : words.Of(state.SoFar.OnTable))
                 : null,
-            state.NewSteps is { IsEmpty: false } later
+            NewSteps: state.NewSteps is { IsEmpty: false } later
                 ? new(RuleBook.Version, [.. later.Select(s => words.Of(s, spec).Short)])
                 : null,
-            spec.Dough.Notes
+            Method: spec.Dough.Notes
         );
     }
 

@@ -50,19 +50,19 @@ public sealed record CheckView(
         );
         var wait = DoughCheck.WaitFor(spec.Dough);
         return new(
-            now.Added == Dose.None ? "" : words.Of(now.Added),
-            now.Hydration,
-            now.Dough,
-            now.Stop,
-            [.. now.Slips.Select(Voice.Of)],
-            soFar.When(Milestone.Started) + spec.Machine.KneadEnd > soFar.Now + wait ? wait : null,
-            soFar.When(Milestone.Started) + spec.Machine.KneadStart + DoughCheck.Last,
-            held > Mass.Zero ? held : null,
-            spec.Liquid?.Ingredient.Name,
-            DoughCheck.BetweenSpoons,
-            DoughCheck.WaterSpoon,
-            DoughCheck.FlourSpoon,
-            memory is null ? [] : words.Of(memory, spec.Formula.Flour)
+            Added: now.Added == Dose.None ? "" : words.Of(now.Added),
+            Hydration: now.Hydration,
+            Dough: now.Dough,
+            Stop: now.Stop,
+            Slips: [.. now.Slips.Select(Voice.Of)],
+            Wait: soFar.When(Milestone.Started) + spec.Machine.KneadEnd > soFar.Now + wait ? wait : null,
+            LastLook: soFar.When(Milestone.Started) + spec.Machine.KneadStart + DoughCheck.Last,
+            Held: held > Mass.Zero ? held : null,
+            Liquid: spec.Liquid?.Ingredient.Name,
+            BetweenSpoons: DoughCheck.BetweenSpoons,
+            WaterSpoon: DoughCheck.WaterSpoon,
+            FlourSpoon: DoughCheck.FlourSpoon,
+            Before: memory is null ? [] : words.Of(memory, spec.Formula.Flour)
         );
     }
 }

@@ -41,19 +41,19 @@ public sealed record FinishView(
         var keeping = Keeping.Of(spec.Formula, family, of.Piece, spec.Dough.Spoils, spec.Way.Cooling);
         var slices = Keeping.Slices(family, of.Piece, of.Bread.Pan);
         return new(
-            of.Batch.Cut,
-            of.Batch.Pieces == 1 ? Voice.One(family.Name) : family.Name,
-            came,
-            of.Batch.Pieces,
-            keeping.Baked,
-            came + keeping.CutAfter,
-            Voice.Of(keeping.Cooling),
-            slices?.Count,
-            slices?.Each,
-            came + keeping.Keeps,
-            came + Keeping.Frozen,
-            keeping.KeepCold,
-            spec.LookOf(of.Bread)
+            Cut: of.Batch.Cut,
+            What: of.Batch.Pieces == 1 ? Voice.One(family.Name) : family.Name,
+            Out: came,
+            Pieces: of.Batch.Pieces,
+            Baked: keeping.Baked,
+            CutAt: came + keeping.CutAfter,
+            Cooling: Voice.Of(keeping.Cooling),
+            Slices: slices?.Count,
+            Slice: slices?.Each,
+            KeepBy: came + keeping.Keeps,
+            FreezeBy: came + Keeping.Frozen,
+            KeepCold: keeping.KeepCold,
+            Look: spec.LookOf(of.Bread)
         );
     }
 

@@ -44,20 +44,20 @@ public sealed record InOvenView(
         var (body, heat, fan) = (of.Bread.Family.BodyOf(of.Piece), of.Bread.Heat, spec.OvenOf(of.Bread).Fan);
         var minutes = Enumerable.Range(0, (int)Math.Ceiling(window.Latest.TotalMinutes) + 1).Select(m => TimeSpan.FromMinutes(m));
         return new(
-            state.Chain.At(Milestone.In, batch)!.Id,
-            loaded,
-            of.Wanted,
-            loaded + window.FirstLook,
-            loaded + window.Turn,
-            loaded + window.Likely,
-            loaded + window.Latest,
-            [.. minutes.Select(after => CoreHeat.At(body, heat, fan, after, spec.BoilsAt))],
-            [.. state.SoFar.Probes.Where(p => p.Batch == batch).Select(p => new ProbePoint(p.At, p.Core))],
-            loaded + of.Probed?.Likely,
-            loaded + of.Probed?.From,
-            loaded + of.Probed?.To,
-            PlausibleHeat.InTheMiddle(CoreHeat.At(body, heat, fan, state.SoFar.Now - loaded, spec.BoilsAt)),
-            of.ProbeHelps
+            Load: state.Chain.At(Milestone.In, batch)!.Id,
+            Loaded: loaded,
+            Wanted: of.Wanted,
+            FirstLook: loaded + window.FirstLook,
+            Turn: loaded + window.Turn,
+            Likely: loaded + window.Likely,
+            Latest: loaded + window.Latest,
+            Curve: [.. minutes.Select(after => CoreHeat.At(body, heat, fan, after, spec.BoilsAt))],
+            Readings: [.. state.SoFar.Probes.Where(p => p.Batch == batch).Select(p => new ProbePoint(p.At, p.Core))],
+            Done: loaded + of.Probed?.Likely,
+            DoneFrom: loaded + of.Probed?.From,
+            DoneTo: loaded + of.Probed?.To,
+            Believed: PlausibleHeat.InTheMiddle(CoreHeat.At(body, heat, fan, state.SoFar.Now - loaded, spec.BoilsAt)),
+            ProbeHelps: of.ProbeHelps
         );
     }
 }

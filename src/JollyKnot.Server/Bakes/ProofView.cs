@@ -95,20 +95,21 @@ public sealed record ProofView(
         var heat = HeatAt(place, of, state, start);
         var load = state.Timetable.At(Milestone.In, of.Batch.Index);
         return new(
-            state.Chain.At(Milestone.SetToProof, of.Batch.Index)!.Id,
-            start,
-            proof.RiseAt(since),
-            wanted,
-            start + proof.Window?.Early,
-            Later(start + proof.Window?.Best, state.SoFar.Now),
-            start + proof.Window?.Late,
-            start + proof.Likely?.From,
-            start + proof.Likely?.To,
-            place.Name,
-            heat,
-            PlausibleHeat.AtAPlace(heat),
-            Temperature.FromCelsius(now.Celsius),
-            [.. CurveOf(proof, start, state.SoFar.Now)],
+            Step: state.Chain.At(Milestone.SetToProof, of.Batch.Index)!.Id,
+            Start: start,
+            RiseNow: proof.RiseAt(since),
+            WantedRise: wanted,
+            Early: start + proof.Window?.Early,
+            Best: Later(start + proof.Window?.Best, state.SoFar.Now),
+            Late: start + proof.Window?.Late,
+            LikelyFrom: start + proof.Likely?.From,
+            LikelyTo: start + proof.Likely?.To,
+            Place: place.Name,
+            PlaceNow: heat,
+            PlaceBelieved: PlausibleHeat.AtAPlace(heat),
+            DoughNow: Temperature.FromCelsius(now.Celsius),
+            Curve: [.. CurveOf(proof, start, state.SoFar.Now)],
+            Looks:
             [
                 .. state
                     .SoFar.LooksAt(of.Batch)
@@ -118,12 +119,14 @@ public sealed record ProofView(
                         Voice.Of(l.Seen)
                     )),
             ],
-            [.. state.Timetable.Slots.Where(s => MovesIt(s, of.Batch)).Select(line)],
-            proof.Trouble is { } trouble ? words.Of(trouble, of.Bread.Family) : null,
-            proof.CanGoIn ? words.SeenReady(load?.Start <= state.SoFar.Now + Soon, state.Plan.Spec.HotterStart(of.Bread)) : null,
-            load?.Start,
-            start + proof.Window?.Late,
-            ProofSize.Of(proof.RiseAt(since), wanted, of.Bread.RimFor(of.Piece))
+            Moves: [.. state.Timetable.Slots.Where(s => MovesIt(s, of.Batch)).Select(line)],
+            Trouble: proof.Trouble is { } trouble ? words.Of(trouble, of.Bread.Family) : null,
+            Ready: proof.CanGoIn
+                ? words.SeenReady(load?.Start <= state.SoFar.Now + Soon, state.Plan.Spec.HotterStart(of.Bread))
+                : null,
+            InAt: load?.Start,
+            HoldsUntil: start + proof.Window?.Late,
+            Size: ProofSize.Of(proof.RiseAt(since), wanted, of.Bread.RimFor(of.Piece))
         );
     }
 

@@ -48,20 +48,20 @@ public sealed record StationView(
         var (station, spec) = (state.Station, state.Plan.Spec);
         var next = station.Next;
         return new(
-            station.Dough,
-            station.Left,
-            next?.Number,
-            next?.Target,
-            next?.Target - next?.Tolerance,
-            next?.Target + next?.Tolerance,
-            station.Pieces,
-            CutsOf(spec, CutEvenness.Of(spec, station)),
-            Measured.Scale(spec.Step),
-            next is null ? Core.Dividing.EvenOut.Of(station.Pieces) : [],
-            EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))]),
-            spec.NoScale,
-            [.. spec.Cuts.Select(c => Sizes.BallAcross(c.Each / c.Strands))],
-            [.. spec.Cuts.Select((_, cut) => BelievedOf(station, cut, spec.Step))]
+            Dough: station.Dough,
+            Left: station.Left,
+            Next: next?.Number,
+            Target: next?.Target,
+            From: next?.Target - next?.Tolerance,
+            To: next?.Target + next?.Tolerance,
+            Pieces: station.Pieces,
+            Cuts: CutsOf(spec, CutEvenness.Of(spec, station)),
+            Scale: Measured.Scale(spec.Step),
+            EvenOut: next is null ? Core.Dividing.EvenOut.Of(station.Pieces) : [],
+            Eye: EyeCut.Of([.. spec.Cuts.Select(c => c.Group(spec.Step))]),
+            NoScale: spec.NoScale,
+            Balls: [.. spec.Cuts.Select(c => Sizes.BallAcross(c.Each / c.Strands))],
+            Believed: [.. spec.Cuts.Select((_, cut) => BelievedOf(station, cut, spec.Step))]
         );
     }
 

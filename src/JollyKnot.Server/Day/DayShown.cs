@@ -191,18 +191,18 @@ internal sealed class DayShown(ImmutableArray<Standing> bakes, Voice words, Date
     {
         var (step, phrase) = (slot.Step, words.Of(slot.Step, bake.Spec));
         return new(
-            slot.Start,
-            slot.End - slot.Start,
-            bake.Id,
-            bake.Name,
-            step.Id,
-            phrase.Short,
-            phrase.Detail,
-            phrase.Figure,
-            bake.Day.SoFar.Arranged.Pins.ContainsKey(step.Id),
-            step.CanPin,
-            step.Rule.WakesNobody && closed.IsAway(slot.Start),
-            Slack.Of(bake.Day.Timetable, slot)
+            At: slot.Start,
+            Length: slot.End - slot.Start,
+            Bake: bake.Id,
+            Title: bake.Name,
+            Step: step.Id,
+            Text: phrase.Short,
+            Detail: phrase.Detail,
+            Figure: phrase.Figure,
+            Pinned: bake.Day.SoFar.Arranged.Pins.ContainsKey(step.Id),
+            CanPin: step.CanPin,
+            Quiet: step.Rule.WakesNobody && closed.IsAway(slot.Start),
+            Slack: Slack.Of(bake.Day.Timetable, slot)
         );
     }
 

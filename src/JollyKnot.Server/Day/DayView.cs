@@ -107,20 +107,20 @@ public sealed record MakingView(
     {
         var inOven = spec.Batches.FirstOrDefault(b => !b.Bread.OnGriddle);
         return new(
-            [.. kitchen.Mixers.Where(m => m.Refuses(spec.Formula) is null).Select(m => new Choosable(m.Id, m.Name))],
-            spec.Machine.Id,
-            [.. kitchen.Ovens.Select(o => new Choosable(o.Id, o.Name))],
-            spec.Oven.Id,
-            [.. kitchen.AllPlaces.Select(p => new Choosable(p.Id, p.Name))],
-            spec.Place.Id,
-            inOven?.Bread.Heat,
-            OvenView.Of(spec.Oven, kitchen.Units ?? HouseholdUnits.Plain),
-            spec.Handling.After is { Early: true } bowl ? bowl.Bulk : null,
-            AfterCycle.Usual[^1].Bulk,
-            spec.Handling.Cold,
-            spec.Wish.Fresh,
-            Wish.UsualFresh,
-            spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1)
+            Machines: [.. kitchen.Mixers.Where(m => m.Refuses(spec.Formula) is null).Select(m => new Choosable(m.Id, m.Name))],
+            Machine: spec.Machine.Id,
+            Ovens: [.. kitchen.Ovens.Select(o => new Choosable(o.Id, o.Name))],
+            Oven: spec.Oven.Id,
+            Places: [.. kitchen.AllPlaces.Select(p => new Choosable(p.Id, p.Name))],
+            Place: spec.Place.Id,
+            Heat: inOven?.Bread.Heat,
+            OvenDial: OvenView.Of(spec.Oven, kitchen.Units ?? HouseholdUnits.Plain),
+            Bowl: spec.Handling.After is { Early: true } bowl ? bowl.Bulk : null,
+            UsualBowl: AfterCycle.Usual[^1].Bulk,
+            Fridge: spec.Handling.Cold,
+            Fresh: spec.Wish.Fresh,
+            UsualFresh: Wish.UsualFresh,
+            Trays: spec.Batches.Length > 1 || spec.Batches.Any(b => b.Bread.Racks > 1)
         );
     }
 }

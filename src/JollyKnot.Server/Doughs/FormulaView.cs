@@ -72,26 +72,28 @@ public sealed record FormulaView(
                 )),
             ];
         return new(
-            f.Total,
-            f.Flour,
-            Formula.Yield(f.Total),
-            f.Hydration,
-            f.WorkingHydration,
-            f.Fat,
-            f.Sugar,
-            f.MilkSolids,
-            f.Salt,
-            f.Yeast,
-            f.IsRich,
-            Rows(dough.Rows),
-            [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total, p.Moment, p.Told))],
-            Voice.Contents(dough),
+            Total: f.Total,
+            Flour: f.Flour,
+            Yield: Formula.Yield(f.Total),
+            Hydration: f.Hydration,
+            WorkingHydration: f.WorkingHydration,
+            Fat: f.Fat,
+            Sugar: f.Sugar,
+            MilkSolids: f.MilkSolids,
+            Salt: f.Salt,
+            Yeast: f.Yeast,
+            IsRich: f.IsRich,
+            Rows: Rows(dough.Rows),
+            Parts: [.. dough.Parts.Select(p => new PartView(p.Kind, p.Name, Rows(p.Rows), p.Work, p.Total, p.Moment, p.Told))],
+            Contains: Voice.Contents(dough),
+            Checks:
             [
                 .. dough
                     .Lacks.Select(l => new Problem(l, "rows"))
                     .Concat(FormulaChecks.Of(f, band, dough.ByHand))
                     .Select(ProblemView.Of),
             ],
+            Suits:
             [
                 .. Suitability
                     .Of(f)

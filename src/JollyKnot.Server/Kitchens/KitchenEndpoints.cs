@@ -243,8 +243,9 @@ public static class KitchenEndpoints
 
     private static KitchenView View(Kitchen kitchen, DateTimeOffset now) =>
         new(
-            kitchen.Name,
-            kitchen.RoomAt(now),
+            Name: kitchen.Name,
+            Room: kitchen.RoomAt(now),
+            Machines:
             [
                 .. kitchen.Mixers.Select(m => new MachineView(
                     m.Id,
@@ -255,8 +256,9 @@ public static class KitchenEndpoints
                     [.. m.Programs.Select(p => new ProgramView(p.Name, m.SetTo(p.Name)!.CycleLength, p.Phases, p.Pulled))]
                 )),
             ],
-            [.. kitchen.Dials.Select(o => OvenView.Of(o, kitchen.Units ?? HouseholdUnits.Plain))],
-            [.. kitchen.Tins.Select(t => new TinView(t.Id, t.Name, t.Dough))],
+            Ovens: [.. kitchen.Dials.Select(o => OvenView.Of(o, kitchen.Units ?? HouseholdUnits.Plain))],
+            Tins: [.. kitchen.Tins.Select(t => new TinView(t.Id, t.Name, t.Dough))],
+            Families:
             [
                 .. kitchen.Families.Select(f => new FamilyView(
                     f.Id,
@@ -270,25 +272,30 @@ public static class KitchenEndpoints
                     f.Thickness is not null
                 )),
             ],
-            [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
-            [.. kitchen.AllPlaces],
-            [.. Washes.All.Select(w => new Choice(w.Id, w.Name))],
-            UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain),
-            kitchen.NoScale,
-            [.. AfterCycle.Usual.Select(a => new AfterView(a, Voice.Of(a)))],
-            [.. kitchen.AllPlaces.Where(p => p.Made is null).Select(p => new Choice(p.Id, p.Name))],
-            Handling.UsualCold,
-            Wish.UsualFresh,
-            Handling.UsualTimers,
-            Family.Rests,
-            Folds.Usual,
-            [.. Handling.UsualGrown.Select(g => new GrownView(g, Voice.Grown(g)))],
-            Core.Dividing.Ruler.UsualLog,
-            [.. Kitchen.ScaleSteps.Select(s => Voice.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!)],
-            CutList.MostLines,
-            Ways.Usual,
-            LoadSchool.Plain,
-            DayChange.Grain,
-            kitchen.Zone
+            Places: [.. kitchen.AllPlaces.Select(p => new Choice(p.Id, p.Name))],
+            Shelves: [.. kitchen.AllPlaces],
+            Washes: [.. Washes.All.Select(w => new Choice(w.Id, w.Name))],
+            Units: UnitsView.Of(kitchen.Units ?? HouseholdUnits.Plain),
+            NoScale: kitchen.NoScale,
+            Afters: [.. AfterCycle.Usual.Select(a => new AfterView(a, Voice.Of(a)))],
+            BowlPlaces: [.. kitchen.AllPlaces.Where(p => p.Made is null).Select(p => new Choice(p.Id, p.Name))],
+            Colds: Handling.UsualCold,
+            Freshes: Wish.UsualFresh,
+            Timers: Handling.UsualTimers,
+            Rests: Family.Rests,
+            UsualFolds: Folds.Usual,
+            Grows: [.. Handling.UsualGrown.Select(g => new GrownView(g, Voice.Grown(g)))],
+            UsualLog: Core.Dividing.Ruler.UsualLog,
+            ScaleSteps:
+            [
+                .. Kitchen.ScaleSteps.Select(s =>
+                    Voice.Scale(s) is var u ? new ScaleStepView(s, $"{u.PerStep} {u.Unit}") : null!
+                ),
+            ],
+            MostCuts: CutList.MostLines,
+            UsualWays: Ways.Usual,
+            UsualSchool: LoadSchool.Plain,
+            Grain: DayChange.Grain,
+            Zone: kitchen.Zone
         );
 }

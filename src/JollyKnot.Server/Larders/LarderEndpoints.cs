@@ -130,20 +130,20 @@ public static class LarderEndpoints
         // What was moved after it was kept comes out of the freezer.
         var thaws = thing.In == KeptIn.Fridge && thing.Moved > thing.Since;
         return new(
-            thing.Bake,
-            thing.Cut,
-            thing.Kind,
-            thing.Name,
-            words.Kept(thing, spec),
-            thing.Since,
-            thing.In,
-            best,
-            useBy,
-            HowToUse(),
-            thaws ? thing.Moved + takes : null,
-            thing.MadeInto,
-            thing.Wanted,
-            thing is { Kind: KeptKind.Bread, Wanted: { } wanted, In: not KeptIn.Gone }
+            Bake: thing.Bake,
+            Cut: thing.Cut,
+            Kind: thing.Kind,
+            Name: thing.Name,
+            What: words.Kept(thing, spec),
+            Since: thing.Since,
+            In: thing.In,
+            BestUntil: best,
+            UseBy: useBy,
+            How: HowToUse(),
+            Thawed: thaws ? thing.Moved + takes : null,
+            MadeInto: thing.MadeInto,
+            Wanted: thing.Wanted,
+            Steps: thing is { Kind: KeptKind.Bread, Wanted: { } wanted, In: not KeptIn.Gone }
                 ? Steps(thing, thawing.For(wanted, spec.Oven.Preheat(Thawing.Heat, spec.Room)), thawing, words)
                 : []
         );

@@ -309,15 +309,16 @@ public static class LayoutEndpoints
         var dough = spec.ExpectedDough;
         var eaches = spec.Eaches(dough);
         return new(
-            dough,
-            [.. spec.Cuts.Select((c, i) => View(layout, kitchen, words, c, i, eaches[i]))],
-            scaled,
-            table.Start,
-            table.Ready,
-            Wish.RoundAfter(table.Ready),
-            layout.LateBy,
-            spec.Room,
-            FormulaView.Of(spec.Dough, pantry, spec.Batches[0].Bread.Family.Hydration),
+            Dough: dough,
+            Cuts: [.. spec.Cuts.Select((c, i) => View(layout, kitchen, words, c, i, eaches[i]))],
+            Scaled: scaled,
+            Start: table.Start,
+            Ready: table.Ready,
+            RoundReady: Wish.RoundAfter(table.Ready),
+            LateBy: layout.LateBy,
+            Room: spec.Room,
+            Formula: FormulaView.Of(spec.Dough, pantry, spec.Batches[0].Bread.Family.Hydration),
+            WeighIn:
             [
                 .. spec.Pan.Steps.Select(p => new WeighInRow(
                     p.Row.Ingredient.Name,
@@ -326,14 +327,16 @@ public static class LayoutEndpoints
                     spec.NoScale ? words.Measure(p.Row.Ingredient, p.Mass, spec) : null
                 )),
             ],
-            [.. spec.Dough.Rows.Where(r => r.AtBeep).Select(r => $"{words.Grams(r.Mass)} {r.Ingredient.Name}")],
+            AddIns: [.. spec.Dough.Rows.Where(r => r.AtBeep).Select(r => $"{words.Grams(r.Mass)} {r.Ingredient.Name}")],
+            SideJobs:
             [
                 .. spec
                     .Dough.Parts.Where(p => p.Kind is not (PartKind.Bath or PartKind.Surface))
                     .Select(p => new PartShare(p.Kind, p.Name, p.Made, p.Made / spec.Batches.Sum(b => b.Pieces))),
             ],
-            words.Of(memory, spec.Formula.Flour),
-            memory.WrittenInto(spec.Dough) is { } better ? words.Hint(spec.Dough.Liquid!, better.Liquid!) : null,
+            Before: words.Of(memory, spec.Formula.Flour),
+            Hint: memory.WrittenInto(spec.Dough) is { } better ? words.Hint(spec.Dough.Liquid!, better.Liquid!) : null,
+            Steps:
             [
                 .. table
                     .Slots.Where(s => s.Step.IsBeat && s.State != StepState.Passed)
@@ -349,14 +352,15 @@ public static class LayoutEndpoints
                         s.Step.WeighsIn
                     )),
             ],
+            Cautions:
             [
                 .. Cautions
                     .Of(layout.Steps)
                     .Select(c => new CautionLine(c.Step, words.Of(c.Caution, spec)))
                     .DistinctBy(c => c.Text),
             ],
-            frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame),
-            HandsWanted.Of(layout)
+            Picture: frame is null ? null : StrandLayout.Of([new(spec, layout.Steps.Batches, table, dough)], frame),
+            Hands: HandsWanted.Of(layout)
         );
     }
 
@@ -383,33 +387,33 @@ public static class LayoutEndpoints
         var spec = layout.Plan.Spec;
         if (!cut.IsBaked || cut.Bread is not { } bread)
             return new(
-                cut.Bread?.Family.Id,
-                cut.Bread is { } kept ? kept.Family.Name + Voice.Kept(cut.Keep) : "for the fridge",
-                cut.Pieces,
-                each,
-                each,
-                1,
-                cut.Pinned,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                TimeSpan.Zero,
-                false,
-                false,
-                false,
-                false,
-                null,
-                [],
-                null,
-                [],
-                Slashes.None,
-                TimeSpan.Zero,
-                [],
-                null
+                FamilyId: cut.Bread?.Family.Id,
+                Name: cut.Bread is { } kept ? kept.Family.Name + Voice.Kept(cut.Keep) : "for the fridge",
+                Pieces: cut.Pieces,
+                Each: each,
+                EachStrand: each,
+                Strands: 1,
+                Pinned: cut.Pinned,
+                Heat: null,
+                Wash: null,
+                Aim: null,
+                BestProof: null,
+                ProofTimes: null,
+                Bake: null,
+                BakeTimes: null,
+                WaitsFor: TimeSpan.Zero,
+                OverProofed: false,
+                Washed: false,
+                Scored: false,
+                Steamed: false,
+                RoundTin: null,
+                Schools: [],
+                Rings: null,
+                Pans: [],
+                Slashes: Slashes.None,
+                BallsRest: TimeSpan.Zero,
+                Gets: [],
+                WouldHold: null
             );
         var first = layout.Steps.Batches.First(b => b.Batch.Cut == index);
         var waiting = Waiting.Of(layout, index);
@@ -424,27 +428,27 @@ public static class LayoutEndpoints
         );
         var best = pans.OrderByDescending(p => p.Layout.Tin == bread.Pan).ToImmutableArray();
         return new(
-            bread.Family.Id,
-            cut.Pieces == 1 ? Voice.One(bread.Family.Name) : bread.Family.Name,
-            cut.Pieces,
-            each,
-            each / cut.Strands,
-            cut.Strands,
-            cut.Pinned,
-            bread.Heat,
-            bread.Wash.Id,
-            Sizes.For(bread.Family, each, bread.Pan),
-            first.Proof.Window?.Best,
-            ProofTimes(spec, bread, first),
-            first.Window,
-            BakeTimes(spec, bread, each),
-            waiting.Longer,
-            waiting.OverProofed,
-            bread.Brushed,
-            bread.Family.Scored,
-            bread.Family.Steamed,
-            Sizes.RoundTin(bread.Family, each, cut.Pieces),
-            bread.OnGriddle
+            FamilyId: bread.Family.Id,
+            Name: cut.Pieces == 1 ? Voice.One(bread.Family.Name) : bread.Family.Name,
+            Pieces: cut.Pieces,
+            Each: each,
+            EachStrand: each / cut.Strands,
+            Strands: cut.Strands,
+            Pinned: cut.Pinned,
+            Heat: bread.Heat,
+            Wash: bread.Wash.Id,
+            Aim: Sizes.For(bread.Family, each, bread.Pan),
+            BestProof: first.Proof.Window?.Best,
+            ProofTimes: ProofTimes(spec, bread, first),
+            Bake: first.Window,
+            BakeTimes: BakeTimes(spec, bread, each),
+            WaitsFor: waiting.Longer,
+            OverProofed: waiting.OverProofed,
+            Washed: bread.Brushed,
+            Scored: bread.Family.Scored,
+            Steamed: bread.Family.Steamed,
+            RoundTin: Sizes.RoundTin(bread.Family, each, cut.Pieces),
+            Schools: bread.OnGriddle
                 ? []
                 :
                 [
@@ -453,16 +457,18 @@ public static class LayoutEndpoints
                         .Where(h => h != bread.Heat && h >= BakeWindow.Coolest)
                         .Select(h => new HeatSchool(h, spec.Window(bread, each, h).Likely, h > bread.Heat)),
                 ],
-            bread.Family.Form == Form.Ring
+            Rings: bread.Family.Form == Form.Ring
             && RingSheet.Of(each * cut.Pieces, bread.Family.Thickness!.Value, bread.Family.Ring ?? RingSheet.UsualRing)
                 is var rings
                 ? new(rings.Ring, bread.Family.Thickness!.Value, [.. rings.Rollings.Select(r => r.Rings.Length)], rings.Scrap)
                 : null,
-            [.. best.Select(PanView.Of)],
-            bread.Family.Slashes,
-            bread.BallsRest,
-            [.. Enumerable.Range(1, spec.Dough.Parts.Length).Where(bread.IsGiven)],
-            bread.Pan is null && Fits.Of(bread, each, cut.Pieces, kitchen, oven) is { } fits ? words.Of(fits, bread) : null
+            Pans: [.. best.Select(PanView.Of)],
+            Slashes: bread.Family.Slashes,
+            BallsRest: bread.BallsRest,
+            Gets: [.. Enumerable.Range(1, spec.Dough.Parts.Length).Where(bread.IsGiven)],
+            WouldHold: bread.Pan is null && Fits.Of(bread, each, cut.Pieces, kitchen, oven) is { } fits
+                ? words.Of(fits, bread)
+                : null
         )
         {
             OnPan = best.FirstOrDefault()?.Layout,

@@ -138,9 +138,10 @@ public static class LoadEndpoints
         var step = kitchen.ScaleStep ?? Mass.FromGrams(1);
         return TypedResults.Ok(
             new LoadView(
-                machine.Name,
-                machine.LoadOrder,
-                machine.Paddles,
+                Machine: machine.Name,
+                Order: machine.LoadOrder,
+                Paddles: machine.Paddles,
+                Steps:
                 [
                     .. pan.Steps.Select(s => new LoadStep(
                         s.Row.Ingredient.Name,
@@ -153,18 +154,18 @@ public static class LoadEndpoints
                         Note(s, machine, pan)
                     )),
                 ],
-                pan.HeldBack,
-                pan.BloomIn,
-                dough.Rows.Where(r => r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass)?.Ingredient.Name,
-                LiquidTemperature.Bloom,
-                [.. pan.AddIns.Select(r => new RowLine(r.Ingredient.Name, r.Mass))],
-                machine.Beep is { } beep ? machine.KneadStart + beep : null,
-                room,
-                chilled,
-                [.. fromFridge],
-                temperature,
-                machine.Warms,
-                [.. problems.OfType<Problem>().Select(ProblemView.Of)]
+                HeldBack: pan.HeldBack,
+                BloomIn: pan.BloomIn,
+                Liquid: dough.Rows.Where(r => r.Ingredient.Role == Role.Liquid).MaxBy(r => r.Mass)?.Ingredient.Name,
+                BloomAt: LiquidTemperature.Bloom,
+                AddIns: [.. pan.AddIns.Select(r => new RowLine(r.Ingredient.Name, r.Mass))],
+                Beep: machine.Beep is { } beep ? machine.KneadStart + beep : null,
+                Room: room,
+                Chilled: chilled,
+                FromFridge: [.. fromFridge],
+                Temperature: temperature,
+                Warms: machine.Warms,
+                Problems: [.. problems.OfType<Problem>().Select(ProblemView.Of)]
             )
         );
     }

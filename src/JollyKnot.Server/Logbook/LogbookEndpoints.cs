@@ -153,27 +153,28 @@ public static class LogbookEndpoints
         var (past, spec) = (PastBakes.Of(bake, clock, words), bake.Plan.Spec);
         var (title, end, weights) = (past.Title, past.End, past.Weights);
         return new(
-            bake.Id,
-            title.Dough,
-            title.Bread,
-            end.Status,
-            end.At,
-            end.PlannedReady,
-            end.Ready,
+            Id: bake.Id,
+            Title: title.Dough,
+            What: title.Bread,
+            Status: end.Status,
+            FinishedAt: end.At,
+            PlannedReady: end.PlannedReady,
+            Ready: end.Ready,
+            Steps:
             [
                 .. past
                     .Steps.Where(s => s.Beat)
                     .Select(s => new StepRecordView(s.Step, s.Short, s.Times.Planned, s.Times.Actual, s.State)),
             ],
-            weights.Dough,
-            weights.Expected,
-            weights.Parts,
-            StationView.CutsOf(spec, weights.Even),
-            Voice.Scale(title.ScaleStep),
-            weights.Added == Dose.None ? "nothing" : words.Of(weights.Added),
-            end.Stars,
-            end.Note,
-            spec.Made.Source
+            Dough: weights.Dough,
+            Expected: weights.Expected,
+            Parts: weights.Parts,
+            Cuts: StationView.CutsOf(spec, weights.Even),
+            Scale: Voice.Scale(title.ScaleStep),
+            Added: weights.Added == Dose.None ? "nothing" : words.Of(weights.Added),
+            Stars: end.Stars,
+            Note: end.Note,
+            Source: spec.Made.Source
         );
     }
 }
