@@ -29,7 +29,7 @@ public sealed class CallFeed(
         book.Changed += Heard;
         try
         {
-            await house.Open(stoppingToken);
+            await house.WaitUntilOpen(stoppingToken);
             var seen = clock.GetUtcNow();
             while (!stoppingToken.IsCancellationRequested)
             {

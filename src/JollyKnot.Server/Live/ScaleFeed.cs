@@ -52,7 +52,7 @@ public sealed class ScaleFeed(
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        await house.Open(stoppingToken);
+        await house.WaitUntilOpen(stoppingToken);
         TakesByItself = (await settings.Get(Kept))?.On ?? false;
         // The bakes are looked at again only when one changed: an idle kitchen costs nothing.
         Weighing? weighing = null;

@@ -4,7 +4,7 @@ namespace JollyKnot.Server.Live;
 internal static class WhenOpen
 {
     /// <summary>Ends once the house is open, or when it closes before.</summary>
-    public static async Task Open(this IHostApplicationLifetime house, CancellationToken stopping)
+    public static async Task WaitUntilOpen(this IHostApplicationLifetime house, CancellationToken stopping)
     {
         var open = new TaskCompletionSource(TaskCreationOptions.RunContinuationsAsynchronously);
         await using var opens = house.ApplicationStarted.Register(() => open.TrySetResult());
