@@ -52,8 +52,8 @@ public sealed class ScaleFeed(
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        await house.WaitUntilOpen(stoppingToken);
         TakesByItself = (await settings.Get(Kept))?.On ?? false;
+        await house.WaitUntilOpen(stoppingToken);
         // The bakes are looked at again only when one changed: an idle kitchen costs nothing.
         Weighing? weighing = null;
         void Heard(Guid _) => Volatile.Write(ref changed, true);
