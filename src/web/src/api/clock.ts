@@ -1,34 +1,42 @@
 // The house clock: the server's time and speed, kept up between answers.
 import { useEffect, useState } from 'react';
 import { http } from './http';
+import { shared } from './shared';
 
-let anchor = { house: Date.now(), at: performance.now(), speed: 1 };
+// Until the house or what was kept of it says the time, this device's own stands in, and nothing is called by it.
+const clock = shared({ house: Date.now(), at: performance.now(), speed: 1, isKnown: false });
 
 export async function syncClock() {
   const asked = performance.now();
   const { data } = await http.GET('/api/clock').catch(() => ({ data: undefined }));
   if (!data) return;
   const answered = performance.now();
-  anchor = { house: Date.parse(data.now), at: (asked + answered) / 2, speed: data.speed };
+  clock.set({ house: Date.parse(data.now), at: (asked + answered) / 2, speed: data.speed, isKnown: true });
 }
 
 /** By how much the house's clock differs from this device's, and how fast it goes. */
-export const clockKept = () => ({ ahead: houseNow() - Date.now(), speed: anchor.speed });
+export const clockKept = () => ({ ahead: houseNow() - Date.now(), speed: houseSpeed() });
 
 /** Goes by what was kept, until the house answers. */
 export function takeClock({ ahead, speed }: ReturnType<typeof clockKept>) {
-  anchor = { house: Date.now() + ahead, at: performance.now(), speed };
+  clock.set({ house: Date.now() + ahead, at: performance.now(), speed, isKnown: true });
 }
 
-export const houseNow = () => anchor.house + (performance.now() - anchor.at) * anchor.speed;
-export const houseSpeed = () => anchor.speed;
+export const houseNow = () => clock.get().house + (performance.now() - clock.get().at) * clock.get().speed;
+export const houseSpeed = () => clock.get().speed;
+export const isClockKnown = () => clock.get().isKnown;
 
 /** House time in milliseconds, ticking. */
 export function useNow(every = 250) {
   const [now, setNow] = useState(houseNow);
   useEffect(() => {
-    const timer = setInterval(() => setNow(houseNow()), every);
-    return () => clearInterval(timer);
+    const tick = () => setNow(houseNow());
+    const deaf = clock.listen(tick);
+    const timer = setInterval(tick, every);
+    return () => {
+      deaf();
+      clearInterval(timer);
+    };
   }, [every]);
   return now;
 }

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { tellHeard } from '../api/change';
 import { api, type Schemas } from '../api/http';
-import { clockTime, useNow } from '../api/clock';
+import { clockTime, isClockKnown, useNow } from '../api/clock';
 import { useLive } from '../api/live';
 import { nameCall } from '../parts/title';
 import { hush, listenForTouch, ring } from './sound';
@@ -17,9 +17,11 @@ export function Alarms() {
   const { connected } = useLive();
   const now = useNow(1000);
   const [heardAt, hear] = useState(0);
-  // While nobody answers it calls by what was last known.
+  // While nobody answers it calls by what was last known, and by the house's clock: never by this device's own.
   const isDue = (line: Schemas['StepLine']) => Date.parse(line.start) <= now && Date.parse(line.start) > heardAt;
-  const bakes = data?.bakes.map((b) => (connected ? b : { ...b, calling: [...b.calling, ...b.willCall].filter(isDue) })) ?? [];
+  const bakes =
+    data?.bakes.map((b) => (connected || !isClockKnown() ? b : { ...b, calling: [...b.calling, ...b.willCall].filter(isDue) })) ??
+    [];
   const calling = bakes.filter((b) => b.calling.length > 0);
   const what = calling.flatMap((b) => b.calling.map((c) => `${b.id} ${c.step}`)).join(' ');
   const said = calling[0]?.calling[0]?.short;
