@@ -1,6 +1,7 @@
 using System.Reflection;
 using JollyKnot.Server.Copying;
 using JollyKnot.Server.Hosting;
+using JollyKnot.Server.Kitchens;
 
 // A book put back from a page stops the house, which begins anew with it.
 var putBack = new PutBack();
@@ -11,6 +12,8 @@ return ended;
 
 static async Task<int> Serve(string[] args, PutBack putBack)
 {
+    // Beside the building of the house, where there are two cores.
+    _ = Task.Run(KitchenKeeper.Rehearse);
     var builder = WebApplication.CreateBuilder(
         new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory }
     );
@@ -27,7 +30,7 @@ static async Task<int> Serve(string[] args, PutBack putBack)
     var opening = new Opening(app, options, putBack);
     if (builder.Configuration["restore"] is { } copy)
         return await opening.Restore(copy) ? 0 : 1;
-    app.UseHouse();
+    app.UseHouse(isDescribing);
     if (!isDescribing && !await opening.Open())
         return 1;
     var isOnTheNet = opening.IsOnTheNet;

@@ -145,7 +145,7 @@ public sealed class JollyStore
     public async Task<bool> IsReady()
     {
         await using var db = await dbs.CreateDbContextAsync();
-        return await db.Settings.CountAsync() >= 0;
+        return (await Ask(db, "SELECT count(*) FROM Settings")).Count == 1;
     }
 
     /// <summary>Whether nothing was ever kept.</summary>

@@ -9,6 +9,7 @@ using JollyKnot.Server.Clock;
 using JollyKnot.Server.Copying;
 using JollyKnot.Server.Demo;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -45,7 +46,7 @@ public static class ArchiveEndpoints
     private static readonly JsonSerializerOptions Readable = new(Json.Documents) { WriteIndented = true, MaxDepth = 64 };
 
     /// <summary>Maps the archive.</summary>
-    public static void MapArchive(this IEndpointRouteBuilder app)
+    public static void MapArchive(this Answers app)
     {
         app.MapGet("/api/archive", Take)
             .WithName("archive")

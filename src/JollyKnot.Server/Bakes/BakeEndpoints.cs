@@ -6,6 +6,7 @@ using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Larders;
 using JollyKnot.Server.Logbook;
@@ -34,7 +35,7 @@ public sealed record LogLine(int Position, DateTimeOffset At, string Text, bool 
 public static class BakeEndpoints
 {
     /// <summary>Maps bakes and their events.</summary>
-    public static void MapBakes(this IEndpointRouteBuilder app)
+    public static void MapBakes(this Answers app)
     {
         app.MapGet(
                 "/api/bakes/{id:guid}",

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
@@ -35,7 +36,7 @@ public sealed record LabelView(
 public static class LabelEndpoints
 {
     /// <summary>Maps labels.</summary>
-    public static void MapLabels(this IEndpointRouteBuilder app) =>
+    public static void MapLabels(this Answers app) =>
         app.MapGet(
                 "/api/bakes/{id:guid}/labels",
                 async Task<Results<Ok<ImmutableArray<LabelView>>, ProblemHttpResult>> (

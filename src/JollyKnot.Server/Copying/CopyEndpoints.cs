@@ -3,6 +3,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -28,7 +29,7 @@ public sealed record WantedBack(string Name);
 public static class CopyEndpoints
 {
     /// <summary>Maps copies.</summary>
-    public static void MapCopies(this IEndpointRouteBuilder app)
+    public static void MapCopies(this Answers app)
     {
         app.MapGet("/api/copies", (Folder folder, Copies copies) => TypedResults.Ok(WhereKeptView.Of(folder, copies)))
             .WithName("copies")

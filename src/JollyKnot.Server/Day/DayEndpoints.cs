@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Larders;
 using JollyKnot.Store;
@@ -32,7 +33,7 @@ public static class DayEndpoints
         changes is { IsDefault: false } some ? some : [];
 
     /// <summary>Maps the day.</summary>
-    public static void MapDay(this IEndpointRouteBuilder app)
+    public static void MapDay(this Answers app)
     {
         app.MapPost(
                 "/api/day",

@@ -12,6 +12,7 @@ using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Pantry;
 using JollyKnot.Store;
@@ -46,7 +47,7 @@ public static class DoughEndpoints
     private const int MostAtOnce = 100;
 
     /// <summary>Maps the dough book.</summary>
-    public static void MapDoughs(this IEndpointRouteBuilder app)
+    public static void MapDoughs(this Answers app)
     {
         app.MapGet(
                 "/api/doughs",

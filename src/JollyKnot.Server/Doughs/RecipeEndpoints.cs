@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Pantry;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -39,7 +40,7 @@ public sealed record RecipeView(
 public static class RecipeEndpoints
 {
     /// <summary>Maps reading.</summary>
-    public static void MapRecipes(this IEndpointRouteBuilder app) =>
+    public static void MapRecipes(this Answers app) =>
         app.MapPost("/api/recipes/read", Read)
             .WithName("readRecipe")
             .WithSummary("Reads a recipe: text, Markdown, JSON-LD, or a page that holds it.");

@@ -1,5 +1,6 @@
 // Who of the house came in, where the house is, and how to leave.
 using System.Collections.Immutable;
+using JollyKnot.Server.Hosting;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -19,7 +20,7 @@ public sealed record HouseView(bool IsOpen, string? Address, ImmutableArray<Devi
 public static class HouseEndpoints
 {
     /// <summary>Maps the house.</summary>
-    public static void MapHouse(this IEndpointRouteBuilder app)
+    public static void MapHouse(this Answers app)
     {
         app.MapGet("/api/house", Show).WithName("house").WithSummary("The house network, and who came in.");
         app.MapDelete("/api/house/devices/{id:guid}", SendAway).WithName("sendAway").WithSummary("Sends a device away.");

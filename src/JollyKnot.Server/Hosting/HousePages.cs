@@ -25,15 +25,22 @@ namespace JollyKnot.Server.Hosting;
 public static class HousePages
 {
     /// <summary>Guards first, then pages and the API.</summary>
-    public static void UseHouse(this WebApplication app)
+    /// <param name="app">The house.</param>
+    /// <param name="isDescribing">It is only built for the API's document.</param>
+    public static void UseHouse(this WebApplication app, bool isDescribing)
     {
         ArgumentNullException.ThrowIfNull(app);
         app.UseGuards();
         app.UsePages();
-        app.MapOpenApi("/openapi/{documentName}.json");
         app.Use(InHouseholdUnits);
-        app.MapApi();
+        new Answers(app, atOnce: isDescribing).MapApi();
         app.MapHub<LiveHub>("/live");
+        // Written when the house was built.
+        app.MapGet(
+                "/openapi/v1.json",
+                () => Results.File(Path.Combine(AppContext.BaseDirectory, "openapi.json"), "application/json")
+            )
+            .ExcludeFromDescription();
         app.Map("/api/{**rest}", () => Problems.Missing("address")).ExcludeFromDescription();
         app.MapFallbackToFile("index.html");
     }
@@ -74,7 +81,7 @@ public static class HousePages
         );
     }
 
-    private static void MapApi(this WebApplication app)
+    private static void MapApi(this Answers app)
     {
         app.MapToday();
         app.MapDay();

@@ -16,6 +16,9 @@ namespace JollyKnot.Server.Hosting;
 /// <summary>From a house that is built to one that is open: its port is free, its book is whole and read.</summary>
 public sealed class Opening(WebApplication app, HouseOptions options, PutBack putBack)
 {
+    // As long as the first page takes. Ours.
+    private static readonly TimeSpan FirstPage = TimeSpan.FromSeconds(2);
+
     private Copies Copies => app.Services.GetRequiredService<Copies>();
 
     /// <summary>Opens the book; false, and said, where that cannot be.</summary>
@@ -79,9 +82,10 @@ public sealed class Opening(WebApplication app, HouseOptions options, PutBack pu
         }
     }
 
-    // What somebody asks for soon is there then: the logbook's first page, and the solver.
+    // What somebody asks for soon is there then: the logbook's first page, and the solver. Whoever waits at the door comes first.
     private async Task Warm()
     {
+        await Task.Delay(FirstPage, app.Lifetime.ApplicationStopping);
         await Task.Run(() => app.Services.GetRequiredService<BakeBook>().Closed(LogbookEndpoints.AtOnce));
         await app.Services.GetRequiredService<DayBoard>().Warm();
     }

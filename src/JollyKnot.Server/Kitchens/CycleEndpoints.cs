@@ -6,6 +6,7 @@ using JollyKnot.Core.Steps;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -38,7 +39,7 @@ public sealed class CycleKeeper(Settings settings)
 public static class CycleEndpoints
 {
     /// <summary>Maps watched cycles.</summary>
-    public static void MapCycles(this IEndpointRouteBuilder app)
+    public static void MapCycles(this Answers app)
     {
         app.MapGet("/api/bakes/{id:guid}/cycle", Watch)
             .WithName("cycle")

@@ -5,6 +5,7 @@ using JollyKnot.Core.Plans;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace JollyKnot.Server.Kitchens;
@@ -43,7 +44,7 @@ public sealed record FirstQuestionsView(
 public static class FirstQuestionsEndpoints
 {
     /// <summary>Maps the first questions.</summary>
-    public static void MapFirstQuestions(this IEndpointRouteBuilder app)
+    public static void MapFirstQuestions(this Answers app)
     {
         app.MapGet("/api/kitchen/first", async (KitchenKeeper keeper) => FirstQuestionsView.Of(await keeper.Get()))
             .WithName("firstQuestions");

@@ -13,6 +13,7 @@ using JollyKnot.Core.Proofing;
 using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -180,7 +181,7 @@ public sealed record KitchenView(
 public static class KitchenEndpoints
 {
     /// <summary>Maps the kitchen.</summary>
-    public static void MapKitchen(this IEndpointRouteBuilder app)
+    public static void MapKitchen(this Answers app)
     {
         app.MapGet("/api/kitchen/learned", (BakeBook book, KitchenKeeper keeper) => LearnedHere.Of(book, keeper))
             .WithName("learned")

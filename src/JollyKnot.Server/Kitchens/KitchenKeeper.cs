@@ -31,6 +31,9 @@ public sealed class KitchenKeeper(Settings settings) : IDisposable
     /// <summary>Where this kitchen's clock hangs.</summary>
     public TimeZoneInfo Zone { get; private set; } = TimeZoneInfo.Local;
 
+    /// <summary>Writes and reads a plain kitchen once: how that goes need not be found out while somebody waits.</summary>
+    public static void Rehearse() => Kept.Read(Kept.Write(Plain));
+
     /// <summary>The kitchen.</summary>
     public async Task<Kitchen> Get() => kept ?? Remember(await settings.Get(Kept) ?? Plain);
 

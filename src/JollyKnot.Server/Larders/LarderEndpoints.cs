@@ -5,6 +5,7 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Plans;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
@@ -73,7 +74,7 @@ public sealed record FreezeBread(int Cut, int Pieces);
 public static class LarderEndpoints
 {
     /// <summary>Maps what is kept.</summary>
-    public static void MapLarder(this IEndpointRouteBuilder app)
+    public static void MapLarder(this Answers app)
     {
         app.MapGet("/api/larder", All).WithName("larder").WithSummary("Dough in the cold and bread in the freezer.");
         app.MapGet("/api/larder/{bake:guid}", OfBake)

@@ -15,6 +15,7 @@ using JollyKnot.Server.Clock;
 using JollyKnot.Server.Day;
 using JollyKnot.Server.Doughs;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Larders;
 using JollyKnot.Server.Pantry;
@@ -203,7 +204,7 @@ public sealed record NewBake(Guid Id, LayoutRequest Layout, bool Arrange = false
 public static class LayoutEndpoints
 {
     /// <summary>Maps layouts.</summary>
-    public static void MapLayouts(this IEndpointRouteBuilder app)
+    public static void MapLayouts(this Answers app)
     {
         app.MapPost(
                 "/api/layouts",

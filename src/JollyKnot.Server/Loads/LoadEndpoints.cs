@@ -7,6 +7,7 @@ using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -82,7 +83,7 @@ public static class LoadEndpoints
     private static readonly TimeSpan LongestDelay = TimeSpan.FromHours(24);
 
     /// <summary>Maps loading.</summary>
-    public static void MapLoads(this IEndpointRouteBuilder app) =>
+    public static void MapLoads(this Answers app) =>
         app.MapPost("/api/loads", Load).WithName("load").WithSummary("The pan's load, step by step; nothing is kept.");
 
     private static async Task<Results<Ok<LoadView>, ProblemHttpResult>> Load(

@@ -11,6 +11,7 @@ using JollyKnot.Core.Steps;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Larders;
 using JollyKnot.Server.Words;
@@ -69,7 +70,7 @@ public static class LogbookEndpoints
         Most = 100_000;
 
     /// <summary>Maps the logbook.</summary>
-    public static void MapLogbook(this IEndpointRouteBuilder app)
+    public static void MapLogbook(this Answers app)
     {
         app.MapGet("/api/logbook", Lines).WithName("logbook").WithSummary("Bakes that are over, the latest first.");
         app.MapGet(

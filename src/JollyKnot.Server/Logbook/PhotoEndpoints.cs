@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using JollyKnot.Core.Measures;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -12,7 +13,7 @@ public static class PhotoEndpoints
     private const string Jpeg = "image/jpeg";
 
     /// <summary>Maps pictures.</summary>
-    public static void MapPhotos(this IEndpointRouteBuilder app)
+    public static void MapPhotos(this Answers app)
     {
         app.MapGet("/api/photos", (Photos photos) => photos.All.ToImmutableArray())
             .WithName("photos")

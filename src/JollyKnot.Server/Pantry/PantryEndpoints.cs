@@ -3,6 +3,7 @@ using JollyKnot.Core.Measures;
 using JollyKnot.Core.Pantry;
 using JollyKnot.Core.Plans;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -91,7 +92,7 @@ public static class PantryEndpoints
     private static readonly Mass LargestPack = Mass.FromGrams(100_000);
 
     /// <summary>Maps the pantry.</summary>
-    public static void MapPantry(this IEndpointRouteBuilder app)
+    public static void MapPantry(this Answers app)
     {
         app.MapGet("/api/pantry", async (PantryKeeper keeper) => PantryView.Of(await keeper.Get())).WithName("pantry");
         app.MapPut(

@@ -1,6 +1,7 @@
 using JollyKnot.Core.Measures;
 using JollyKnot.Devices;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Live;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -24,7 +25,7 @@ public static class ScaleEndpoints
     private static readonly Band<Mass> CanBePut = new(Mass.FromGrams(-20_000), Mass.FromGrams(20_000));
 
     /// <summary>Maps the scale and its stand-in's hands.</summary>
-    public static void MapScale(this IEndpointRouteBuilder app)
+    public static void MapScale(this Answers app)
     {
         app.MapGet("/api/scale", (IScale scale) => scale.Read()).WithName("scale");
         app.MapPost(

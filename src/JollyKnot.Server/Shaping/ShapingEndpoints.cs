@@ -5,6 +5,7 @@ using JollyKnot.Core.Shaping;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
@@ -58,7 +59,7 @@ public static class ShapingEndpoints
     private static readonly Band<double> LogLengths = new(50, 5000);
 
     /// <summary>Maps plaits and the ruler.</summary>
-    public static void MapShaping(this IEndpointRouteBuilder app)
+    public static void MapShaping(this Answers app)
     {
         app.MapPost(
                 "/api/plaits",

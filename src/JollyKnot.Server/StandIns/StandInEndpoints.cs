@@ -4,6 +4,7 @@ using JollyKnot.Devices;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Guard;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -21,7 +22,7 @@ public sealed record StandInView(Temperature? Probe, Temperature? Oven, Temperat
 public static class StandInEndpoints
 {
     /// <summary>Maps the stand-in thermometers.</summary>
-    public static void MapStandIns(this IEndpointRouteBuilder app) =>
+    public static void MapStandIns(this Answers app) =>
         app.MapGet(
                 "/api/bakes/{id:guid}/thermometers",
                 async Task<Results<Ok<StandInView>, ProblemHttpResult>> (

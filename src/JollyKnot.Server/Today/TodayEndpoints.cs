@@ -5,6 +5,7 @@ using JollyKnot.Core.Steps;
 using JollyKnot.Core.Strands;
 using JollyKnot.Server.Bakes;
 using JollyKnot.Server.Clock;
+using JollyKnot.Server.Hosting;
 using JollyKnot.Server.Kitchens;
 using JollyKnot.Server.Words;
 using JollyKnot.Store;
@@ -49,7 +50,7 @@ public static class TodayEndpoints
     private const int Announced = 3;
 
     /// <summary>Maps the day, the clock and health.</summary>
-    public static void MapToday(this IEndpointRouteBuilder app)
+    public static void MapToday(this Answers app)
     {
         app.MapGet("/api/clock", (HouseClock clock) => ClockView.Of(clock)).WithName("clock");
         app.MapGet(
