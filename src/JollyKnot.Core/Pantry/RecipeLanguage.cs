@@ -18,7 +18,9 @@ public sealed partial class RecipeLanguage
     // What is told of a language's words: lower case, without accents, one blank between.
     private readonly FrozenDictionary<string, string> phrases;
     private readonly FrozenSet<string> marks;
-    private readonly int longest;
+
+    // How many words the longest phrase has that begins with this one.
+    private readonly FrozenDictionary<string, int> longest;
 
     private RecipeLanguage(string code)
     {
@@ -28,7 +30,10 @@ public sealed partial class RecipeLanguage
         foreach (var line in lines)
             all[Key(line[0])] = line[1];
         phrases = all.ToFrozenDictionary();
-        longest = phrases.Keys.Max(p => p.Count(c => c == ' ') + 1);
+        longest = phrases
+            .Keys.Select(p => p.Split(' '))
+            .GroupBy(p => p[0])
+            .ToFrozenDictionary(p => p.Key, p => p.Max(words => words.Length));
         marks = phrases.Keys.SelectMany(p => p.Split(' ')).Where(w => w.Length > 3).ToFrozenSet();
     }
 
@@ -55,7 +60,7 @@ public sealed partial class RecipeLanguage
     public static RecipeLanguage Guess(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var words = Words().Matches(text).Take(MostWords).Select(m => Key(m.Value)).ToList();
+        var words = WordsOf(text).Take(MostWords).Select(w => w.Folded).ToList();
         var best = All.Where(l => l != English).MaxBy(l => words.Count(l.marks.Contains))!;
         var theirs = words.Count(best.marks.Contains);
         return theirs > words.Count(IsEnglish) ? best : English;
@@ -78,7 +83,7 @@ public sealed partial class RecipeLanguage
     public PutIntoEnglish Put(string line)
     {
         ArgumentNullException.ThrowIfNull(line);
-        var words = Words().Matches(line);
+        var words = WordsOf(line);
         var text = new StringBuilder(line.Length);
         var said = ImmutableDictionary.CreateBuilder<string, string>();
         var from = 0;
@@ -90,11 +95,10 @@ public sealed partial class RecipeLanguage
                 i++;
                 continue;
             }
-            var (first, last) = (words[i], words[i + count - 1]);
-            var end = last.Index + last.Length;
+            var (first, end) = (words[i].From, words[i + count - 1].To);
             if (Ingredients.IsName(found))
-                said[found] = line[first.Index..end];
-            text.Append(line, from, first.Index - from).Append(found);
+                said[found] = line[first..end];
+            text.Append(line, from, first - from).Append(found);
             // A point behind an abbreviation belongs to it; an apostrophe behind an article too.
             from = end < line.Length && line[end] is '.' or '\'' or '’' ? end + 1 : end;
             if (from > end && (from == line.Length || line[from] != ' '))
@@ -104,34 +108,37 @@ public sealed partial class RecipeLanguage
         return new(text.Append(line, from, line.Length - from).ToString(), said.ToImmutable());
     }
 
-    private (int Count, string? Found) Longest(string line, MatchCollection words, int at)
+    private (int Count, string? Found) Longest(string line, List<Word> words, int at)
     {
-        var most = Math.Min(longest, words.Count - at);
-        for (var count = most; count > 0; count--)
-        {
-            if (!StandTogether(line, words, at, count))
-                continue;
-            var key = Key(string.Join(' ', Enumerable.Range(at, count).Select(i => words[i].Value)));
-            if (phrases.TryGetValue(key, out var found))
+        for (var count = StandTogether(line, words, at, longest.GetValueOrDefault(words[at].Folded)); count > 0; count--)
+            if (phrases.TryGetValue(string.Join(' ', words.GetRange(at, count).Select(w => w.Folded)), out var found))
                 return (count, found);
-        }
         return (1, null);
     }
 
-    // Between the words of a phrase stand blanks, points, apostrophes and hyphens only.
-    private static bool StandTogether(string line, MatchCollection words, int at, int count)
+    // How many words from here, of so many at most, could be a phrase: between them stand blanks, points, apostrophes and
+    // hyphens only.
+    private static int StandTogether(string line, List<Word> words, int at, int most)
     {
-        for (var i = at; i < at + count - 1; i++)
-        {
-            var end = words[i].Index + words[i].Length;
-            if (line[end..words[i + 1].Index].Any(c => c is not (' ' or '.' or '\'' or '’' or '-')))
-                return false;
-        }
-        return true;
+        var last = at;
+        while (last + 1 < Math.Min(words.Count, at + most) && IsNoBreak(line.AsSpan()[words[last].To..words[last + 1].From]))
+            last++;
+        return Math.Min(last + 1 - at, most);
     }
 
-    private static string Key(string words) =>
-        string.Join(' ', Words().Matches(Composed.Of(words)).Select(m => Composed.Folded(m.Value)));
+    private static bool IsNoBreak(ReadOnlySpan<char> between) => !between.ContainsAnyExcept(" .'’-");
+
+    private sealed record Word(int From, int To, string Folded);
+
+    private static List<Word> WordsOf(string line)
+    {
+        var words = new List<Word>();
+        foreach (var word in Words().EnumerateMatches(line))
+            words.Add(new(word.Index, word.Index + word.Length, Composed.Folded(line.Substring(word.Index, word.Length))));
+        return words;
+    }
+
+    private static string Key(string words) => string.Join(' ', WordsOf(Composed.Of(words)).Select(w => w.Folded));
 
     private static List<string> Data(string name)
     {
