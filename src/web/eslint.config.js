@@ -28,6 +28,10 @@ export default defineConfig(
           selector: 'JSXAttribute[name.name=/^(aria-label|title|label|placeholder)$/] > Literal[value=/\\p{L}/u]',
           message: 'Words stand in words.ts.',
         },
+        ...['', ' > ConditionalExpression', ' > LogicalExpression'].map((within) => ({
+          selector: `:matches(JSXElement, JSXFragment, JSXAttribute[name.name=/^(aria-label|title|label|placeholder)$/]) > JSXExpressionContainer${within} > TemplateLiteral > TemplateElement[value.raw=/\\p{L}{2}/u]`,
+          message: 'Words stand in words.ts.',
+        })),
       ],
     },
   },

@@ -31,7 +31,7 @@ export function Alarms() {
     ring();
     nameCall(said ?? '');
     if ('Notification' in window && Notification.permission === 'granted' && document.hidden)
-      new Notification(said ?? 'Jolly Knot');
+      new Notification(said ?? words.jollyKnot);
     return () => {
       hush();
       nameCall(null);

@@ -125,19 +125,15 @@ export function EyePlan({ station }: { station: Schemas['StationView'] }) {
     });
   };
   const x = (share: number) => 2 + (width - 4) * share;
+  const cutting = ({ parts }: (typeof levels)[number][number]) => verbs[parts.length] ?? words.inCount(parts.length);
   const steps = levels.slice(0, -1).map((level) => {
     const cuts = level.filter((c) => c.parts.length > 0);
     const [first] = cuts;
     if (!first) return '';
     const same = cuts.every((c) => c.parts.length === first.parts.length && c.even);
-    if (same)
-      return cuts.length === 1
-        ? `${verbs[first.parts.length] ?? words.inCount(first.parts.length)}`
-        : `each: ${verbs[first.parts.length] ?? words.inCount(first.parts.length)}`;
+    if (same) return cuts.length === 1 ? cutting(first) : words.eachOne(cutting(first));
     return cuts
-      .map((c) =>
-        c.even ? `${verbs[c.parts.length] ?? words.inCount(c.parts.length)}` : `apart: ${c.parts.map(part).join(' · ')}`,
-      )
+      .map((c) => (c.even ? cutting(c) : words.apart(c.parts.map(part).join(' · '))))
       .filter((w, i, all) => all.indexOf(w) === i)
       .join('; ');
   });
@@ -154,7 +150,7 @@ export function EyePlan({ station }: { station: Schemas['StationView'] }) {
             className="picture"
             viewBox={`0 0 ${width} ${levels.length * row}`}
             role="img"
-            aria-label={words.aTreeOfCuts(steps.join(', then '))}
+            aria-label={words.aTreeOfCuts(steps.join(words.commaThen))}
           >
             {levels.map((level, l) =>
               place(level).map(({ cut, from, to }, i) => {

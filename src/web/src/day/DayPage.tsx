@@ -34,7 +34,7 @@ export default function DayPage() {
   const told = day?.bakes.map((b) =>
     words.fromTo(b.title, clockTime(b.start), clockTime(b.ready), b.wanted ? words.wantedAt(clockTime(b.wanted)) : ''),
   );
-  const title = `The day: ${told?.join('; ')}; what hands and ovens do is in the tables below`;
+  const title = words.theDayOf(told?.join('; ') ?? '');
   const gripped = (picture: Schemas['Picture']) => (
     <Grips
       picture={picture}

@@ -101,3 +101,4 @@ export const whatWouldDo = 'What would do';
 export const laidOutAnew = 'Laid out anew';
 export const oneChangeThatWouldDo = 'One change that would do';
 export const oneChange = 'One change that would do:';
+export const theDayOf = (bakes: string) => `The day: ${bakes}; what hands and ovens do is in the tables below`;

@@ -53,7 +53,7 @@ export function RecipeSays({ reading }: { reading: Reading }) {
     ['rest', words.rest, plan.rest ? lasting(plan.rest) : null],
     ['proof', words.secondProof, plan.proof ? lasting(plan.proof) : null],
     ['boil', words.inTheBathASide, plan.boil ? lasting(plan.boil) : null],
-    ['heat', words.oven, plan.heat == null ? null : `${heat(plan.heat)}${plan.withFan ? ', fan' : ''}`],
+    ['heat', words.oven, plan.heat == null ? null : plan.withFan ? words.withFan(heat(plan.heat)) : heat(plan.heat)],
     ['bake', words.bake, plan.bake ? lasting(plan.bake) : null],
     ['program', words.doughProgram, plan.program ? lasting(plan.program) : null],
     ['pan', words.pan, plan.pan ? panSaid(plan.pan, length) : null],

@@ -266,3 +266,4 @@ export const lastMinutesOfTheBake = 'last minutes of the bake';
 export const hotFromTheOven = 'hot from the oven';
 export const whenCold = 'when cold';
 export const somethingElse = 'something else';
+export const withFan = (heat: string) => `${heat}, fan`;

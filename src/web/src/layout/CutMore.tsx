@@ -107,11 +107,11 @@ function Today({ cut, found, kitchen, i, ovenId, parts, change, problem }: Props
           options={[
             {
               value: '',
-              label: found?.pans[0] ? `best: ${found.pans[0].name.toLowerCase()}` : words.nothingHereHoldsIt,
+              label: found?.pans[0] ? words.best(found.pans[0].name.toLowerCase()) : words.nothingHereHoldsIt,
             },
             ...(found?.pans ?? []).map((p) => ({
               value: p.id,
-              label: `${p.name}: ${p.pans}, ${p.loads === 1 ? '1 load' : words.loads(p.loads)}`,
+              label: `${p.name}: ${p.pans}, ${p.loads === 1 ? words.oneLoad : words.loads(p.loads)}`,
             })),
           ]}
         />

@@ -113,7 +113,7 @@ function Chooser({ kitchen, doughs, dough, opensWith, of = dough.id }: Props & O
             take={(times) => chosen.set({ times })}
             later={chosen.ways.later ?? kitchen.usualWays.later}
             setLater={(later) => chosen.setWays({ later })}
-            go={wanted ? `Plan it: start at ${clockTime(layout.start)}` : 'Start this bake'}
+            go={wanted ? words.planIt(clockTime(layout.start)) : words.startThisBake}
             keep={(arrange) => void keep(arrange)}
             writeHint={() => void hint.make(chosen.doughId)}
           />

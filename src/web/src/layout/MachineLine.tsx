@@ -3,20 +3,15 @@ import type { Schemas } from '../api/http';
 import { useUnits } from '../parts/units';
 import * as words from './words';
 
-const phaseWords: Record<Schemas['PhaseKind'], string> = {
-  warm: 'warm',
-  knead: 'knead',
-  rise: 'rise',
-  'knock-back': words.knockBack,
-};
-
 export function MachineLine({ machine, program }: { machine: Schemas['MachineView']; program: string | null | undefined }) {
   const { mass } = useUnits();
   const set = machine.programs.find((p) => p.name === program) ?? machine.programs[0];
-  const phases = set?.phases.map((p) => `${phaseWords[p.kind]} ${Math.round(p.length / 60)}`).join(' · ');
+  const phases = set?.phases.map((p) => `${words.phases[p.kind]} ${Math.round(p.length / 60)}`).join(' · ');
   return (
     <span className="muted">
-      {!machine.byHand && `Program ${set?.name}: ${phases} min${set?.pulled ? words.thenPulled : ''}. `}
+      {set &&
+        !machine.byHand &&
+        (set.pulled ? words.programPulled(set.name, phases ?? '') : words.programOf(set.name, phases ?? ''))}
       {words.upToFlourDough(mass(machine.flourLimit), mass(machine.doughLimit))}
     </span>
   );

@@ -221,7 +221,7 @@ function Rings({ rings }: { rings: NonNullable<Cut['rings']> }) {
   return (
     <p className="muted">
       {words.thickWithARingOf(length(rings.thick), length(rings.ring))} {sheet} {words.fromTheSheet}
-      {scraps.length > 0 && words.fromTheScraps(scraps.join(' and '))}
+      {scraps.length > 0 && words.fromTheScraps(scraps.join(words.and))}
       {'; '}
       {words.over(mass(rings.scrap))}
     </p>

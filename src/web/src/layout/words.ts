@@ -105,8 +105,14 @@ export const layOut = (name: string) => `Lay out ${name}`;
 export const theBakeAsPlanned = 'The bake as planned';
 
 // MachineLine
-export const knockBack = 'knock back';
-export const thenPulled = ', then pulled';
+export const phases = { warm: 'warm', knead: 'knead', rise: 'rise', 'knock-back': 'knock back' };
+export const programOf = (name: string, phases: string) => `Program ${name}: ${phases} min. `;
+export const programPulled = (name: string, phases: string) => `Program ${name}: ${phases} min, then pulled. `;
+export const planIt = (at: string) => `Plan it: start at ${at}`;
+export const startThisBake = 'Start this bake';
+export const best = (pan: string) => `best: ${pan}`;
+export const and = ' and ';
+export const oneLoad = '1 load';
 export const upToFlourDough = (mass: string, mass2: string) => `Up to ${mass} flour, ${mass2} dough.`;
 
 // Result

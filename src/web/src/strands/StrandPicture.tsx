@@ -258,7 +258,9 @@ function NowLine({ x, now, slim, bottom }: { x: number; now: number; slim: boole
 }
 
 function describe(picture: Picture, title: string) {
-  const ready = picture.labels.filter((l) => l.kind === 'ready').map((l) => `${l.count} ready at ${l.at ? clockTime(l.at) : ''}`);
+  const ready = picture.labels
+    .filter((l) => l.kind === 'ready')
+    .map((l) => words.readyAt(l.count ?? 0, l.at ? clockTime(l.at) : ''));
   const on = picture.labels.filter((l) => l.kind === 'oven-on').map((l) => words.ovenOnAt(l.at ? clockTime(l.at) : ''));
   return [title, ...on, ...ready].join(', ');
 }

@@ -11,3 +11,4 @@ export const nobodyUp = 'nobody up';
 export const ovenOn = (at: string, heat: string) => `on ${at} · ${heat}`;
 export const window = (from: string, until: string) => `${from} to ${until}`;
 export const ovenOnAt = (at: string) => `oven on at ${at}`;
+export const readyAt = (count: number, at: string) => `${count} ready at ${at}`;

@@ -50,6 +50,6 @@ function Sooner({ beat, told, begin, left }: AtBeat & { begin: () => void; left:
 function MachineDisplay({ display }: { display: NonNullable<BenchView['display']> }) {
   const shown = display.finishAt
     ? words.theTimeItEnds(clockTime(display.finishAt))
-    : `${countdown((display.left ?? 0) * 1000).replace(/:\d\d$/, '')} min left`;
+    : words.minLeft(countdown((display.left ?? 0) * 1000).replace(/:\d\d$/, ''));
   return <p className="detail">{words.theDisplayShouldShow(shown)}</p>;
 }

@@ -47,7 +47,7 @@ function OnScale(at: AtBeat) {
       {...at}
       say={beat.phrase.say}
       primary={{
-        label: isAsked ? `Yes, ${said(asked)}` : beat.phrase.button,
+        label: isAsked ? words.yesItIs(said(asked)) : beat.phrase.button,
         hint: mass === null ? '' : `${from}: ${said(mass)}`,
         act: weigh,
       }}
