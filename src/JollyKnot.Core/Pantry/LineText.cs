@@ -21,7 +21,8 @@ internal static partial class LineText
         line = AndAYolk().Replace(line, m => $" plus {CountOf(m.Groups["count"].Value)} egg {m.Groups["part"].Value}");
         line = PinchEach().Replace(line, "1 ${pinch} each");
         line = CookedAndCooled().Replace(line, "cooked ");
-        line = MilkOfACheese().Replace(line, "");
+        line = MilkOfACheese().Replace(line, m => m.Groups["whose"].Success ? $"{m.Groups["whose"].Value} " : "");
+        line = HowWarm().Replace(line, "");
         line = IfAnother().Replace(line, "(${amount})");
         line = OutOfEggs().Replace(line, "${count} egg ${part}");
         line = PacketOfYeast().Replace(line, "${count} 0.25 ");
@@ -54,11 +55,15 @@ internal static partial class LineText
 
     // "whole milk ricotta": what it is made of is not what it is.
     [GeneratedRegex(
-        @"\b(?:whole|full[- ]fat|low[- ]fat|part[- ]skim|skim(?:med)?|semi[- ]skimmed|goat'?s|sheep'?s|cow'?s)[- ]milk\s+"
+        @"\b(?:whole|full[- ]fat|low[- ]fat|part[- ]skim|skim(?:med)?|semi[- ]skimmed|(?<whose>(?:goat|sheep|cow)['’]?s))[- ]milk\s+"
             + @"(?=ricotta|yogh?urt|mozzarella|quark|curd|kefir|cheese|feta|skyr)",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex MilkOfACheese();
+
+    // "300 ml water (about 40C)".
+    [GeneratedRegex(@"\(\s*(?:about|around|approx\.?|at|roughly|~)?\s*\d{2,3}\s*°?\s*[CF]\b[^()]*\)")]
+    private static partial Regex HowWarm();
 
     // "2 tsp salt (1 tsp if using table salt)": which of them it is, is asked.
     [GeneratedRegex(
@@ -143,9 +148,12 @@ internal static partial class LineText
         text = WithALittle().Replace(text, "with 1 splash of ");
         text = InSomeWater().Replace(text, ", soaked");
         text = FriedIn().Replace(text, "${how} plus ");
+        text = InSomeOfTheSame().Replace(text, ", ${how}");
         text = DissolvedIn().Replace(text, "and ");
         text = EachItsUse().Replace(text, "${one} ${name} ${use} plus ${other} ${name} ${otherUse}");
         text = KeptBack().Replace(text, InTwoParts);
+        text = SomeForElse().Replace(text, SoMuchLess);
+        text = HalfAndHalf().Replace(text, m => $"{Half(m)} {m.Groups["one"]} flour plus {Half(m)} {m.Groups["other"]} flour");
         text = OfWhich().Replace(text, m => $"{Left(m)} g {m.Groups["name"].Value} plus {m.Groups["part"].Value} g ");
         text = PartInBrackets()
             .Replace(text, m => IsPart(m.Groups["part"].Value) ? $"{m.Groups["part"].Value}: {m.Groups["of"].Value}" : m.Value);
@@ -198,7 +206,9 @@ internal static partial class LineText
 
     // "75 g cheddar, grated - keep a third back for the top".
     [GeneratedRegex(
-        @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+(?:of\s+)?(?<name>\p{L}[^\d]{1,60}?)\s*[-–,;(]\s*"
+        @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+(?:\([^()]*\)\s*)?(?:of\s+)?"
+            + @"(?<name>\p{L}[^\d]{1,60}?)\s*[-–,;(]\s*"
+            + @"(?:divided\s*[:,]?\s*)?(?:half\s+(?:of\s+it\s+)?(?:in|into|for)\s+the\s+dough\s*(?:,|\band\b)\s*)?"
             + @"(?:(?:keep|hold|reserve|reserving|save|saving|set|with)\s+)?(?:an?\s+)?(?<part>third|half|quarter)\s+"
             + @"(?:of\s+it\s+)?"
             + @"(?:(?:kept|held|saved|set)\s+)?(?:back\s+|aside\s+|reserved\s+)?(?<use>for\s+[^()]+?)\)?\s*$",
@@ -219,6 +229,38 @@ internal static partial class LineText
         var bare = name.Split(',')[0];
         return FormattableString.Invariant($"{all - back:0.##} {unit} {name} plus {back:0.##} {unit} {bare} {use}");
     }
+
+    // "250 ml milk, of which 2 tbsp for brushing"; "2 eggs, of which 1 yolk for brushing".
+    [GeneratedRegex(
+        @"^\s*(?<all>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\s*(?:g|kg|ml|cl|dl|l|oz|cups?|tbsp|tsp)?)\s+(?:of\s+)?"
+            + @"(?<name>\p{L}[\p{L}'’ -]{1,50}?)\s*(?:\([^()]*\)\s*)?[-–,;(]\s*(?:of which|of them|including|incl\.?)\s+"
+            + @"(?<part>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*(?:\s*(?:g|ml|cl|oz|cups?|tbsp|tsp)\b)?)\s*(?<yolk>(?:egg )?yolks?\s+)?"
+            + @"(?<use>for\s+[^()]+?)\)?\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex SomeForElse();
+
+    // The white of an egg whose yolk is brushed on stays in the dough.
+    private static string SoMuchLess(Match m)
+    {
+        var (all, name, part, use) = (m.Groups["all"].Value, m.Groups["name"].Value, m.Groups["part"].Value, m.Groups["use"].Value);
+        var left = int.TryParse(all, out var of) && int.TryParse(part, out var some) ? $"{of - some}" : $"{all} less {part}";
+        var less = $"{left} {name} plus ";
+        return m.Groups["yolk"].Success ? $"{less}{part} egg white plus {part} egg yolk {use}" : $"{less}{part} {name} {use}";
+    }
+
+    // "350 g flour (half white, half wholemeal)".
+    [GeneratedRegex(
+        @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|oz|cups?)\s+(?:of\s+)?(?:plain\s+)?flour\s*[,(]\s*half\s+"
+            + @"(?<one>\p{L}[\p{L} ]{1,30}?)\s*(?:,|\band\b)+\s*half\s+(?<other>\p{L}[\p{L} ]{1,30}?)\s*\)?\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex HalfAndHalf();
+
+    private static string Half(Match m) =>
+        FormattableString.Invariant(
+            $"{double.Parse(m.Groups["all"].ValueSpan, CultureInfo.InvariantCulture) / 2:0.##} {m.Groups["unit"].Value}"
+        );
 
     // "450 g flour, of which 50 g rye".
     [GeneratedRegex(
@@ -260,6 +302,14 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex InSomeWater();
+
+    // "8 g salt dissolved in 20 g of the water": of what has its own line.
+    [GeneratedRegex(
+        @",?\s*\b(?<how>dissolved|proofed|proved|bloomed|soaked|steeped|stirred|softened|whisked|mixed)\s+(?:in|into|with)\s+"
+            + @"(?:[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔]*\s*\p{L}{1,11}\.?|some|alittle|half)\s+of\s+(?:the|your|this)\s+[^,;()]+",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex InSomeOfTheSame();
 
     [GeneratedRegex(
         @"\b(?:(?:dissolved|proofed|proved|bloomed|soaked|steeped|stirred|softened|sprinkled|whisked|beaten|mixed|"
