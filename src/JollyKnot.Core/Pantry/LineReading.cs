@@ -106,15 +106,17 @@ public static partial class LineReading
             pantry = pantry with { Cups = CupSize.Metric };
         var (quoted, rest) = Quoted(Composed.Of(line));
         var put = language.Put(LineText.Tidied(rest));
-        var text = LineText.InTwo(RecipeLanguage.English.Put(put.Text).Text);
+        var english = RecipeLanguage.English.Put(put.Text).Text;
+        var text = LineText.InTwo(english);
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
         foreach (var item in LineGrammar.Read(text).SelectMany(i => SeveralInOne.Of(i, pantry)))
             Add(item, rows);
         if (rows.Count > 0 && LabelOf(text) is { } label)
             ForAll(rows, label);
-        if (IsBath(rows))
-            for (var i = 0; i < rows.Count; i++)
-                rows[i] = rows[i] with { Use = Use.Bath };
+        if (IsBath(rows, text))
+            AllFor(Use.Bath, rows);
+        else if (IsEggWash(rows) && Beaten().IsMatch(english))
+            AllFor(Use.Wash, rows);
         return rows.ToImmutable();
 
         // "2 yolks for brushing, with 2 tbsp milk": the milk is brushed on too.
@@ -177,11 +179,31 @@ public static partial class LineReading
         return 0;
     }
 
-    // "3 tbsp baking soda per 1 l water" boils, and rises nothing.
-    private static bool IsBath(ImmutableArray<ReadRow>.Builder rows) =>
+    private static void AllFor(Use use, ImmutableArray<ReadRow>.Builder rows)
+    {
+        for (var i = 0; i < rows.Count; i++)
+            rows[i] = rows[i] with { Use = use };
+    }
+
+    // "3 tbsp baking soda per 1 l water" boils, and rises nothing; so does "1 tsp baking soda for the water".
+    private static bool IsBath(ImmutableArray<ReadRow>.Builder rows, string text) =>
         rows.All(r => r.Use == Use.Dough)
         && rows.Any(r => Ingredients.Find(r.Ingredient)?.LiftsInHeat == true)
-        && rows.Any(r => r.Ingredient == "water" && r.Mass >= LeastBath);
+        && (rows.Any(r => r.Ingredient == "water" && r.Mass >= LeastBath) || ForTheWater().IsMatch(text));
+
+    [GeneratedRegex(@"\bfor the (?:boiling |cooking )?water\b", RegexOptions.IgnoreCase)]
+    private static partial Regex ForTheWater();
+
+    // "1 egg yolk beaten with 1 tbsp milk" is brushed on, whether or not it says so; a whole egg may be the dough's.
+    private static bool IsEggWash(ImmutableArray<ReadRow>.Builder rows) =>
+        rows is [{ Use: Use.Dough, Ingredient: "egg yolk" }, { Use: Use.Dough, Role: Role.Liquid } thinned]
+        && thinned.Mass <= MostInAWash;
+
+    // Two tablespoons. Ours.
+    private static readonly Mass MostInAWash = Measures.Mass.FromGrams(32);
+
+    [GeneratedRegex(@"\b(?:beaten|whisked|mixed|thinned|loosened)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Beaten();
 
     // No dough has soda with so much water. Ours.
     private static readonly Mass LeastBath = Measures.Mass.FromGrams(400);
@@ -324,8 +346,8 @@ public static partial class LineReading
                 rows[i] = AsMuchAsItTakes(row) is { } some ? row with { Mass = some } : row with { IsToTaste = true };
     }
 
-    // "a little oil": as much as it takes.
-    internal static bool IsAsWanted(string words) => Phrase.Split(words).Contains("alittle");
+    // "a little oil", "flour as needed": as much as it takes.
+    internal static bool IsAsWanted(string words) => Phrase.Split(words).Any(w => w is "alittle" or "needed");
 
     /// <summary>Teaches a pantry what a baker put right.</summary>
     public static HouseholdPantry Learn(HouseholdPantry pantry, Correction correction)

@@ -90,8 +90,8 @@ internal static partial class LineText
 
     // "100 g linseed, overnight in 150 ml of water soaked", as German has it.
     [GeneratedRegex(
-        @"[,(]?\s*\b(?:über nacht\s+|(?:für\s+)?[\d½]+\s*(?:stunden?|std\.?|h|minuten|min\.?)\s+)?in\s+(?=[\d½¼¾])"
-            + @"(?<what>[^,;()]+?)\s+(?:eingeweicht|gequollen|gelöst|aufgelöst|verrührt|angerührt|zerdrückt|(?:an)?gedünstet|"
+        @"[,(]?\s*\b(?:über nacht\s+|(?:für\s+)?[\d½]+\s*(?:stunden?|std\.?|h|minuten|min\.?)\s+)?(?:in|mit)\s+(?=[\d½¼¾])"
+            + @"(?<what>[^,;()]+?)\s+(?:eingeweicht|übergossen|überbrüht|gequollen|gelöst|aufgelöst|verrührt|angerührt|zerdrückt|(?:an)?gedünstet|"
             + @"(?:an)?gebraten)\b\)?",
         RegexOptions.IgnoreCase
     )]

@@ -61,6 +61,9 @@ internal static class Naming
         var first = Match(before, pantry);
         if (first.Ingredient is null && after.Length > 0 && Match(words, pantry) is { Ingredient: not null } both)
             return both;
+        // "flour, strong white".
+        if (after.Length > 0 && first.Ingredient is not null && pantry.Find($"{after} {before}") is { } turned)
+            return first with { Name = turned.Name, Ingredient = turned, Like = turned };
         if (
             first.Ingredient is { Like: "fresh fruit", Name: var fruit }
             && first.Manner.Contains("dried")

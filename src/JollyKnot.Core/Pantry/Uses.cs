@@ -106,7 +106,8 @@ public static partial class Uses
 
     // A match ends in time that grows with the length: no alternative of these begins another twice.
     private static readonly Regex Purpose = new(
-        $@"(?:^|[\s,(])(?:for|to|as)\s+(?:the\s+|a\s+|an\s+|your\s+|our\s+)?(?<what>{Nouns})\b[^,;)]*\)?",
+        $@"(?:^|[\s,(])(?:for|to|as)\s+(?:the\s+|a\s+|an\s+|your\s+|our\s+)?(?<what>{Nouns})\b[^,;)]*\)?"
+            + @"|\(\s*(?:egg\s+)?(?<what>glaze|wash|topping|filling|garnish)\s*\)",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     );
 
