@@ -232,7 +232,8 @@ internal static partial class LineText
 
     // "250 ml milk, of which 2 tbsp for brushing"; "2 eggs, of which 1 yolk for brushing".
     [GeneratedRegex(
-        @"^\s*(?<all>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\s*(?:g|kg|ml|cl|dl|l|oz|cups?|tbsp|tsp)?)\s+(?:of\s+)?"
+        @"^\s*(?<all>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\s*(?:g|kg|ml|cl|dl|l|oz|cups?|tbsp|tsp)?)"
+            + @"(?:\s*/\s*[\d½¼¾⅓⅔][^/,;()]{0,8}(?:oz|lb|ml|g|cups?))?\s+(?:of\s+)?"
             + @"(?<name>\p{L}[\p{L}'’ -]{1,50}?)\s*(?:\([^()]*\)\s*)?[-–,;(]\s*(?:of which|of them|including|incl\.?)\s+"
             + @"(?<part>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*(?:\s*(?:g|ml|cl|oz|cups?|tbsp|tsp)\b)?)\s*(?<yolk>(?:egg )?yolks?\s+)?"
             + @"(?<use>for\s+[^()]+?)\)?\s*$",

@@ -117,6 +117,11 @@ public static partial class Uses
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     );
 
+    private static readonly Regex SomeOfIt = new(
+        @"[,;(]?\s*\b(?:of which|of them|including)\b.*$",
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
+    );
+
     private static readonly Regex Optionally = new(
         @"[(,]?\s*\b(?:optional(?:ly)?|if you like|if liked|if desired|(?:only )?if (?:needed|necessary|required)|"
             + @"(?:only )?if (?:it|the dough) (?:needs it|(?:is|looks|seems|feels) (?:too )?(?:dry|stiff|wet|sticky)))\b\s*[):]?",
@@ -188,6 +193,9 @@ public static partial class Uses
             more = Purpose.Match($" {extra.Groups["rest"].Value}") is { Success: true } told ? UseOf(told) : Use.Surface;
             words = $" {words}".Remove(extra.Index, extra.Length);
         }
+        // "320 ml milk, of which some for brushing".
+        if (more is null && SomeOfIt.Match(words) is { Success: true } of && Purpose.Match(of.Value) is { Success: true } forSome)
+            (more, words) = (UseOf(forSome), words.Remove(of.Index, of.Length));
         var isAfter = Afterwards.IsMatch(words);
         if (isAfter)
             words = Afterwards.Replace(words, " ");
