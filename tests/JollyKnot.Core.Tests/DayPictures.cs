@@ -155,14 +155,16 @@ public sealed class DayPictures
                 // Side by side on the table, as far as there is room.
                 Apart(ready.Select(l => l with { Y = 0 }), slim ? 63 : 75, 1);
                 ready.ShouldAllBe(l => l.X <= picture.Width && l.X >= 0);
-                // Whichever side of their point they are written on.
-                Apart(
-                    picture
-                        .Labels.Where(l => l.Kind == LabelKind.OvenOn)
-                        .Select(l => l.Anchor == Anchor.End ? l with { X = l.X - 140 } : l),
-                    139,
-                    17
-                );
+                // As wide as what they say: when and how hot, or only when.
+                var on = picture
+                    .Labels.Where(l => l.Kind == LabelKind.OvenOn)
+                    .Select(l => (l.Y, Wide: l.Heat is null ? 66 : 140, l.X, l.Anchor))
+                    .Select(l => (l.Y, From: l.Anchor == Anchor.End ? l.X - l.Wide : l.X, l.Wide))
+                    .ToList();
+                foreach (var (a, b) in on.SelectMany((a, i) => on.Skip(i + 1).Select(b => (a, b))))
+                    (Math.Abs(a.Y - b.Y) >= 17 || a.From + a.Wide <= b.From || b.From + b.Wide <= a.From).ShouldBeTrue(
+                        $"{a} {b}"
+                    );
                 // Names stand beside one another, as wide as their letters are.
                 var names = picture.Labels.Where(l => l.Kind is LabelKind.Dough or LabelKind.DoughBeside).ToList();
                 foreach (var (a, b) in names.SelectMany((a, i) => names.Skip(i + 1).Select(b => (a, b))))

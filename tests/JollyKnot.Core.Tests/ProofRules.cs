@@ -457,10 +457,16 @@ public sealed class ProofRules
         {
             Griddle = new("griddle", "Griddle", TinShape.Tray, Length.FromMillimetres(400), Length.FromMillimetres(260)),
         };
-        var spec = BakeDecision
-            .Of(SoftRolls, Choice(null, "counter", new CutChoice("griddle-round", 12)), kitchen, Morning)
-            .Value;
+        var rounds12 = new CutChoice("griddle-round", 12);
+        var thin = rounds12 with { Thick = Length.FromMillimetres(10) };
+        var spec = BakeDecision.Of(SoftRolls, Choice(null, "counter", thin), kitchen, Morning).Value;
         var layout = Layout.Of(spec, Morning);
+        // All of the dough in twelve is rolled thicker, and takes longer.
+        var thick = BakeDecision.Of(SoftRolls, Choice(null, "counter", rounds12), kitchen, Morning).Value;
+        static TimeSpan Likely(BakeSpec of) => of.Window(of.Batches[0].Bread, of.Cuts[0].Each).Likely;
+        var times = thick.Batches[0].Bread.Family.Thickness!.Value.Millimetres / 10;
+        times.ShouldBeGreaterThan(1.1);
+        (Likely(thick) / Likely(spec)).ShouldBe(Math.Pow(times, 1.2), 1e-6);
         layout.Timetable["oven-on"].ShouldBeNull();
         var (heats, load) = (layout.Timetable["griddle-heats"]!, layout.Timetable["load"]!);
         heats.End.ShouldBeLessThanOrEqualTo(load.Start.AddSeconds(1));

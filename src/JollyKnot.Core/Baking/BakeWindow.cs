@@ -13,6 +13,7 @@ public sealed record BakeWindow(TimeSpan FirstLook, TimeSpan Turn, TimeSpan Like
 {
     // Exponents and shares after bakers' reported times. Fitted.
     private const double MassExponent = .3,
+        ThicknessExponent = 1.2,
         Crowded = 1.12,
         LookEarly = .2,
         LookEarlyFarOff = .3,
@@ -35,7 +36,7 @@ public sealed record BakeWindow(TimeSpan FirstLook, TimeSpan Turn, TimeSpan Like
 
     /// <summary>The window for one piece.</summary>
     /// <param name="family">What it is.</param>
-    /// <param name="piece">Its mass; over 0. Breads of set thickness do not depend on it.</param>
+    /// <param name="piece">Its mass; over 0. Breads rolled to a thickness go by that instead.</param>
     /// <param name="heat">Oven temperature, at least <see cref="Coolest"/>.</param>
     /// <param name="fan">With the fan, which bakes like an oven somewhat hotter.</param>
     /// <param name="touching">Set touching; as the family likes it when null. What usually stands apart then takes
@@ -55,7 +56,9 @@ public sealed record BakeWindow(TimeSpan FirstLook, TimeSpan Turn, TimeSpan Like
         if (fan)
             heat = Temperature.FromCelsius(heat.Celsius + Oven.FanLowers);
         var reference = family.Bake;
-        var size = family.Thickness is null ? Math.Pow(piece / family.Usual, MassExponent) : 1;
+        var size = family.Thickness is null
+            ? Math.Pow(piece / family.Usual, MassExponent)
+            : Math.Pow(family.Thickened, ThicknessExponent);
         // Time goes with the thickness like the mass to three times its power; thickness with the root of the length.
         size *= Math.Pow(family.Stretch, -MassExponent * 3 / 2);
         if (touching == true && !family.Touches)

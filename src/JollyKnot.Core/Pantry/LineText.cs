@@ -244,7 +244,12 @@ internal static partial class LineText
     // The white of an egg whose yolk is brushed on stays in the dough.
     private static string SoMuchLess(Match m)
     {
-        var (all, name, part, use) = (m.Groups["all"].Value, m.Groups["name"].Value, m.Groups["part"].Value, m.Groups["use"].Value);
+        var (all, name, part, use) = (
+            m.Groups["all"].Value,
+            m.Groups["name"].Value,
+            m.Groups["part"].Value,
+            m.Groups["use"].Value
+        );
         var left = int.TryParse(all, out var of) && int.TryParse(part, out var some) ? $"{of - some}" : $"{all} less {part}";
         var less = $"{left} {name} plus ";
         return m.Groups["yolk"].Success ? $"{less}{part} egg white plus {part} egg yolk {use}" : $"{less}{part} {name} {use}";

@@ -132,6 +132,9 @@ internal static partial class SeveralInOne
     [GeneratedRegex(@"\s+and\s+|\s*,\s*|\s*&\s*", RegexOptions.IgnoreCase)]
     private static partial Regex AndOrComma();
 
-    [GeneratedRegex(@"^(?<name>[^,;(]+)[,;(]\s*(?<count>\d)(?: of (?:them|which))?\s+(?<use>(?:for|to|as)\s.+?)\)?$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"^(?<name>[^,;(]+)[,;(]\s*(?<count>\d)(?: of (?:them|which))?\s+(?<use>(?:for|to|as)\s.+?)\)?$",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex SomeOfThem();
 }

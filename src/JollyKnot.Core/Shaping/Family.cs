@@ -141,6 +141,10 @@ public sealed record Family(
     /// <summary>So many times as long as usual, and thinner for it; over 0.</summary>
     public double Stretch { get; init; } = 1;
 
+    /// <summary>So many times as thick as it usually is rolled; 1 for what is not rolled to a thickness.</summary>
+    internal double Thickened =>
+        Thickness is { } thick && Families.Find(Id)?.Thickness is { } usual ? thick.Millimetres / usual.Millimetres : 1;
+
     /// <summary>What is rolled thin rests so long as a ball first, or it springs back. Bakers' usage.</summary>
     public TimeSpan BallRest => Form == Form.Disc && Thickness is not null ? TimeSpan.FromMinutes(15) : TimeSpan.Zero;
 
@@ -158,10 +162,12 @@ public sealed record Family(
     /// <summary>Set so far apart.</summary>
     public Length Gap => Length.FromMillimetres(GapMillimetres);
 
-    /// <summary>A piece as the heat sees it: the usual one, grown or shrunk with the cube root of its mass where its thickness is
-    /// not set.</summary>
+    /// <summary>A piece as the heat sees it: the usual one, grown or shrunk with the cube root of its mass, or with the thickness it
+    /// is rolled to.</summary>
     public HeatBody BodyOf(Mass piece) =>
-        Thickness is not null || Form == Form.Tray ? Bake.Body : Bake.Body.Scaled(Math.Cbrt(piece / Usual)).Stretched(Stretch);
+        Thickness is not null ? Bake.Body.Scaled(Thickened)
+        : Form == Form.Tray ? Bake.Body
+        : Bake.Body.Scaled(Math.Cbrt(piece / Usual)).Stretched(Stretch);
 
     /// <summary>How long a piece that springs back is left alone, shorter and longer. Bakers' usage: 5 to 15 min.</summary>
     public static ImmutableArray<TimeSpan> Rests { get; } = [TimeSpan.FromMinutes(5), TimeSpan.FromMinutes(10)];

@@ -1,5 +1,6 @@
 // What is written on the picture, and where there is room for it: on no other words and on no other dough.
 using System.Collections.Immutable;
+using JollyKnot.Core.Measures;
 using JollyKnot.Core.Scheduling;
 using JollyKnot.Core.Steps;
 
@@ -31,6 +32,7 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
 {
     // Room that words take, px.
     private const double OvenWords = 140,
+        OvenTime = 66,
         WindowWords = 108,
         LetterWidth = 7.4,
         Bread = 76,
@@ -169,7 +171,7 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
         Write(label, wide);
     }
 
-    // Beside the foot of its ramp or behind the bread, where neither dough nor other words are; the lower the better.
+    // Beside the foot of its ramp or behind the bread, the lower the better.
     private void OvenOn(Named named)
     {
         var (bake, box) = (named.Bake, boxes[Lane.Oven]);
@@ -192,12 +194,19 @@ internal sealed class Labels(Frame frame, TimeAxis axis, IReadOnlyDictionary<Lan
                     (X: behind, Y: y, Anchor: Anchor.Start),
                 }
             )
-            .Select(p => new Label(LabelKind.OvenOn, p.X, p.Y, p.Anchor, Heat: bake.Batches[0].Bread.Heat, At: on.Start))
-            .Where(l => Around(l, OvenWords) is { Left: >= 0 } words && words.Right <= frame.Width)
             .ToList();
-        bool Free(Label l, IEnumerable<Box> of) => !of.Any(Around(l, OvenWords).Meets);
-        if ((places.Find(l => Free(l, [.. taken, .. dough])) ?? places.Find(l => Free(l, taken))) is { } free)
-            Write(free, OvenWords);
+        var heat = bake.Batches[0].Bread.Heat;
+        // The whole of it; else only when, clear of dough; else clear of other words.
+        List<Box> all = [.. taken, .. dough];
+        if ((Clear(OvenWords, heat, all) ?? Clear(OvenTime, null, all) ?? Clear(OvenTime, null, taken)) is { } free)
+            Write(free, free.Heat is null ? OvenTime : OvenWords);
+
+        Label? Clear(double wide, Temperature? said, List<Box> of) =>
+            places
+                .Select(p => new Label(LabelKind.OvenOn, p.X, p.Y, p.Anchor, Heat: said, At: on.Start))
+                .FirstOrDefault(l =>
+                    Around(l, wide) is { Left: >= 0 } words && words.Right <= frame.Width && !of.Any(words.Meets)
+                );
     }
 
     // Behind the window, or before it where there is no room.

@@ -217,7 +217,10 @@ function PictureLabel({ label, slim, bottom, width }: { label: Schemas['Label'];
   const said = {
     dough: named,
     'dough-beside': named,
-    'oven-on': words.ovenOn(label.at ? clockTime(label.at) : '', units.heat(label.heat ?? 0)),
+    'oven-on':
+      label.heat == null
+        ? words.on(label.at ? clockTime(label.at) : '')
+        : words.ovenOn(label.at ? clockTime(label.at) : '', units.heat(label.heat)),
     window: words.window(label.at ? clockTime(label.at) : '', label.until ? clockTime(label.until) : ''),
   }[label.kind];
   const inside = label.kind === 'dough';

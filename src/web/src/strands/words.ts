@@ -8,6 +8,7 @@ export const oven = 'Oven';
 export const rack = 'Rack';
 export const table = 'Table';
 export const nobodyUp = 'nobody up';
+export const on = (at: string) => `on ${at}`;
 export const ovenOn = (at: string, heat: string) => `on ${at} · ${heat}`;
 export const window = (from: string, until: string) => `${from} to ${until}`;
 export const ovenOnAt = (at: string) => `oven on at ${at}`;
