@@ -162,8 +162,8 @@ public sealed record Family(
     /// <summary>Set so far apart.</summary>
     public Length Gap => Length.FromMillimetres(GapMillimetres);
 
-    /// <summary>A piece as the heat sees it: the usual one, grown or shrunk with the cube root of its mass, or with the thickness it
-    /// is rolled to.</summary>
+    /// <summary>A piece as the heat sees it: the usual one, grown or shrunk with the cube root of its mass, or with the thickness
+    /// it is rolled to.</summary>
     public HeatBody BodyOf(Mass piece) =>
         Thickness is not null ? Bake.Body.Scaled(Thickened)
         : Form == Form.Tray ? Bake.Body
