@@ -55,7 +55,8 @@ internal static partial class LineText
 
     // "whole milk ricotta": what it is made of is not what it is.
     [GeneratedRegex(
-        @"\b(?:whole|full[- ]fat|low[- ]fat|part[- ]skim|skim(?:med)?|semi[- ]skimmed|(?<whose>(?:goat|sheep|cow)['’]?s))[- ]milk\s+"
+        @"\b(?:whole|full[- ]fat|low[- ]fat|part[- ]skim|skim(?:med)?|semi[- ]skimmed|"
+            + @"(?<whose>(?:goat|sheep|cow)['’]?s))[- ]milk\s+"
             + @"(?=ricotta|yogh?urt|mozzarella|quark|curd|kefir|cheese|feta|skyr)",
         RegexOptions.IgnoreCase
     )]
@@ -91,7 +92,8 @@ internal static partial class LineText
     // "100 g linseed, overnight in 150 ml of water soaked", as German has it.
     [GeneratedRegex(
         @"[,(]?\s*\b(?:über nacht\s+|(?:für\s+)?[\d½]+\s*(?:stunden?|std\.?|h|minuten|min\.?)\s+)?(?:in|mit)\s+(?=[\d½¼¾])"
-            + @"(?<what>[^,;()]+?)\s+(?:eingeweicht|übergossen|überbrüht|gequollen|gelöst|aufgelöst|verrührt|angerührt|zerdrückt|(?:an)?gedünstet|"
+            + @"(?<what>[^,;()]+?)\s+(?:eingeweicht|übergossen|überbrüht|gequollen|gelöst|aufgelöst|verrührt|angerührt|zerdrückt|"
+            + @"(?:an)?gedünstet|"
             + @"(?:an)?gebraten)\b\)?",
         RegexOptions.IgnoreCase
     )]
@@ -230,11 +232,13 @@ internal static partial class LineText
         return FormattableString.Invariant($"{all - back:0.##} {unit} {name} plus {back:0.##} {unit} {bare} {use}");
     }
 
-    // "250 ml milk, of which 2 tbsp for brushing"; "2 eggs, of which 1 yolk for brushing".
+    // "250 ml milk, of which 2 tbsp for brushing"; "150 g cheese, grated (50 g for the top)"; "2 eggs, of which 1 yolk for
+    // brushing".
     [GeneratedRegex(
         @"^\s*(?<all>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\s*(?:g|kg|ml|cl|dl|l|oz|cups?|tbsp|tsp)?)"
             + @"(?:\s*/\s*[\d½¼¾⅓⅔][^/,;()]{0,8}(?:oz|lb|ml|g|cups?))?\s+(?:of\s+)?"
-            + @"(?<name>\p{L}[\p{L}'’ -]{1,50}?)\s*(?:\([^()]*\)\s*)?[-–,;(]\s*(?:of which|of them|including|incl\.?)\s+"
+            + @"(?<name>\p{L}[\p{L}'’ ,-]{1,50}?)\s*(?:\([^()]*\)\s*)?"
+            + @"(?:[-–,;(]\s*(?:of which|of them|including|incl\.?|keep(?:ing)?|reserv(?:e|ing)|sav(?:e|ing))\s+|\(\s*(?=\d))"
             + @"(?<part>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*(?:\s*(?:g|ml|cl|oz|cups?|tbsp|tsp)\b)?)\s*(?<yolk>(?:egg )?yolks?\s+)?"
             + @"(?<use>for\s+[^()]+?)\)?\s*$",
         RegexOptions.IgnoreCase
@@ -246,7 +250,7 @@ internal static partial class LineText
     {
         var (all, name, part, use) = (
             m.Groups["all"].Value,
-            m.Groups["name"].Value,
+            m.Groups["name"].Value.TrimEnd(' ', ','),
             m.Groups["part"].Value,
             m.Groups["use"].Value
         );
