@@ -109,14 +109,14 @@ test('at the griddle each side and each round is called', async ({ page, server 
   );
   await page.visit(`/bench/${id}`);
   await doStep(page, 'The first on the griddle');
-  await expect(now(page)).toContainText('6 min a side');
+  await expect(now(page)).toContainText('6.5 min a side');
   await page.getByRole('group', { name: 'Controls' }).locator('.do').click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('They are on the griddle, 6 min a side.');
-  await server.pass(6.1);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('They are on the griddle, 6.5 min a side.');
+  await server.pass(7);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Flip all \d+ on the griddle\.$/);
   await page.getByRole('group', { name: 'Controls' }).locator('.do').click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('They are on the griddle, 6 min a side.');
-  await server.pass(6.1);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('They are on the griddle, 6.5 min a side.');
+  await server.pass(7);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Take them off, and lay the next \d+ on the griddle\.$/);
 });
 

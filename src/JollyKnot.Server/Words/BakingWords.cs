@@ -30,7 +30,7 @@ internal static class BakingWords
                 s.Bread.OnGriddle
                     ? Phrase.Stretch(
                         s.Marked("Griddle"),
-                        $"{Capital(s.TheyAre)} on the griddle, {Measured.Minutes(s.About.Length!.Value)} a side."
+                        $"{Capital(s.TheyAre)} on the griddle, {Measured.HalfMinutes(s.About.Length!.Value)} a side."
                     )
                     : Phrase.Stretch(s.Marked("Bake"), $"{Capital(s.TheyAre)} baking."),
             ["mist-#"] = s =>
@@ -76,7 +76,7 @@ internal static class BakingWords
         return new(
             s.Marked("The first on the griddle"),
             $"Lay {laid} on the {Lower(s.Thing)}.",
-            $"{s.Counted}, {first} at a time; {Measured.Minutes(s.About.Length!.Value)} a side.",
+            $"{s.Counted}, {first} at a time; {Measured.HalfMinutes(s.About.Length!.Value)} a side.",
             s.IsOne ? "It is on" : "They are on",
             s.HeatFigure
         );
@@ -86,7 +86,7 @@ internal static class BakingWords
         new(
             s.Marked(s.Count == 1 ? "Flip it" : "Flip them"),
             s.Count == 1 ? "Flip it." : $"Flip all {s.Count} on the {Lower(s.Thing)}.",
-            $"{Measured.Minutes(s.About.Length!.Value)} on this side too.",
+            $"{Measured.HalfMinutes(s.About.Length!.Value)} on this side too.",
             "Flipped"
         );
 
@@ -94,7 +94,7 @@ internal static class BakingWords
         new(
             s.Marked("Off, and the next on"),
             $"Take them off, and lay the next {(s.Count == 1 ? "one" : s.Count)} on the {Lower(s.Thing)}.",
-            $"{Measured.Minutes(s.About.Length!.Value)} a side.",
+            $"{Measured.HalfMinutes(s.About.Length!.Value)} a side.",
             "They are on"
         );
 

@@ -169,6 +169,10 @@ public sealed class Measured(HouseholdUnits units)
     /// <summary>Minutes, to the tenth.</summary>
     public static string Minutes(TimeSpan span) => $"{Digits(span.TotalMinutes, "0.#")} min";
 
+    /// <summary>What somebody stands beside and counts, to half a minute.</summary>
+    public static string HalfMinutes(TimeSpan span) =>
+        Minutes(TimeSpan.FromMinutes(Math.Max(1, Math.Round(span.TotalMinutes * 2, MidpointRounding.AwayFromZero)) / 2));
+
     /// <summary>A number without its digits behind the point.</summary>
     public static string Whole(double value) => Digits(Math.Round(value, MidpointRounding.AwayFromZero), "0");
 
