@@ -14,16 +14,16 @@ export function useSend(bake: BenchView, done: () => void = nothing) {
   const said = bake.beat?.phrase.short ?? bake.title;
   const send = useCallback(
     (event: BakeEvent) =>
-      tell.mutate(
-        { event, basedOn: bake.position, id: newId(), at: new Date(houseNow()).toISOString(), said: saidOf(event, said) },
-        {
-          onSuccess: () => {
-            if (isSpeaking()) answer('taken');
-            done();
-          },
-          onError: () => isSpeaking() && answer('refused'),
-        },
-      ),
+      // The tones also where the live line brought the next beat, and took this one away, before the answer.
+      tell
+        .mutateAsync(
+          { event, basedOn: bake.position, id: newId(), at: new Date(houseNow()).toISOString(), said: saidOf(event, said) },
+          { onSuccess: done },
+        )
+        .then(
+          () => isSpeaking() && answer('taken'),
+          () => isSpeaking() && answer('refused'),
+        ),
     [tell, bake.position, said, done],
   );
   return { tell, send };
