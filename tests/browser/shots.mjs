@@ -157,7 +157,12 @@ try {
     },
   });
   await shot('dough', `/doughs/${rolls}`);
-  await shot('read', '/doughs/read', { before: (page) => page.getByLabel(/Paste a recipe/).fill(recipe) });
+  await shot('read', '/doughs/read', {
+    before: async (page) => {
+      await page.getByLabel(/Paste a recipe/).fill(recipe);
+      await page.getByText(/^Every line is weighed/).waitFor({ state: 'hidden' });
+    },
+  });
   await shot('kitchen', '/kitchen');
   await shot('proof', `/bench/${pretzels}`);
   await shot('bench-phone', `/bench/${pretzels}`, { size: [390, 844] });
