@@ -258,12 +258,12 @@ public sealed class DoughBookRules
         // What the baker weighed is weighed from then on, whatever the amount.
         var weighed = LineReading.Learn(
             LineReading.Learn(Pantry, new("2 tbsp comet sugar", "comet sugar", "comet sugar", Role.Sugar, Grams(20))),
-            new("3 onions", "onions", "cooked onion", null, Grams(330))
+            new("3 figs", "figs", "dried fruit", null, Grams(60))
         );
         LineReading
             .Of("3 tbsp comet sugar", weighed)[0]
             .ShouldSatisfyAllConditions(r => r.Role.ShouldBe(Role.Sugar), r => r.Mass!.Value.Grams.ShouldBe(30, .01));
-        LineReading.Of("1 onion", weighed)[0].Mass!.Value.Grams.ShouldBe(110, .01);
+        LineReading.Of("2 figs", weighed)[0].Mass!.Value.Grams.ShouldBe(40, .01);
         LineReading.Learn(Pantry, new("500 g flour", "flour", "unheard of")).ShouldBe(Pantry);
     }
 

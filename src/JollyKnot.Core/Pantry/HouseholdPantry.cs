@@ -104,7 +104,13 @@ public sealed record HouseholdPantry(
 
     // Of many things that go by one name, each keeps its own.
     private static Ingredient CalledSo(string word, Ingredient ingredient) =>
-        Ingredients.IsCollective(ingredient.Name) ? ingredient with { Name = word, Like = ingredient.Name } : ingredient;
+        word[0] == Ingredients.KeepsItsWord || Ingredients.IsCollective(ingredient.Name)
+            ? ingredient with
+            {
+                Name = word.TrimStart(Ingredients.KeepsItsWord),
+                Like = ingredient.Name,
+            }
+            : ingredient;
 
     private static Dictionary<string, Ingredient> Index(
         ImmutableArray<Ingredient> own,
@@ -116,8 +122,8 @@ public sealed record HouseholdPantry(
             index[Phrase.Of(ingredient.Name)] = ingredient;
         var names = new Dictionary<string, Ingredient>(index);
         foreach (var (words, name) in Ingredients.Words)
-            foreach (var word in words.Split('|'))
-                index.TryAdd(Phrase.Of(word), CalledSo(word, names[Phrase.Of(name)]));
+        foreach (var word in words.Split('|'))
+            index.TryAdd(Phrase.Of(word), CalledSo(word, names[Phrase.Of(name)]));
         foreach (var (phrase, name) in learned)
             if (names.TryGetValue(Phrase.Of(name), out var meant))
                 index[phrase] = meant;

@@ -15,7 +15,8 @@ public static class Ingredients
         Sesame = ["sesame"],
         Nuts = ["nuts"],
         Soy = ["soy"],
-        Mustard = ["mustard"];
+        Mustard = ["mustard"],
+        Sulphites = ["sulphites"];
 
     /// <summary>The major allergens an own ingredient may be marked with.</summary>
     public static ImmutableArray<string> Allergens { get; } =
@@ -33,7 +34,7 @@ public static class Ingredients
         "crustaceans",
         "molluscs",
         "lupin",
-        "sulphites",
+        .. Sulphites,
     ];
 
     /// <summary>All known ingredients, in the order of the pantry shelf.</summary>
@@ -173,6 +174,9 @@ public static class Ingredients
         Of("apple juice", Role.Liquid, Water: .88, Sugar: .10, Packing: Cup(248)),
         Of("lemon juice", Role.Liquid, Water: .92, Packing: new(G(244), Each: G(45))),
         Of("vinegar", Role.Liquid, Water: .94, Packing: Cup(239)),
+        Of("wine", Role.Liquid, Water: .87, Allergens: Sulphites, Packing: Cup(236)),
+        Of("spirits", Role.Liquid, Water: .62, Packing: Cup(225)),
+        Of("vegetable juice", Role.Liquid, Water: .93, Sugar: .04, Packing: Cup(243)),
         Of(
             "curd cheese",
             Role.Other,
@@ -245,9 +249,12 @@ public static class Ingredients
         Of("sunflower oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
         Of("rapeseed oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
         Of("coconut oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
+        Of("clarified butter", Role.Fat, Fat: 1, Allergens: Milk, Packing: Cup(205)),
+        Of("vegan butter", Role.Fat, Water: .16, Fat: .8, Packing: Cup(227, 4.7)),
         Of("lard", Role.Fat, Fat: 1, Packing: Cup(205)),
         Of("shortening", Role.Fat, Fat: 1, Packing: Cup(190)),
         Of("sugar", Role.Sugar, Sugar: 1, Packing: Cup(200, 4.2)),
+        Of("vanilla sugar", Role.Sugar, Sugar: 1, Packing: new(G(200), PerTeaspoon: G(4.2), Each: G(8))),
         Of("icing sugar", Role.Sugar, Sugar: 1, Packing: Cup(120)),
         Of("brown sugar", Role.Sugar, Water: .013, Sugar: .97, Packing: Cup(220, 4.6)),
         Of("honey", Role.Sugar, Water: .17, Sugar: .82, Packing: Cup(339, 7.1), SpecificHeat: 2.5) with
@@ -261,6 +268,16 @@ public static class Ingredients
         Of("golden syrup", Role.Sugar, Water: .20, Sugar: .78, Packing: Cup(340, 7.1), SpecificHeat: 2.5),
         Of("maple syrup", Role.Sugar, Water: .32, Sugar: .67, Packing: Cup(315, 6.6), SpecificHeat: 2.5),
         Of("jam", Role.Sugar, Water: .3, Sugar: .65, Packing: Cup(320, 6.7), SpecificHeat: 2.8),
+        Of(
+            "lemon curd",
+            Role.Sugar,
+            Water: .3,
+            Fat: .1,
+            Sugar: .45,
+            Perishable: true,
+            Allergens: [.. Milk, .. HensEgg],
+            Packing: Cup(300)
+        ),
         Of("fine salt", Role.Salt, Packing: Spoon(6.0)),
         Of("coarse salt", Role.Salt, Packing: new(PerTeaspoon: G(2.8), DensePerTeaspoon: G(4.8))),
         Of("coarse sea salt", Role.Salt, Packing: Spoon(5.0)),
@@ -281,6 +298,8 @@ public static class Ingredients
         ),
         Of("rolled oats", Role.Other, Fat: .07, Drinks: .9, Allergens: Gluten, Packing: Cup(90), Late: true),
         Of("wheat bran", Role.Other, Fat: .04, Drinks: .9, Allergens: Gluten, Packing: Cup(58), Late: true),
+        Of("cracked grain", Role.Other, Fat: .02, Drinks: .9, Allergens: Gluten, Packing: Cup(165), Late: true),
+        Of("breadcrumbs", Role.Other, Water: .1, WaterGiven: 0, Drinks: .9, Allergens: Gluten, Packing: Cup(110), Late: true),
         Of("wheat gluten", Role.Other, Allergens: Gluten, Packing: Cup(130)),
         Of("raisins", Role.Other, Water: .15, WaterGiven: 0, Sugar: .6, Packing: Cup(150)),
         Of("dried fruit", Role.Other, Water: .20, WaterGiven: 0, Sugar: .6, Packing: Cup(140)),
@@ -306,6 +325,18 @@ public static class Ingredients
         Of("soy flour", Role.Other, Fat: .2, Drinks: .5, Allergens: Soy, Packing: Cup(85)),
         Of("peanuts", Role.Other, Fat: .49, Allergens: ["peanut"], Packing: Cup(146)),
         Of("peanut butter", Role.Fat, Water: .02, Fat: .5, Allergens: ["peanut"], Packing: Cup(258)),
+        Of("nut butter", Role.Fat, Water: .02, Fat: .55, Allergens: Nuts, Packing: Cup(256)),
+        Of("tahini", Role.Fat, Water: .03, Fat: .53, Allergens: Sesame, Packing: Cup(240)),
+        Of(
+            "chocolate spread",
+            Role.Other,
+            WaterGiven: 0,
+            Fat: .31,
+            Sugar: .55,
+            Allergens: [.. Milk, .. Soy, .. Nuts],
+            Packing: Cup(300)
+        ),
+        Of("pesto", Role.Other, Fat: .45, Perishable: true, Allergens: [.. Milk, .. Nuts], Packing: Cup(240), Chilled: true),
         Of("chopped nuts", Role.Other, Fat: .55, Allergens: Nuts, Packing: Cup(120)),
         Of("chocolate", Role.Other, Fat: .32, Sugar: .5, WaterGiven: 0, Allergens: [.. Milk, .. Soy], Packing: Cup(170)),
         Of(
@@ -331,8 +362,30 @@ public static class Ingredients
             Packing: Cup(234),
             SpecificHeat: 3.7
         ),
-        Of("cooked leek", Role.Other, Water: .88, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.8),
-        Of("cooked onion", Role.Other, Water: .88, WaterGiven: .5, Perishable: true, Packing: Cup(210), SpecificHeat: 3.8),
+        Of("cooked grain", Role.Other, Water: .66, WaterGiven: .1, Perishable: true, Allergens: Gluten, Packing: Cup(170)),
+        Of("cooked rice", Role.Other, Water: .68, WaterGiven: .1, Perishable: true, Packing: Cup(186)),
+        Of("applesauce", Role.Other, Water: .82, Sugar: .11, WaterGiven: .7, Packing: Cup(244), SpecificHeat: 3.7),
+        Of("tomato sauce", Role.Other, Water: .9, WaterGiven: .8, Packing: Cup(245), SpecificHeat: 3.8),
+        Of("tomato paste", Role.Other, Water: .74, WaterGiven: .5, Packing: Cup(262, 5.4)),
+        Of("dried vegetables", Role.Other, Water: .15, WaterGiven: 0, Packing: new(G(80), Each: G(5))),
+        Of(
+            "cooked leek",
+            Role.Other,
+            Water: .88,
+            WaterGiven: .5,
+            Perishable: true,
+            Packing: new(G(210), Each: G(113)),
+            SpecificHeat: 3.8
+        ),
+        Of(
+            "cooked onion",
+            Role.Other,
+            Water: .88,
+            WaterGiven: .5,
+            Perishable: true,
+            Packing: new(G(210), Each: G(100)),
+            SpecificHeat: 3.8
+        ),
         Of("potato flakes", Role.Other, Water: .07, Drinks: 1, Packing: Cup(60)),
         Of("raw onion", Role.Other, Water: .90, Packing: new(G(150), Each: G(150)), SpecificHeat: 3.8),
         Of("raw leek", Role.Other, Water: .90, Packing: new(G(150), Each: G(170)), SpecificHeat: 3.8),
@@ -345,7 +398,9 @@ public static class Ingredients
         Of("cream of tartar", Role.Other, Packing: Spoon(3)),
         Of("ground spice", Role.Other, Packing: Spoon(2.2)),
         Of("mustard", Role.Other, Water: .8, Allergens: Mustard, Packing: Spoon(5.2)),
-        Of("vanilla extract", Role.Other, Water: .5, Packing: new(PerTeaspoon: G(4.3), Each: G(4.3))),
+        Of("vanilla extract", Role.Other, Water: .5, Packing: Spoon(4.3)),
+        // Its seeds: the pod is taken out again.
+        Of("vanilla pod", Role.Other, Packing: Each(.5)),
         Of("orange zest", Role.Other, Packing: new(PerTeaspoon: G(2), Each: G(4))),
         Of("spring onion", Role.Other, Water: .90, Packing: new(G(100), Each: G(15)), SpecificHeat: 3.8),
         Of("shallot", Role.Other, Water: .88, Packing: new(G(150), Each: G(30)), SpecificHeat: 3.8),
@@ -480,7 +535,7 @@ public static class Ingredients
         ("malt syrup|malt extract|barley malt|barley malt extract|malt", "barley malt syrup"),
         ("treacle|molasses|dark treacle", "black treacle"),
         ("syrup|corn syrup|light corn syrup|agave syrup|glucose syrup", "golden syrup"),
-        ("salt|table salt|fine sea salt|sea salt|cooking salt", "fine salt"),
+        ("salt|table salt|fine sea salt|sea salt|cooking salt|~pink salt|~himalayan salt|~himalayan pink salt", "fine salt"),
         (
             "kosher salt|flaky salt|flaked salt|flaky sea salt|sea salt flake|coarse flaked salt|salt " + "flake|pretzel salt",
             "coarse salt"
@@ -562,16 +617,136 @@ public static class Ingredients
             "ground spice"
         ),
         ("mustard powder|wholegrain mustard", "mustard"),
-        ("vanilla|vanilla essence|vanilla bean|vanilla pod", "vanilla extract"),
+        ("vanilla|vanilla essence", "vanilla extract"),
+        ("vanilla bean", "vanilla pod"),
         ("zest orange|orange peel", "orange zest"),
         ("nib sugar|nibbed sugar|sugar nibs|coarse sugar|sanding sugar|decorating sugar|sparkling sugar", "pearl sugar"),
         ("zest lemon|lemon peel", "lemon zest"),
-        ("garlic clove|clove garlic|garlic powder", "garlic"),
+        ("garlic clove|clove garlic", "garlic"),
         (
             "herb|parsley|basil|chive|dill|rosemary|thyme|fresh thyme|fresh rosemary|fresh parsley|coriander|sage|mint",
             "fresh herbs"
         ),
         ("dried herb|oregano|dried oregano|dried thyme|mixed herb|za atar|italian seasoning|dried rosemary", "dried herbs"),
+        ("~kefir|~sour milk|~whey", "buttermilk"),
+        ("~skyr", "plain yogurt"),
+        ("~orange blossom water|~orange flower water|~rose water", "water"),
+        ("~coconut cream", "coconut milk"),
+        ("~cider|~dry cider|white wine|red wine|~sherry|~port", "wine"),
+        ("~rum|~brandy|~whisky|~whiskey|~liqueur|~kirsch|~vodka|~cognac|~dark rum", "spirits"),
+        ("~tomato juice|~carrot juice|~beetroot juice", "vegetable juice"),
+        ("~lime juice|juice lime", "lemon juice"),
+        ("~lime zest|zest lime|lemon rind", "lemon zest"),
+        ("orange rind", "orange zest"),
+        ("bread crumb|dried breadcrumb|panko|~stale bread|~old bread|~dry bread", "breadcrumbs"),
+        ("sesame paste", "tahini"),
+        ("~almond butter|~cashew butter|~hazelnut butter|~walnut butter", "nut butter"),
+        ("~hazelnut spread|chocolate hazelnut spread|hazelnut chocolate spread|nut nougat cream", "chocolate spread"),
+        ("tomato puree|tomato purée|concentrated tomato puree|tomato concentrate|~sun dried tomato paste", "tomato paste"),
+        (
+            "passata|pizza sauce|~ketchup|~crushed tomatoes|~canned tomatoes|~tinned tomatoes|marinara sauce" + "|marinara",
+            "tomato sauce"
+        ),
+        ("dried tomatoes|sun dried tomatoes|sundried tomatoes|~semi dried tomatoes", "dried vegetables"),
+        ("~green pesto|~basil pesto|~red pesto", "pesto"),
+        ("apple sauce|apple puree|~stewed apple|~pear puree|~plum puree", "applesauce"),
+        (
+            "glace cherries|glacé cherries|candied cherries|candied orange peel|candied lemon peel"
+                + "|candied orange|candied lemon|candied fruit|glace fruit|dried mango|dried pineapple"
+                + "|dried orange peel|crystallised ginger|candied ginger|stem ginger",
+            "dried fruit"
+        ),
+        ("plums|peaches|grapes|pineapple|mango|rhubarb|redcurrants|nectarines|pumpkin cubes", "fresh fruit"),
+        ("~chia seeds|~chia|~hemp seeds", "linseed"),
+        ("~wheat germ|~wheatgerm", "wheat bran"),
+        (
+            "~wheat flakes|~spelt flakes|~rye flakes|~barley flakes|~oat flakes|~malted wheat flakes" + "|~mixed grain flakes",
+            "rolled oats"
+        ),
+        (
+            "~bulgur|~bulgar|~bulgur wheat|~cracked wheat|~cracked rye|~rye chops|~wheat berries"
+                + "|~spelt berries|~rye berries|~couscous|~freekeh|~pearl barley|~mixed grains|~malted grains"
+                + "|~wheat kernels|~rye kernels|~spelt kernels|~wheat grains|~rye grains"
+                + "|~seven grain cereal|~multigrain cereal",
+            "cracked grain"
+        ),
+        (
+            "~cooked wheat berries|~cooked spelt berries|~cooked rye berries|~cooked bulgur|~cooked barley"
+                + "|~cooked spelt|~cooked wheat|~cooked rye|~cooked couscous|~spent grain",
+            "cooked grain"
+        ),
+        (
+            "~cooked quinoa|~cooked millet|~cooked buckwheat|~cooked lentils|~cooked beans|~cooked chickpeas"
+                + "|~cooked wild rice|~leftover rice|~chickpeas",
+            "cooked rice"
+        ),
+        ("~einkorn flour|~emmer flour|~kamut flour|~khorasan flour|~whole einkorn flour", "spelt flour"),
+        (
+            "~granary flour|~malted flour|~malted wheat flour|~malted bread flour|~malthouse flour"
+                + "|~multigrain flour|~atta|~atta flour|brown flour|strong brown flour|brown bread flour"
+                + "|strong brown bread flour|wholemeal wheat flour",
+            "wholemeal flour"
+        ),
+        ("maida|maida flour", "plain flour"),
+        ("durum wheat flour|durum wheat semolina|durum wheat", "semolina"),
+        ("white rye|white rye flour|light rye|~barley flour|~oat flour", "rye flour"),
+        ("~pumpernickel flour", "dark rye flour"),
+        (
+            "~chickpea flour|~gram flour|~millet flour|~teff flour|~sorghum flour|~tapioca starch"
+                + "|~tapioca flour|~potato flour|~masa harina|~quinoa flour|~gluten free flour"
+                + "|~gluten free bread flour|~gluten free plain flour|~brown rice flour",
+            "rice flour"
+        ),
+        (
+            "plant butter|plant based butter|vegan margarine|dairy free butter|dairy free margarine"
+                + "|vegan spread|vegan block",
+            "vegan butter"
+        ),
+        ("ghee", "clarified butter"),
+        ("~brown butter|~browned butter|~cultured butter|~herb butter|~garlic butter", "butter"),
+        ("~duck fat|~goose fat|~suet|~schmaltz|~pork fat|~chicken fat|~bacon fat|~beef dripping", "lard"),
+        ("~avocado oil|~grapeseed oil|~rice bran oil", "sunflower oil"),
+        ("halloumi|paneer|blue cheese|stilton|gorgonzola|roquefort|burrata|mozzarella cheese" + "|feta cheese", "soft cheese"),
+        (
+            "grana padano|asiago|provolone|monterey jack|red leicester|double gloucester|lancashire cheese"
+                + "|colby|jarlsberg|gruyère|gruyere cheese|emmental cheese|gouda cheese|pecorino romano|parmigiano"
+                + "|parmigiano reggiano",
+            "hard cheese"
+        ),
+        ("~date syrup|~agave nectar|~rice syrup|~brown rice syrup", "golden syrup"),
+        ("~palm sugar|~coconut sugar|~jaggery|~panela|~maple sugar", "brown sugar"),
+        (
+            "garlic powder|garlic granules|onion powder|onion granules|smoked paprika|cumin seed"
+                + "|coriander seed|anise seed|anise|sumac|fenugreek|fenugreek seed|mahleb|mastic|matcha"
+                + "|cardamom seed|juniper berries|white pepper|dried onion|onion flake|dried garlic",
+            "ground spice"
+        ),
+        ("~ascorbic acid|~vitamin c|~citric acid|~xanthan gum", "cream of tartar"),
+        ("wild garlic|ramsons|nettles" + "|lovage|lemon thyme|tarragon|marjoram", "fresh herbs"),
+        (
+            "dried basil|dried dill|dried parsley|dried sage|dried mint|dried marjoram|dried chive" + "|herbes de provence",
+            "dried herbs"
+        ),
+        (
+            "~carrot puree|~beetroot puree|~sweet potato purée|~cooked pumpkin|~squash|~butternut squash"
+                + "|~roasted butternut squash|~roasted squash"
+                + "|~roasted pumpkin",
+            "pumpkin purée"
+        ),
+        (
+            "kale|cabbage|sauerkraut|capers|artichokes|parsnip|swede|turnip|rutabaga|aubergine|eggplant"
+                + "|broccoli|cauliflower|peas|corn kernels|sweet corn|asparagus|chard|rocket|courgette|tomato"
+                + "|cherry tomatoes|green olives|black olives|kalamata olives"
+                + "|radishes|fennel bulb",
+            "chopped vegetables"
+        ),
+        ("~dried mushrooms|~dried porcini|~porcini", "dried vegetables"),
+        (
+            "pepperoni|prosciutto|speck|parma ham|serrano ham|nduja|minced beef|minced meat|ground beef"
+                + "|cooked chicken|chicken|pulled pork|turkey|crackling|cooked ham|smoked bacon|smoked ham"
+                + "|streaky bacon",
+            "bacon"
+        ),
         ("soda|bicarbonate of soda|bicarb|bicarbonate soda|bicarbonate", "baking soda"),
     ];
 
@@ -595,7 +770,15 @@ public static class Ingredients
         "tea or coffee",
         "fresh fruit",
         "jam",
+        "spirits",
+        "dried vegetables",
+        "cracked grain",
+        "cooked grain",
+        "cooked rice",
     }.ToFrozenSet();
+
+    // What a word begins with that is kept beside what it is reckoned like: kefir is no buttermilk, and weighs like it.
+    internal const char KeepsItsWord = '~';
 
     private static readonly FrozenDictionary<string, string> CookedNames = new Dictionary<string, string>
     {

@@ -140,7 +140,7 @@ public static partial class LineReading
             var row = Row(item, quoted ?? words, words, aside, quoted, put.Said, pantry);
             row = row with
             {
-                Use = said.Use ?? (IsInTheWash(row, before) ? before[^1].Use : Use.Dough),
+                Use = UseOf(said.Use, row, item) ?? (IsInTheWash(row, before) ? before[^1].Use : Use.Dough),
                 Moment = said.Moment,
                 IsOptional = said.IsOptional,
                 IsUntold = !row.Known && !Watched.In(row.Ingredient).IsTold,
@@ -148,6 +148,8 @@ public static partial class LineReading
             };
             if (row.IsToTaste && AsMuchAsItTakes(row) is { } some)
                 row = row with { IsToTaste = false, Mass = some, Notes = [.. row.Notes, "as much as it takes"] };
+            if (said.Use is Use.Topping or Use.Filling && (Mixed().IsMatch(english) || AreOneTopping(row, before, text)))
+                AllFor(said.Use.Value, before);
             if (said.Use is { } use && use is Use.Wash or Use.Bath or Use.HotBrush)
                 for (var i = FirstOfItsOwn(before); i < before.Count; i++)
                     if (before[i].Use == Use.Dough && before[i].Role != row.Role && IsBrushedOn(before[i].Role))
@@ -163,9 +165,36 @@ public static partial class LineReading
         }
     }
 
+    // Flour that is sprinkled, nobody says how much of, lies under the dough; sugar that is dusted lies on the bread.
+    private static Use? UseOf(Use? said, ReadRow row, LineItem item) =>
+        said == Use.Surface && row.Role == Role.Sugar && item.Words.Contains("dusting", StringComparison.OrdinalIgnoreCase)
+            ? Use.Topping
+        : said == Use.Topping
+        && row.Role == Role.Flour
+        && item.Amount is null
+        && item.Words.Contains("sprinkling", StringComparison.OrdinalIgnoreCase)
+            ? Use.Surface
+        : said;
+
+    // "2 tsp cinnamon mixed with 50 g sugar, for the filling": both go there.
+    [GeneratedRegex(@"\b(?:mixed|tossed|combined|stirred)\s+(?:together\s+)?with\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Mixed();
+
+    // "1 tbsp poppy seeds and 1 tbsp sesame, to sprinkle": a comma before the purpose, or a spoon of each, and it is of both.
+    private static bool AreOneTopping(ReadRow row, ImmutableArray<ReadRow>.Builder before, string text) =>
+        before.All(r => r is { Use: Use.Dough, Role: Role.Other or Role.Sugar or Role.Fat })
+        && row.Role is Role.Other or Role.Sugar or Role.Fat
+        && OfBoth().IsMatch(text);
+
+    [GeneratedRegex(
+        @"\band\b.*,\s*(?:for|to|as)\b|(?<spoon>tbsp|tsp)s?\b.*\band\b.*\k<spoon>s?\b.*\b(?:for|to)\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex OfBoth();
+
     // "1 jar of pesto" is pesto.
     [GeneratedRegex(
-        @"^(?:jar|can|tin|tub|carton|pack|package|bag|bottle|box|pot)s?(?:e?s)?\s+(?:of\s+)?(?=\p{L})",
+        @"^(?:jar|can|tin|tub|carton|pack|package|bag|bottle|box|pot|beaker)s?(?:e?s)?\s+(?:of\s+)?(?=\p{L})",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Container();

@@ -18,6 +18,8 @@ internal static partial class LineText
         line = BrushWith().Replace(line, "$1");
         line = SoakedBehind().Replace(line, " + ${what}");
         line = UpToMore().Replace(line, ", plus more");
+        line = ForIt().Replace(line, "$1: ");
+        line = SaltAndPepper().Replace(line, "salt and black pepper");
         line = AndAYolk().Replace(line, m => $" plus {CountOf(m.Groups["count"].Value)} egg {m.Groups["part"].Value}");
         line = PinchEach().Replace(line, "1 ${pinch} each");
         line = CookedAndCooled().Replace(line, "cooked ");
@@ -208,7 +210,7 @@ internal static partial class LineText
 
     // "75 g cheddar, grated - keep a third back for the top".
     [GeneratedRegex(
-        @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+(?:\([^()]*\)\s*)?(?:of\s+)?"
+        @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?:(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+)?(?:\([^()]*\)\s*)?(?:of\s+)?"
             + @"(?<name>\p{L}[^\d]{1,60}?)\s*[-–,;(]\s*"
             + @"(?:divided\s*[:,]?\s*)?(?:half\s+(?:of\s+it\s+)?(?:in|into|for)\s+the\s+dough\s*(?:,|\band\b)\s*)?"
             + @"(?:(?:keep|hold|reserve|reserving|save|saving|set|with)\s+)?(?:an?\s+)?(?<part>third|half|quarter)\s+"
@@ -336,6 +338,13 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex ZestAndJuice();
+
+    // "For the filling 100 g brown sugar": as if a colon stood there.
+    [GeneratedRegex(@"^(\s*for\s+(?:the\s+)?\p{L}+(?:\s\p{L}+)?)\s+(?=[\d½¼¾⅓⅔⅛])", RegexOptions.IgnoreCase)]
+    private static partial Regex ForIt();
+
+    [GeneratedRegex(@"\bsalt\s*(?:and|&|,)\s*pepper\b", RegexOptions.IgnoreCase)]
+    private static partial Regex SaltAndPepper();
 
     [GeneratedRegex(@"(?<![\p{L}\p{N}])[lI]/(?=\d)")]
     private static partial Regex LetterForOne();

@@ -40,8 +40,26 @@ internal static class Naming
     // What many things share: with an unknown word before it, it is another thing.
     private static readonly FrozenSet<string> Heads = (
         "flour oil milk butter sugar cheese seed powder cream yeast salt syrup vinegar juice starch water nut spice "
-        + "herb white yolk fruit sauce egg"
+        + "herb white yolk fruit sauce egg soda"
     )
+        .Split(' ')
+        .ToFrozenSet();
+
+    // What is made of a thing is another: hazelnut spread, onion powder, cocoa nibs.
+    private static readonly FrozenSet<string> MadeOfIt = (
+        "spread paste powder sauce extract essence flavouring flavoring nib granule puree purée curd jelly chutney mayonnaise "
+        + "vinegar liqueur soup cake biscuit cookie cracker pasta salad skin peel rind stalk"
+    )
+        .Split(' ')
+        .ToFrozenSet();
+
+    // What these are said of is not what it is without them.
+    private static readonly FrozenSet<string> Otherwise = "candied glace glacé crystallised crystallized vegan wild"
+        .Split(' ')
+        .ToFrozenSet();
+
+    // Milk, cream and cheese of plants hold no milk.
+    private static readonly FrozenSet<string> OfPlants = "soy soya coconut oat almond cashew rice hemp pea vegan plant"
         .Split(' ')
         .ToFrozenSet();
 
@@ -70,14 +88,51 @@ internal static class Naming
             && pantry.Find($"dried {fruit}") is { } dried
         )
             first = first with { Ingredient = dried, Like = dried };
-        if (after.Length > 0 && first.Ingredient is { } raw && Ingredients.Cooked(raw.Name, Phrase.Split(after)) is { } cooked)
-            first = first with { Ingredient = pantry.Find(cooked), Like = pantry.Find(cooked) };
+        if (
+            first.Ingredient is { Role: Role.Yeast } yeast
+            && YeastSaid(yeast, [.. first.Manner, .. Phrase.Split(after)], pantry) is { } other
+        )
+            first = first with { Name = other.Name, Ingredient = other, Like = other };
+        if (first.Ingredient is { } raw && Ingredients.Cooked(raw.Name, [.. first.Manner, .. Phrase.Split(after)]) is { } cooked)
+        {
+            var fried = AsMuchAsIsLeft(raw, pantry.Find(cooked));
+            first = first with { Ingredient = fried, Like = fried };
+        }
         return first with
         {
             Preparation = string.Join(", ", new[] { first.Preparation, after }.Where(p => p.Length > 0)),
             Manner = [.. first.Manner, .. Phrase.Split(after)],
         };
     }
+
+    // What holds more water is fresh: dried, it is another thing. Ours.
+    private const double FreshFrom = .5;
+
+    // Fresh yeast is fresh whatever stands between the two words, and dried yeast dried: one weighs for three of the other.
+    private static Ingredient? YeastSaid(Ingredient yeast, ImmutableArray<string> manner, HouseholdPantry pantry)
+    {
+        var isFresh = yeast.Name == Fresh;
+        var saysFresh = manner.Contains("fresh");
+        if (saysFresh == isFresh)
+            return null;
+        return saysFresh ? pantry.Find(Fresh)
+            : manner.Any(m => m is "dry" or "dried") ? pantry.Find("dry yeast")
+            : null;
+    }
+
+    private const string Fresh = "fresh yeast";
+
+    // By the piece, what was raw is weighed as it was, less what frying takes.
+    private static Ingredient? AsMuchAsIsLeft(Ingredient raw, Ingredient? cooked) =>
+        cooked?.Packing is { } packing && raw.Packing?.Each is { } each
+            ? cooked with
+            {
+                Packing = packing with { Each = each * LeftByFrying },
+            }
+            : cooked;
+
+    // Bakers' usage.
+    private const double LeftByFrying = 2 / 3d;
 
     private static Identified Match(string words, HouseholdPantry pantry)
     {
@@ -94,12 +149,12 @@ internal static class Naming
 
         (int From, int To, Ingredient Found)? best = null;
         for (var from = 0; from < all.Length; from++)
-            for (var to = Math.Min(all.Length, from + 5); to > from; to--)
-                if (
-                    (best is null || to - from >= best.Value.To - best.Value.From)
-                    && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
-                )
-                    best = (from, to, found);
+        for (var to = Math.Min(all.Length, from + 5); to > from; to--)
+            if (
+                (best is null || to - from >= best.Value.To - best.Value.From)
+                && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
+            )
+                best = (from, to, found);
         // Words of manner may stand between: "strong organic white flour".
         var plain = all.Where(w =>
                 !Manner.Contains(w)
@@ -133,7 +188,17 @@ internal static class Naming
         var left = all.Where((w, i) => i < b.From || i >= b.To)
             .Where(w => w.Length > 1 && !Manner.Contains(w) && !Manner.Contains(Phrase.Singular(w)))
             .ToList();
-        var another = left.Count > 0 && b.To - b.From == 1 && Heads.Contains(Phrase.Singular(all[b.From])) || left.Count > 3;
+        var another =
+            left.Count > 3
+            || (left.Count > 0 && b.To - b.From == 1 && Heads.Contains(Phrase.Singular(all[b.From])))
+            || (b.To < all.Length && MadeOfIt.Contains(Phrase.Singular(all[b.To])))
+            || left.Any(Otherwise.Contains)
+            || (b.Found.Allergens.Contains("milk") && left.Any(OfPlants.Contains))
+            || (
+                all.Contains("dried")
+                && b.Found is { Role: Role.Other, Water: > FreshFrom }
+                && pantry.Find($"dried {b.Found.Name}") is null
+            );
         return new(
             another ? words.Trim() : b.Found.Name,
             another ? null : b.Found,

@@ -71,7 +71,7 @@ public sealed partial class RecipeLanguage
 
     private static readonly FrozenSet<string> EnglishMarks = Ingredients
         .All.Select(i => i.Name)
-        .Concat(Ingredients.Words.SelectMany(w => w.Words.Split('|')))
+        .Concat(Ingredients.Words.SelectMany(w => w.Words.Split('|')).Select(w => w.TrimStart(Ingredients.KeepsItsWord)))
         .SelectMany(n => n.Split(' '))
         .Concat("cup cups tbsp tsp teaspoon tablespoon the and for with until dough mix bake".Split(' '))
         .Where(w => w.Length > 2)
@@ -87,7 +87,7 @@ public sealed partial class RecipeLanguage
         var text = new StringBuilder(line.Length);
         var said = ImmutableDictionary.CreateBuilder<string, string>();
         var from = 0;
-        for (var i = 0; i < words.Count;)
+        for (var i = 0; i < words.Count; )
         {
             var (count, found) = Longest(line, words, i);
             if (found is null)

@@ -21,8 +21,29 @@ internal static partial class SeveralInOne
                     new(new([n with { Count = taken }], []), $"{some.Groups["name"].Value} {some.Groups["use"].Value}"),
                 ];
         }
+        if (AndElse().Match(item.Words) is { Success: true } other && item.Amount is not null && IsKnown(other, pantry))
+            return
+            [
+                item with
+                {
+                    Words = other.Groups["one"].Value,
+                },
+                new(null, $"{other.Groups["name"].Value} {other.Groups["use"].Value}"),
+            ];
         return Together(item, pantry) ?? (item.Amount is null ? Seasoning(item, pantry) : Listed(item, pantry));
     }
+
+    // "1 tsp fine salt, plus flaky salt to finish": the second is as much as one likes.
+    [GeneratedRegex(
+        @"^(?<one>[^+]+?),?\s+(?:plus|\+)\s+(?!(?:some\s+|alittle\s+|a bit\s+)?(?:more|extra)\b|alittle\b|some\b)"
+            + @"(?<name>\p{L}[\p{L} -]{2,40}?)\s+(?<use>(?:for|to)\s.+)$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex AndElse();
+
+    private static bool IsKnown(Match other, HouseholdPantry pantry) =>
+        Naming.Of(other.Groups["one"].Value, pantry).Ingredient is not null
+        && Naming.Of(other.Groups["name"].Value, pantry).Ingredient is not null;
 
     // "50 g sunflower and pumpkin seeds": half of it each, or all of it each, is asked; of "1 egg and milk" the milk.
     private static IEnumerable<LineItem>? Together(LineItem item, HouseholdPantry pantry)

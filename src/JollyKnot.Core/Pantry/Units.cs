@@ -99,15 +99,15 @@ public sealed record Unit(
         yield return ("cl centilitre centilitres centiliter centiliters", Metric("cl", 10));
         yield return ("dl decilitre decilitres deciliter deciliters", Metric("dl", 100));
         yield return ("l ltr litre litres liter liters", Metric("l", 1000));
-        yield return ("cup cups c", House("cup", 236.59, 250));
+        yield return ("cup cups cupful cupfuls c", House("cup", 236.59, 250));
         yield return (
-            "tbsp tbsps tbs tbl tblsp tablespoon tablespoons tablespoonful tablespoonfuls",
+            "tbsp tbsps tbs tbl tblsp tablesp tbspn tablespoon tablespoons tablespoonful tablespoonfuls",
             House("tbsp", 14.79, 15) with
             {
                 Australian = Volume.FromMillilitres(20),
             }
         );
-        yield return ("tsp tsps teaspoon teaspoons teaspoonful teaspoonfuls t", House("tsp", 4.93, 5));
+        yield return ("tsp tsps teasp tspn teaspoon teaspoons teaspoonful teaspoonfuls t", House("tsp", 4.93, 5));
         yield return ("dessertspoon dessertspoons dsp", House("dessertspoon", 10));
         yield return ("floz fluidounce", House("fl oz", 29.57) with { Imperial = Volume.FromMillilitres(28.41) });
         yield return ("pint pints pt", House("pint", 473.18) with { Imperial = Volume.FromMillilitres(568.26) });

@@ -183,16 +183,16 @@ public static partial class Uses
     public static SaidUse Of(string words)
     {
         ArgumentNullException.ThrowIfNull(words);
-        var isOptional = Optionally.IsMatch(words);
-        if (isOptional)
-            words = Optionally.Replace(words, " ");
-
         Use? more = null;
         if (SomeMore.Match($" {words}") is { Success: true } extra && !IsAnother(extra) && !IsAKind(extra.Groups["rest"].Value))
         {
             more = Purpose.Match($" {extra.Groups["rest"].Value}") is { Success: true } told ? UseOf(told) : Use.Surface;
             words = $" {words}".Remove(extra.Index, extra.Length);
         }
+        // "More if needed" is not optional, what it is more of.
+        var isOptional = Optionally.IsMatch(words);
+        if (isOptional)
+            words = Optionally.Replace(words, " ");
         // "320 ml milk, of which some for brushing".
         if (more is null && SomeOfIt.Match(words) is { Success: true } of && Purpose.Match(of.Value) is { Success: true } forSome)
             (more, words) = (UseOf(forSome), words.Remove(of.Index, of.Length));

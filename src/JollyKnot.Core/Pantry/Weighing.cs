@@ -78,7 +78,8 @@ internal static class Weighing
                 : null;
             var off = new[] { one, other, imperial ?? one }.Min(m => Math.Abs(m / mass.Mass - 1));
             notes.Add(Text($"{Print(sum)} would be {one.Grams:0.#} g: {(off <= Agrees ? "agrees" : "differs")}"));
-            if (off > Asked)
+            // A knob is as large as its grams say.
+            if (off > Asked && !sum.Any(m => m.Unit.IsGuess))
                 instead ??= one;
         }
         return new(mass.Mass, mass.Other, notes.ToImmutable(), instead);
@@ -121,7 +122,9 @@ internal static class Weighing
             case UnitKind.Mass:
                 return (unit.Grams * measure.Count, null);
             case UnitKind.Pack:
-                return like?.Role != Role.Yeast ? null
+                // A packet of vanilla sugar is what one of it weighs.
+                return like is { Role: Role.Sugar, Packing.Each: { } packed } ? (packed * measure.Count, null)
+                    : like?.Role != Role.Yeast ? null
                     : unit.Grams > Mass.Zero ? (unit.Grams * measure.Count, null)
                     : (LineReading.YeastPacket * measure.Count, null);
             case UnitKind.Piece:
@@ -140,10 +143,14 @@ internal static class Weighing
 
     // A small onion and a large one, beside one of no size; cloves and shallots are small anyhow. Ours.
     private static double SizeOf(Mass each, ImmutableArray<string> manner) =>
-        each < LeastOfSizes ? 1
+        manner.Contains("head") || manner.Contains("bulb") ? ClovesInAHead
+        : each < LeastOfSizes ? 1
         : manner.Contains("small") ? .65
         : manner.Contains("large") ? 1.4
         : 1;
+
+    // Bakers' usage: eight to twelve.
+    private const double ClovesInAHead = 10;
 
     private static readonly Mass LeastOfSizes = Measures.Mass.FromGrams(60);
 
