@@ -1,5 +1,7 @@
 using System.Net;
 using System.Net.Sockets;
+using JollyKnot.Core.Doughs;
+using JollyKnot.Core.Pantry;
 using JollyKnot.Server.Clock;
 using JollyKnot.Server.Copying;
 using JollyKnot.Server.Day;
@@ -82,12 +84,14 @@ public sealed class Opening(WebApplication app, HouseOptions options, PutBack pu
         }
     }
 
-    // What somebody asks for soon is there then: the logbook's first page, and the solver. Whoever waits at the door comes first.
+    // What somebody asks for soon is there then: the logbook's first page, the
+    // solver, and how recipes are read. Whoever waits at the door comes first.
     private async Task Warm()
     {
         await Task.Delay(FirstPage, app.Lifetime.ApplicationStopping);
         await Task.Run(() => app.Services.GetRequiredService<BakeBook>().Closed(LogbookEndpoints.AtOnce));
         await app.Services.GetRequiredService<DayBoard>().Warm();
+        RecipeText.Read("1 g salt", HouseholdPantry.Plain);
     }
 
     private static async Task<bool> Refused(string why)

@@ -3,6 +3,7 @@ import { Input, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Field } from '../parts/Field';
+import { Loading } from '../parts/Loading';
 import { Questions } from './Questions';
 import { ReadLine } from './ReadLine';
 import { RecipeSays } from './RecipeSays';
@@ -26,7 +27,8 @@ export default function ReadRecipe() {
       <h1 className="sr">{words.readARecipe}</h1>
       <Paste reading={reading} />
       <div className="page">
-        {!recipe && !trouble && <p className="card muted tight">{words.everyLineIsWeighedAs}</p>}
+        {!recipe && !trouble && !reading.isReading && <p className="card muted tight">{words.everyLineIsWeighedAs}</p>}
+        {reading.isReading && <Loading error={null} />}
         {recipe && (
           <>
             <Understood reading={reading} />
@@ -54,7 +56,6 @@ function Paste({ reading }: { reading: Reading }) {
   return (
     <section
       className="card stack"
-
       aria-label={words.theRecipe}
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {

@@ -206,6 +206,7 @@ export function useReading() {
     },
     trouble,
     recipe,
+    isReading: !isBlank && !trouble && !recipe,
     places,
     found,
     isToTaste,
