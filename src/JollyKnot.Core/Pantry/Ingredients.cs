@@ -498,7 +498,7 @@ public static class Ingredients
         ("ale|lager|stout", "beer"),
         ("juice lemon", "lemon juice"),
         ("juice orange", "orange juice"),
-        ("cider vinegar|apple cider vinegar|white vinegar|wine vinegar", "vinegar"),
+        ("cider vinegar|apple cider vinegar|white vinegar|wine vinegar|malt vinegar|balsamic vinegar", "vinegar"),
         ("juice", "apple juice"),
         ("cottage cheese|quark|fresh cheese", "curd cheese"),
         ("full fat cream cheese|soft white cheese", "cream cheese"),
@@ -592,7 +592,7 @@ public static class Ingredients
         ("tea|black tea|hot tea|strong tea|coffee|strong coffee|black coffee|brewed coffee|espresso", "tea or coffee"),
         ("leek", "raw leek"),
         ("cooked oatmeal|cooked oats|cooked porridge|oat porridge|leftover porridge", "porridge"),
-        ("potato water|potato cooking water|pasta water", "water"),
+        ("potato water|potato cooking water|pasta water|water from potatoes", "water"),
         ("fried leek|softened leek", "cooked leek"),
         ("onion|red onion|white onion", "raw onion"),
         ("scallion|green onion", "spring onion"),
@@ -747,7 +747,7 @@ public static class Ingredients
                 + "|streaky bacon",
             "bacon"
         ),
-        ("soda|bicarbonate of soda|bicarb|bicarbonate soda|bicarbonate", "baking soda"),
+        ("soda|bicarbonate of soda|bicarb|bicarb soda|bicarbonate soda|bicarbonate", "baking soda"),
     ];
 
     // Names of many things: one of them keeps the baker's own word, and is reckoned like them.

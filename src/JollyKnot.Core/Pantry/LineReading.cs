@@ -165,9 +165,11 @@ public static partial class LineReading
         }
     }
 
-    // Flour that is sprinkled, nobody says how much of, lies under the dough; sugar that is dusted lies on the bread.
+    // Flour that is sprinkled, nobody says how much of, lies under the dough; sugar that is dusted lies on the bread,
+    // and milk on top is brushed on.
     private static Use? UseOf(Use? said, ReadRow row, LineItem item) =>
-        said == Use.Surface && row.Role == Role.Sugar && item.Words.Contains("dusting", StringComparison.OrdinalIgnoreCase)
+        said == Use.Topping && row is { Role: Role.Liquid, Mass: null } ? Use.Wash
+        : said == Use.Surface && row.Role == Role.Sugar && item.Words.Contains("dusting", StringComparison.OrdinalIgnoreCase)
             ? Use.Topping
         : said == Use.Topping
         && row.Role == Role.Flour
@@ -231,7 +233,7 @@ public static partial class LineReading
     // Two tablespoons. Ours.
     private static readonly Mass MostInAWash = Measures.Mass.FromGrams(32);
 
-    [GeneratedRegex(@"\b(?:beaten|whisked|mixed|thinned|loosened)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:beaten|whisked|mixed|thinned|loosened|dissolved)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Beaten();
 
     // No dough has soda with so much water. Ours.
@@ -268,7 +270,18 @@ public static partial class LineReading
     {
         var last = before[^1];
         var added = Weighing.Of(more, Naming.Of(last.Words, pantry), pantry);
-        if (said.Use is { } use && use != Use.Dough)
+        if (said.IsOptional)
+            before.Add(
+                last with
+                {
+                    Mass = added.Mass,
+                    Other = added.Other,
+                    Notes = added.Notes,
+                    IsOptional = true,
+                    Instead = null,
+                }
+            );
+        else if (said.Use is { } use && use != Use.Dough)
             before.Add(last with { Mass = added.Mass, Other = added.Other, Notes = added.Notes, Use = use, Instead = null });
         else
             before[^1] = last with { Mass = last.Mass + added.Mass, Notes = [.. last.Notes, .. added.Notes] };

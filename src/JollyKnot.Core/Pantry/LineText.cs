@@ -154,7 +154,7 @@ internal static partial class LineText
         text = FriedIn().Replace(text, "${how} plus ");
         text = InSomeOfTheSame().Replace(text, ", ${how}");
         text = DissolvedIn().Replace(text, "and ");
-        text = EachItsUse().Replace(text, "${one} ${name} ${use} plus ${other} ${name} ${otherUse}");
+        text = EachItsUse().Replace(text, m => $"{Part(m, "one", "use")} plus {Part(m, "other", "otherUse")}");
         text = KeptBack().Replace(text, InTwoParts);
         text = SomeForElse().Replace(text, SoMuchLess);
         text = HalfAndHalf().Replace(text, m => $"{Half(m)} {m.Groups["one"]} flour plus {Half(m)} {m.Groups["other"]} flour");
@@ -200,13 +200,19 @@ internal static partial class LineText
 
     // "2 eggs, 1 for the dough and 1 for brushing".
     [GeneratedRegex(
-        @"^\s*\d[\d.,/½¼¾⅓⅔]*\s+(?:(?:g|ml|tbsp|tsp|cups?|oz)\s+)?(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?)\s*[,;(:]\s*"
+        @"^\s*\d[\d.,/½¼¾⅓⅔]*\s+(?:(?<unit>g|ml|tbsp|tsp|cups?|oz)\s+)?(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?)\s*[,;(:]\s*"
             + @"(?:divided\s*[:,]?\s*)?(?<one>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+"
             + @"(?<use>for\s+[\p{L} ]+?)\s*(?:,|;|\+|\band\b)\s*"
             + @"(?<other>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+(?<otherUse>for\s+[\p{L} ]+?)\s*\)?\s*$",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex EachItsUse();
+
+    // "4 tbsp butter, divided: 3 for the dough, 1 for brushing": each in the unit of all.
+    private static string Part(Match m, string amount, string use) =>
+        $"{InUnitOf(m.Groups["unit"].Value, m.Groups[amount].Value)} {m.Groups["name"]} {m.Groups[use]}";
+
+    private static string InUnitOf(string unit, string amount) => amount.Any(char.IsLetter) ? amount : $"{amount} {unit}";
 
     // "75 g cheddar, grated - keep a third back for the top".
     [GeneratedRegex(
@@ -242,6 +248,7 @@ internal static partial class LineText
             + @"(?<name>\p{L}[\p{L}'’ ,-]{1,50}?)\s*(?:\([^()]*\)\s*)?"
             + @"(?:[-–,;(]\s*(?:of which|of them|including|incl\.?|keep(?:ing)?|reserv(?:e|ing)|sav(?:e|ing))\s+|\(\s*(?=\d))"
             + @"(?<part>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*(?:\s*(?:g|ml|cl|oz|cups?|tbsp|tsp)\b)?)\s*(?<yolk>(?:egg )?yolks?\s+)?"
+            + @"(?:(?:melted|softened|beaten|grated|chopped)\s+)?"
             + @"(?<use>for\s+[^()]+?)\)?\s*$",
         RegexOptions.IgnoreCase
     )]
@@ -256,6 +263,7 @@ internal static partial class LineText
             m.Groups["part"].Value,
             m.Groups["use"].Value
         );
+        part = InUnitOf(new([.. all.Where(char.IsLetter)]), part);
         var left = int.TryParse(all, out var of) && int.TryParse(part, out var some) ? $"{of - some}" : $"{all} less {part}";
         var less = $"{left} {name} plus ";
         return m.Groups["yolk"].Success ? $"{less}{part} egg white plus {part} egg yolk {use}" : $"{less}{part} {name} {use}";

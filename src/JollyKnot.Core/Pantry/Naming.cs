@@ -31,7 +31,7 @@ internal static class Naming
                     + "stone milled enriched pure natural",
                 "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active bubbly fed "
                     + "plain strong pack packet sachet cube can tin jar carton tub size sized",
-                "alittle dusting greasing brushing glazing sprinkling rolling kneading optional preferably ideally homemade "
+                "alittle dusting greasing brushing glazing sprinkling topping filling rolling kneading rubbed optional preferably ideally homemade "
                     + "leftover day old thick thin runny clear liquid powdered without shell shells"
             )
             .Split(' ')
@@ -149,12 +149,12 @@ internal static class Naming
 
         (int From, int To, Ingredient Found)? best = null;
         for (var from = 0; from < all.Length; from++)
-        for (var to = Math.Min(all.Length, from + 5); to > from; to--)
-            if (
-                (best is null || to - from >= best.Value.To - best.Value.From)
-                && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
-            )
-                best = (from, to, found);
+            for (var to = Math.Min(all.Length, from + 5); to > from; to--)
+                if (
+                    (best is null || to - from >= best.Value.To - best.Value.From)
+                    && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
+                )
+                    best = (from, to, found);
         // Words of manner may stand between: "strong organic white flour".
         var plain = all.Where(w =>
                 !Manner.Contains(w)

@@ -89,7 +89,8 @@ public sealed record Unit(
                 guess
             );
 
-        yield return ("g gr gm gms gram grams gramme grammes", Gram);
+        yield return ("g gr grs gm gms gram grams gramme grammes", Gram);
+        yield return ("dag dkg deka", Mass("dag", 10));
         yield return ("kg kgs kilo kilos kilogram kilograms kilogramme kilogrammes", Mass("kg", 1000));
         yield return ("mg milligram milligrams", Mass("mg", .001));
         yield return ("oz ozs ounce ounces", Mass("oz", 28.35));

@@ -95,9 +95,9 @@ public static partial class Uses
             Use.Surface,
             "surface|work surface|worktop|counter|bench|board|dusting|dust|flouring|rolling|rolling out|kneading|shaping|"
                 + "greasing|grease|oiling|oil|bowl|tin|tins|pan|pans|tray|trays|baking tray|baking sheet|sheet|mould|moulds|"
-                + "lining|line|griddle|hands|cloth|banneton|parchment|peel|baker's peel"
+                + "lining|line|griddle|hands|cloth|banneton|basket|proving basket|parchment|peel|baker's peel"
         ),
-        (Use.Serving, "serving|serve|table|eating|eat"),
+        (Use.Serving, "serving|serve|table|eating|eat|steam|steaming"),
     }
         .SelectMany(p => p.Words.Split('|').Select(w => (w, p.Use)))
         .ToFrozenDictionary(p => p.w, p => p.Use);
@@ -124,7 +124,7 @@ public static partial class Uses
 
     private static readonly Regex Optionally = new(
         @"[(,]?\s*\b(?:optional(?:ly)?|if you like|if liked|if desired|(?:only )?if (?:needed|necessary|required)|"
-            + @"(?:only )?if (?:it|the dough) (?:needs it|(?:is|looks|seems|feels) (?:too )?(?:dry|stiff|wet|sticky)))\b\s*[):]?",
+            + @"(?:only )?if (?:it|(?:the )?dough) (?:needs it|(?:is|looks|seems|feels) (?:too )?(?:dry|stiff|wet|sticky)))\b\s*[):]?",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     );
 

@@ -76,7 +76,11 @@ internal static class Weighing
             var imperial = sum.Any(m => m.Unit.Imperial is not null)
                 ? Sum(sum, what, pantry with { Cups = CupSize.Imperial })?.Mass
                 : null;
-            var off = new[] { one, other, imperial ?? one }.Min(m => Math.Abs(m / mass.Mass - 1));
+            // "1 tbsp (20 ml)": a spoon as it is in Australia.
+            var australian = sum.Any(m => m.Unit.Australian is not null)
+                ? Sum(sum, what, pantry with { Cups = CupSize.Australian })?.Mass
+                : null;
+            var off = new[] { one, other, imperial ?? one, australian ?? one }.Min(m => Math.Abs(m / mass.Mass - 1));
             notes.Add(Text($"{Print(sum)} would be {one.Grams:0.#} g: {(off <= Agrees ? "agrees" : "differs")}"));
             // A knob is as large as its grams say.
             if (off > Asked && !sum.Any(m => m.Unit.IsGuess))
