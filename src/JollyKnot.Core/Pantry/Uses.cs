@@ -124,7 +124,8 @@ public static partial class Uses
 
     private static readonly Regex Optionally = new(
         @"[(,]?\s*\b(?:optional(?:ly)?|if you like|if liked|if desired|(?:only )?if (?:needed|necessary|required)|"
-            + @"(?:only )?if (?:it|(?:the )?dough) (?:needs it|(?:is|looks|seems|feels) (?:too )?(?:dry|stiff|wet|sticky)))\b\s*[):]?",
+            + @"(?:only )?if (?:it|(?:the )?dough) (?:needs it|(?:is|looks|seems|feels) "
+            + @"(?:too )?(?:dry|stiff|wet|sticky)))\b\s*[):]?",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     );
 
