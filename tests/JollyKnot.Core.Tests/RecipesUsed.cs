@@ -282,6 +282,20 @@ public sealed class RecipesUsed
         var first = Plan("Bake 30 minutes at 200 °C. Reduce to 180 °C and bake 10 minutes.");
         (first.Heat!.Value.Celsius, first.Bake!.To.TotalMinutes).ShouldBe((200, 40));
         Plan("Bake 20 minutes at 200 °C. For a dark crust 18 minutes at 220 °C.").Bake!.To.TotalMinutes.ShouldBe(20);
+        // What sums up the day at the head is no step of it, and holds where no step says otherwise.
+        var summed = Plan(
+            "Préparation : 20 min — Repos : 2 h — Cuisson : 25 min\nPétrir 10 min. Laisser pousser 1 h. Diviser en 2, étaler. "
+                + "Laisser lever 45 min. Cuire 20 min à 230 °C."
+        );
+        (summed.Rise!.To.TotalMinutes, summed.Proof!.To.TotalMinutes, summed.Bake!.To.TotalMinutes).ShouldBe((60, 45, 20));
+        Plan("Prep 20 min · Bake 35 min\nBake until golden.").Bake!.To.TotalMinutes.ShouldBe(35);
+        // "Min." ends no sentence of German.
+        var german = Plan(
+            "In 12 Stücke teilen, zu Kugeln formen, 30 Min. abgedeckt gehen lassen. Bei 200 °C ca. 15 Min. backen."
+        );
+        (german.Proof!.To.TotalMinutes, german.Bake!.To.TotalMinutes).ShouldBe((30, 15));
+        Plan("Alles im Backautomaten (Programm Teig, 1:30 Std.) kneten. Formen. 15 Minuten backen.")
+            .Program!.To.TotalMinutes.ShouldBe(90);
         // Strands are no plaits, and a tin's size is no number.
         Dough Braid(string method) =>
             Doughs

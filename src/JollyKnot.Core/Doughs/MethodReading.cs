@@ -55,7 +55,14 @@ public static partial class MethodReading
                 FamilyId = MethodWords.In("shape", text),
             }
         );
-        return Waiting(Through(plan, text)) with
+        // "Prep 20 min · rest 2 h · bake 20 min" at the head sums up what the method tells, and is no step of it.
+        var telling = Through(plan, Summary().Replace(text, "\n"));
+        if (telling.Plan.Bake is null)
+            telling = telling with
+            {
+                Plan = telling.Plan with { Bake = Through(RecipePlan.Nothing, Between().Replace(text, "\n")).Plan.Bake },
+            };
+        return Waiting(telling) with
         {
             PlaceId = MethodWords.In("place", string.Join(' ', Said(text, RecipeStage.Proofing))),
             WashId = WashIn(text),
@@ -63,6 +70,20 @@ public static partial class MethodReading
             Cooling = Enum<ToldCooling>(MethodWords.In("cooling", string.Join(' ', Said(text, RecipeStage.Cooling)))),
         };
     }
+
+    private const string SummedUp =
+        @"\p{L}[\p{L}' ]{2,20}?\s*:?\s*(?:\d{1,2}\s*(?:h|hrs?|hours?|std|stunden|heures?|horas?|ore|ora)\b\.?\s*)?"
+        + @"(?:\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s*(?:minutes?|minuten|minutos|minuti|mins?)\b\.?)?";
+
+    // Times and nothing else, each behind its name, two or more in a line.
+    [GeneratedRegex(
+        $@"^[^\n]{{0,20}}?(?:{SummedUp}\s*(?:[·•|/—–-]|$)\s*){{2,}}$",
+        RegexOptions.IgnoreCase | RegexOptions.Multiline
+    )]
+    private static partial Regex Summary();
+
+    [GeneratedRegex(@"\s[·•|/—–-]\s")]
+    private static partial Regex Between();
 
     // "Divide into 6 pieces, roll each into a rope, braid": pieces that are plaited together are strands of one.
     private static RecipePlan StrandsIn(string text, RecipePlan plan) =>
@@ -117,9 +138,9 @@ public static partial class MethodReading
     public static ToldFolds? FoldsIn(string method)
     {
         foreach (var sentence in Sentences(method).Where(s => MethodWords.Words("fold", "done").IsMatch(s)))
-            foreach (Match time in MethodFigures.Times().Matches(sentence))
-                if (EndsApart(sentence[..time.Index]) && MethodFigures.LastsOf(time) is { } gap)
-                    return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
+        foreach (Match time in MethodFigures.Times().Matches(sentence))
+            if (EndsApart(sentence[..time.Index]) && MethodFigures.LastsOf(time) is { } gap)
+                return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
         return null;
     }
 
@@ -259,9 +280,9 @@ public static partial class MethodReading
     private static ToldSteam? SteamIn(string text)
     {
         foreach (var sentence in Sentences(text).SkipWhile(s => !WordsOf(RecipeStage.Baking).IsMatch(s)))
-            foreach (var told in MethodWords.Kind("steam"))
-                if (told.Words.Match(sentence) is { Success: true, Index: var at })
-                    return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
+        foreach (var told in MethodWords.Kind("steam"))
+            if (told.Words.Match(sentence) is { Success: true, Index: var at })
+                return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
         return null;
     }
 
@@ -445,7 +466,11 @@ public static partial class MethodReading
     private static string? Nearest(List<DoneAt> found, int at) =>
         (found.FindLast(v => v.Index < at) ?? found.FirstOrDefault())?.Doing;
 
-    [GeneratedRegex(@"[.;\n]\s*(?!\d)|,\s*then\b", RegexOptions.IgnoreCase)]
+    // "30 Min. gehen lassen" is one: what is short for a word ends no sentence that goes on in small letters.
+    [GeneratedRegex(
+        @"(?:\.(?<!\b(?:min|std|ca|approx)\.(?=\s*(?-i:\p{Ll})))|[;\n])\s*(?!\d)|,\s*then\b",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Sentence();
 
     [GeneratedRegex(@"(?<mm>\d{1,2}(?:[.,]\d)?)\s*mm\b", RegexOptions.IgnoreCase)]

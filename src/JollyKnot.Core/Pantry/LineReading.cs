@@ -134,13 +134,15 @@ public static partial class LineReading
                 words = Container().Replace(words, "");
             if (before.Count > 0 && item.Amount is { } more && quoted is null && IsOfTheSame(words, pantry))
             {
-                MoreOfTheSame(before, more, said, pantry);
+                MoreOfTheSame(before, more, said with { Use = UseOf(said.Use, before[^1].Role, true, item.Words) }, pantry);
                 return;
             }
             var row = Row(item, quoted ?? words, words, aside, quoted, put.Said, pantry);
             row = row with
             {
-                Use = UseOf(said.Use, row, item) ?? (IsInTheWash(row, before) ? before[^1].Use : Use.Dough),
+                Use =
+                    UseOf(said.Use, row.Role, item.Amount is not null, item.Words)
+                    ?? (IsInTheWash(row, before) ? before[^1].Use : Use.Dough),
                 Moment = said.Moment,
                 IsOptional = said.IsOptional,
                 IsUntold = !row.Known && !Watched.In(row.Ingredient).IsTold,
@@ -165,18 +167,20 @@ public static partial class LineReading
         }
     }
 
-    // Flour that is sprinkled, nobody says how much of, lies under the dough; sugar that is dusted lies on the bread,
-    // and milk on top is brushed on.
-    private static Use? UseOf(Use? said, ReadRow row, LineItem item) =>
-        said == Use.Topping && row is { Role: Role.Liquid, Mass: null } ? Use.Wash
-        : said == Use.Surface && row.Role == Role.Sugar && item.Words.Contains("dusting", StringComparison.OrdinalIgnoreCase)
-            ? Use.Topping
-        : said == Use.Topping
-        && row.Role == Role.Flour
-        && item.Amount is null
-        && item.Words.Contains("sprinkling", StringComparison.OrdinalIgnoreCase)
-            ? Use.Surface
-        : said;
+    // Flour that is sprinkled, nobody says how much of, lies under the dough; sugar that is dusted and seeds that it is rolled in
+    // lie on the bread; milk on top is brushed on.
+    private static Use? UseOf(Use? said, Role? role, bool isMeasured, string words)
+    {
+        bool Says(string word) => words.Contains(word, StringComparison.OrdinalIgnoreCase);
+        return (said, role) switch
+        {
+            (Use.Topping, Pantry.Role.Liquid) when !isMeasured => Use.Wash,
+            (Use.Topping, Pantry.Role.Flour) when !isMeasured && Says("sprinkling") => Use.Surface,
+            (Use.Surface, Pantry.Role.Sugar) when Says("dusting") => Use.Topping,
+            (Use.Surface, Pantry.Role.Other) when Says("rolling") => Use.Topping,
+            _ => said,
+        };
+    }
 
     // "2 tsp cinnamon mixed with 50 g sugar, for the filling": both go there.
     [GeneratedRegex(@"\b(?:mixed|tossed|combined|stirred)\s+(?:together\s+)?with\b", RegexOptions.IgnoreCase)]

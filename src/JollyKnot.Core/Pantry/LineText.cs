@@ -154,6 +154,7 @@ internal static partial class LineText
         text = FriedIn().Replace(text, "${how} plus ");
         text = InSomeOfTheSame().Replace(text, ", ${how}");
         text = DissolvedIn().Replace(text, "and ");
+        text = PlusInBrackets().Replace(text, "${amount} ${name}${line} plus ${more}");
         text = EachItsUse().Replace(text, m => $"{Part(m, "one", "use")} plus {Part(m, "other", "otherUse")}");
         text = KeptBack().Replace(text, InTwoParts);
         text = SomeForElse().Replace(text, SoMuchLess);
@@ -197,6 +198,14 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex ZestThenJuice();
+
+    // "60 g seeds (plus 20 g for rolling)"; "Seeds: 60 g (plus 20 g for rolling)".
+    [GeneratedRegex(
+        @"^(?:(?<name>\p{L}[\p{L} ]*?)[\s|:–-]*(?<amount>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\p{L}{1,11})|(?<line>[^()]*?))\s*"
+            + @"\(\s*(?:plus|and|\+)\s+(?<more>[\d½¼¾⅓⅔][^()]*\s(?:for|to)\s[^()]*)\)\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex PlusInBrackets();
 
     // "2 eggs, 1 for the dough and 1 for brushing".
     [GeneratedRegex(
