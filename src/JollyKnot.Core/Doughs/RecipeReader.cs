@@ -35,9 +35,10 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
 
     // A line that begins so tells what to do or how much comes of it.
     private static readonly FrozenSet<string> Doing = (
-        "mix knead bake preheat heat place put into onto add combine stir let leave cover shape divide roll brush sprinkle serve "
-        + "serves make makes yield yields prep cook rest turn set pour dissolve proof prove rise remove cool store transfer in when "
-        + "if then once oven time total use take cut press work form tip grease line meanwhile after before while this these boil "
+        "mix knead bake preheat heat place put into onto add combine stir let leave cover shape divide roll brush "
+        + "sprinkle serve serves make makes yield yields prep cook rest turn set pour dissolve proof prove rise remove "
+        + "cool store transfer in when if then once oven time total use take cut press work form tip grease line "
+        + "meanwhile after before while this these boil "
         + "fold pull stretch dip drain score slash flip repeat allow transfer weigh whisk warm scald braid plait twist tie fill "
         + "spread top drizzle enjoy store freeze slice "
         + "mischen kneten backen den die das alles teig ofen ergibt reicht melanger petrir cuire faire laisser dans prechauffer "

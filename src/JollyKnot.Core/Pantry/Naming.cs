@@ -31,8 +31,8 @@ internal static class Naming
                     + "stone milled enriched pure natural",
                 "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active bubbly fed "
                     + "plain strong pack packet sachet cube can tin jar carton tub size sized",
-                "alittle dusting greasing brushing glazing sprinkling topping filling rolling kneading rubbed optional preferably "
-                    + "ideally homemade leftover day old thick thin runny clear liquid powdered without shell shells"
+                "alittle dusting greasing brushing glazing sprinkling topping filling rolling kneading rubbed optional "
+                    + "preferably ideally homemade leftover day old thick thin runny clear liquid powdered without shell shells"
             )
             .Split(' ')
             .ToFrozenSet();
