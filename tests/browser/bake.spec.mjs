@@ -46,6 +46,12 @@ test.describe('own dough to warm rolls', () => {
   test('every question can be skipped at once, and a number typed where no button fits', async ({ page, server }) => {
     await page.visit('/');
     const kitchen = page.getByRole('region', { name: 'Your kitchen' });
+    // Whoever has the machine's table types that instead, and comes back to the questions.
+    await kitchen.getByRole('link', { name: 'or type the table its maker gives' }).click();
+    await page.getByLabel('Minutes of phase 1').fill('23');
+    await expect.poll(async () => (await call(server, '/api/kitchen/setup')).body.machines[0].phases[0].length).toBe(23 * 60);
+    await page.visit('/');
+    await expect(kitchen.getByRole('img')).toContainText('23');
     await kitchen.getByLabel('or, in minutes').fill('130');
     await kitchen.getByLabel('or, in minutes').press('Enter');
     await expect(kitchen.getByRole('heading')).toHaveText('What do you measure with?');

@@ -1,5 +1,6 @@
 // The first opening: five questions, each a touch or two, each answer seen at once in the kitchen drawn beside them.
 import { useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { ownZone } from '../api/clock';
 import { useAnswerFirst } from '../api/changes';
 import { api, type Schemas } from '../api/http';
@@ -124,6 +125,13 @@ function Cycle({ q, answer, next }: Ask) {
         </label>
         {typed !== '' && <button className="button small">{words.soLong}</button>}
       </form>
+      {q.kitchen.machines[0] && (
+        <p>
+          <Link className="button quiet" to={`/kitchen?thing=machine:${q.kitchen.machines[0].id}`}>
+            {words.orItsTable}
+          </Link>
+        </p>
+      )}
     </>
   );
 }

@@ -15,6 +15,7 @@ export const itBeginsByStandingStill = 'It begins by standing still';
 export const cycle = 'Cycle';
 export const orInMinutes = 'or, in minutes';
 export const soLong = 'So long';
+export const orItsTable = 'or type the table its maker gives';
 export const scaleGramsC = 'Scale: grams, °C';
 export const scaleOuncesF = 'Scale: ounces, °F';
 export const cupsAndSpoonsF = 'Cups and spoons, °F';
