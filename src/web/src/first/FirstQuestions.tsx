@@ -124,14 +124,12 @@ function Cycle({ q, answer, next }: Ask) {
           {words.orInMinutes} <input className="typed" inputMode="numeric" value={typed} onChange={(e) => type(e.target.value)} />
         </label>
         {typed !== '' && <button className="button small">{words.soLong}</button>}
-      </form>
-      {q.kitchen.machines[0] && (
-        <p>
+        {typed === '' && q.kitchen.machines[0] && (
           <Link className="button quiet" to={`/kitchen?thing=machine:${q.kitchen.machines[0].id}`}>
             {words.orItsTable}
           </Link>
-        </p>
-      )}
+        )}
+      </form>
     </>
   );
 }
