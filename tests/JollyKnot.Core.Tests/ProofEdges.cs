@@ -5,7 +5,7 @@ using static JollyKnot.Core.Tests.DemoFormulas;
 
 namespace JollyKnot.Core.Tests;
 
-/// <summary>Each rule of the second proof to its edge: places, sizes as they are seen, the rise, what is believed, and when.</summary>
+/// <summary>Each rule of the second proof to its edge: places, what is seen, the rise, what is believed, and when.</summary>
 public sealed class ProofEdges
 {
     private static readonly Temperature Room = Celsius(19);

@@ -475,7 +475,7 @@ public static class Ingredients
             "wholemeal flour"
         ),
         ("rye|light rye flour|medium rye flour|whole rye flour|wholemeal rye flour|wholegrain rye flour", "rye flour"),
-        ("self rising flour", "self-raising flour"),
+        ("self rising flour|self raising", "self-raising flour"),
         ("spelt|white spelt flour|wholemeal spelt flour|whole spelt flour", "spelt flour"),
         ("fine semolina|semolina flour|durum semolina|durum flour", "semolina"),
         ("cornmeal|polenta|maize meal|corn meal|coarse cornmeal", "fine cornmeal"),
@@ -535,7 +535,10 @@ public static class Ingredients
         ("malt syrup|malt extract|barley malt|barley malt extract|malt", "barley malt syrup"),
         ("treacle|molasses|dark treacle", "black treacle"),
         ("syrup|corn syrup|light corn syrup|agave syrup|glucose syrup", "golden syrup"),
-        ("salt|table salt|fine sea salt|sea salt|cooking salt|~pink salt|~himalayan salt|~himalayan pink salt", "fine salt"),
+        (
+            "salt|table salt|fine sea salt|sea salt|cooking salt|rock salt|~pink salt|~himalayan salt|~himalayan pink salt",
+            "fine salt"
+        ),
         (
             "kosher salt|flaky salt|flaked salt|flaky sea salt|sea salt flake|coarse flaked salt|salt " + "flake|pretzel salt",
             "coarse salt"
@@ -683,13 +686,13 @@ public static class Ingredients
         ("~einkorn flour|~emmer flour|~kamut flour|~khorasan flour|~whole einkorn flour", "spelt flour"),
         (
             "~granary flour|~malted flour|~malted wheat flour|~malted bread flour|~malthouse flour"
-                + "|~multigrain flour|~atta|~atta flour|brown flour|strong brown flour|brown bread flour"
+                + "|~multigrain flour|~atta|~atta flour|whole wheat pastry flour|brown flour|strong brown flour|brown bread flour"
                 + "|strong brown bread flour|wholemeal wheat flour",
             "wholemeal flour"
         ),
-        ("maida|maida flour", "plain flour"),
+        ("maida|maida flour|pastry flour|cake flour|soft flour", "plain flour"),
         ("durum wheat flour|durum wheat semolina|durum wheat", "semolina"),
-        ("white rye|white rye flour|light rye|~barley flour|~oat flour", "rye flour"),
+        ("white rye|white rye flour|light rye|stoneground rye|~barley flour|~oat flour", "rye flour"),
         ("~pumpernickel flour", "dark rye flour"),
         (
             "~chickpea flour|~gram flour|~millet flour|~teff flour|~sorghum flour|~tapioca starch"

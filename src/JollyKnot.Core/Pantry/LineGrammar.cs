@@ -328,7 +328,7 @@ public static class LineGrammar
     // "pinch of salt", "splash of milk": a unit alone is one of it.
     private static readonly TokenListParser<Lexeme, Amount> Alone =
         from unit in UnitWord.Where(u => u.Unit.Kind is UnitKind.Volume || u.Unit.IsGuess)
-        from of in Of
+        from of in unit.Unit.IsGuess || unit.Unit.Name == "pinch" ? MaybeOf : Of
         select new Amount([new Measure(unit.Full, unit.Unit)], []);
 
     private static readonly TokenListParser<Lexeme, Amount> Leading = AmountParser.Try().Or(Alone);

@@ -168,13 +168,14 @@ public static partial class LineReading
     }
 
     // Flour that is sprinkled, nobody says how much of, lies under the dough; sugar that is dusted and seeds that it is rolled in
-    // lie on the bread; milk on top is brushed on.
+    // lie on the bread; milk and egg on top are brushed on.
     private static Use? UseOf(Use? said, Role? role, bool isMeasured, string words)
     {
         bool Says(string word) => words.Contains(word, StringComparison.OrdinalIgnoreCase);
         return (said, role) switch
         {
             (Use.Topping, Pantry.Role.Liquid) when !isMeasured => Use.Wash,
+            (Use.Topping, Pantry.Role.Egg) => Use.Wash,
             (Use.Topping, Pantry.Role.Flour) when !isMeasured && Says("sprinkling") => Use.Surface,
             (Use.Surface, Pantry.Role.Sugar) when Says("dusting") => Use.Topping,
             (Use.Surface, Pantry.Role.Other) when Says("rolling") => Use.Topping,

@@ -18,6 +18,7 @@ internal static partial class LineText
         line = BrushWith().Replace(line, "$1");
         line = SoakedBehind().Replace(line, " + ${what}");
         line = UpToMore().Replace(line, ", plus more");
+        line = TypeBehind().Replace(line, " ");
         line = ForIt().Replace(line, "$1: ");
         line = SaltAndPepper().Replace(line, "salt and black pepper");
         line = AndAYolk().Replace(line, m => $" plus {CountOf(m.Groups["count"].Value)} egg {m.Groups["part"].Value}");
@@ -355,6 +356,10 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex ZestAndJuice();
+
+    // "Weizenmehl, Type 550" is one name.
+    [GeneratedRegex(@"(?<=mehl|farine|harina|farina),\s+(?=(?:type|tipo|t)\s*\d)", RegexOptions.IgnoreCase)]
+    private static partial Regex TypeBehind();
 
     // "For the filling 100 g brown sugar": as if a colon stood there.
     [GeneratedRegex(@"^(\s*for\s+(?:the\s+)?\p{L}+(?:\s\p{L}+)?)\s+(?=[\d½¼¾⅓⅔⅛])", RegexOptions.IgnoreCase)]

@@ -82,28 +82,32 @@ internal static class Naming
         // "flour, strong white".
         if (after.Length > 0 && first.Ingredient is not null && pantry.Find($"{after} {before}") is { } turned)
             return first with { Name = turned.Name, Ingredient = turned, Like = turned };
-        if (
-            first.Ingredient is { Like: "fresh fruit", Name: var fruit }
-            && first.Manner.Contains("dried")
-            && pantry.Find($"dried {fruit}") is { } dried
-        )
-            first = first with { Ingredient = dried, Like = dried };
-        if (
-            first.Ingredient is { Role: Role.Yeast } yeast
-            && YeastSaid(yeast, [.. first.Manner, .. Phrase.Split(after)], pantry) is { } other
-        )
-            first = first with { Name = other.Name, Ingredient = other, Like = other };
-        if (first.Ingredient is { } raw && Ingredients.Cooked(raw.Name, [.. first.Manner, .. Phrase.Split(after)]) is { } cooked)
-        {
-            var fried = AsMuchAsIsLeft(raw, pantry.Find(cooked));
-            first = first with { Ingredient = fried, Like = fried };
-        }
+        ImmutableArray<string> manner = [.. first.Manner, .. Phrase.Split(after)];
+        var meant = first.Ingredient is { } named ? MadeOf(named, manner, pantry) ?? named : null;
         return first with
         {
+            Ingredient = meant,
+            Like = meant ?? first.Like,
             Preparation = string.Join(", ", new[] { first.Preparation, after }.Where(p => p.Length > 0)),
-            Manner = [.. first.Manner, .. Phrase.Split(after)],
+            Manner = manner,
         };
     }
+
+    // What the words around a name make of the thing: cherries that are dried, an onion that is fried, yeast that is fresh.
+    private static Ingredient? MadeOf(Ingredient named, ImmutableArray<string> manner, HouseholdPantry pantry) =>
+        named switch
+        {
+            { Like: "fresh fruit" } when manner.Contains("dried") => pantry.Find($"dried {named.Name}"),
+            { Like: "dried fruit" } when manner.Any(m => m is "fresh" or "frozen") => pantry.Find("fresh fruit")! with
+            {
+                Name = named.Name,
+                Like = "fresh fruit",
+            },
+            { Name: "plain flour" } when manner.Contains("strong") => pantry.Find("strong white flour"),
+            { Role: Role.Yeast } => YeastSaid(named, manner, pantry),
+            _ when Ingredients.Cooked(named.Name, manner) is { } cooked => AsMuchAsIsLeft(named, pantry.Find(cooked)),
+            _ => null,
+        };
 
     // What holds more water is fresh: dried, it is another thing. Ours.
     private const double FreshFrom = .5;

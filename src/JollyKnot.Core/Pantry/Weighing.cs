@@ -132,7 +132,7 @@ internal static class Weighing
                     : unit.Grams > Mass.Zero ? (unit.Grams * measure.Count, null)
                     : (LineReading.YeastPacket * measure.Count, null);
             case UnitKind.Piece:
-                if (like?.Packing?.Each is not { } each)
+                if (like?.Packing?.Each is not { } each || IsPartOrMany(what.Manner))
                     return null;
                 var size = like.Role == Role.Egg ? EggSize(what.Manner, pantry.Cups) / TableEgg : SizeOf(each, what.Manner);
                 return (each * (size * measure.Count), null);
@@ -152,6 +152,16 @@ internal static class Weighing
         : manner.Contains("small") ? .65
         : manner.Contains("large") ? 1.4
         : 1;
+
+    // A bunch, a jar or a slice of a thing is not one of it; "1 pepper from a jar" is.
+    private static bool IsPartOrMany(ImmutableArray<string> manner) => manner.Any(NotOne.Contains) && !manner.Contains("from");
+
+    private static readonly FrozenSet<string> NotOne = (
+        "bunch bunches bundle jar jars punnet bag tin tins can cans box pack slice slices ring rings stalk stalks sprig sprigs "
+        + "stem stems leaf leaves wedge wedges"
+    )
+        .Split(' ')
+        .ToFrozenSet();
 
     // Bakers' usage: eight to twelve.
     private const double ClovesInAHead = 10;
