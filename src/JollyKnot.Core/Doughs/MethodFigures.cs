@@ -1,4 +1,5 @@
 // The figures of a method: its times, its heats, how many pieces it makes, in words and numbers of five languages.
+using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.RegularExpressions;
@@ -66,6 +67,8 @@ internal static partial class MethodFigures
             var clock = TimeSpan.FromHours(int.Parse(match.Groups["hours"].Value, CultureInfo.InvariantCulture));
             return Same(clock + TimeSpan.FromMinutes(int.Parse(match.Groups["past"].Value, CultureInfo.InvariantCulture)));
         }
+        if (match.Groups["quarters"].Success)
+            return Same(TimeSpan.FromMinutes(45));
         if (match.Groups["quarter"].Success)
             return Same(TimeSpan.FromMinutes(15));
         if (match.Groups["halfhour"].Success)
@@ -94,7 +97,7 @@ internal static partial class MethodFigures
 
     public static double? NumberOf(string text)
     {
-        if (Pantry.LineGrammar.NumberWords.TryGetValue(text, out var word))
+        if (Pantry.LineGrammar.NumberWords.TryGetValue(text, out var word) || OtherNumbers.TryGetValue(text, out word))
             return word;
         text = text.Replace(',', '.').Trim();
         if (text.Length > 2 && text[^2] == '/')
@@ -141,15 +144,44 @@ internal static partial class MethodFigures
     [GeneratedRegex(HeatsTold, RegexOptions.IgnoreCase)]
     public static partial Regex Heats();
 
+    // Numbers in words before a time, in the other languages.
+    private static readonly FrozenDictionary<string, double> OtherNumbers = new (double Number, string Words)[]
+    {
+        (1, "eine einer ein une un una"),
+        (2, "zwei deux dos due"),
+        (3, "drei trois tres tre"),
+        (4, "vier quatre cuatro quattro"),
+        (5, "fünf cinq cinco cinque"),
+        (6, "sechs six seis sei"),
+        (8, "acht huit ocho otto"),
+        (10, "zehn dix diez dieci"),
+        (12, "zwölf douze doce dodici"),
+        (15, "fünfzehn quinze quince quindici"),
+        (20, "zwanzig vingt veinte venti"),
+        (30, "dreißig dreissig thirty trente treinta trenta"),
+        (40, "vierzig forty quarante cuarenta quaranta"),
+    }
+        .SelectMany(n => n.Words.Split(' ').Select(w => (w, n.Number)))
+        .ToFrozenDictionary(n => n.w, n => n.Number, StringComparer.OrdinalIgnoreCase);
+
+    private const string OtherWords =
+        "eine?r?|une?|una|zwei|deux|dos|due|drei|trois|tres|tre|vier|quatre|cuatro|quattro|fünf|cinq|cinco|cinque|sechs|seis|sei|"
+        + "acht|huit|ocho|otto|zehn|dix|diez|dieci|zwölf|douze|doce|dodici|fünfzehn|quinze|quince|quindici|zwanzig|vingt|veinte|"
+        + "venti|drei(?:ß|ss)ig|thirty|trente|treinta|trenta|vierzig|forty|quarante|cuarenta|quaranta";
+
     private const string TimesTold =
         @"\b(?<hours>[1-5]):(?<past>[0-5]\d)\b|"
+        + @"(?<quarters>three quarters of an hour|dreiviertelstunde|trois quarts d['’]heure|"
+        + @"tres cuartos de hora|tre quarti d['’]ora)|"
         + @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
         + @"(?<halfhour>half an hour|halbe stunde|demi-heure|media hora|mezz['’]ora)|"
         + @"(?<from>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|"
         + @"(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
-        + @"twenty|an(?= hour)))"
+        + @"twenty|an(?= hour)|\b(?:"
+        + OtherWords
+        + @")(?=\s|['’])))['’]?"
         + @"(?:\s*(?:-|–|to|or|bis|à|a)\s*(?<to>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?))?\s*"
-        + @"(?:(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora)\b"
+        + @"(?:(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora)\b\.?"
         + @"(?:\s+(?<half>and a half|e mezza|y media|et demie)\b|"
         + @"\s*(?:(?:and|und|et|y|e)\s+)?(?<more>[1-5]?\d)\s*(?:minutes?|minuten|minutos|minuti|mins?)\b)?|"
         + @"(?<unit>minutes?|minuten|minutos|minuti|mins?|seconds?|secs?|sekunden|secondes|segundos|secondi|s)\b)";
