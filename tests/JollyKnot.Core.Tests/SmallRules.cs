@@ -252,6 +252,42 @@ public sealed class SmallRules
         Cautions(Spec(SoftRolls, "pan-roll").At(hot)).ShouldContain(new CautionAt(Caution.TooWarm, "start-proof"));
     }
 
+    private static string[] Said(BakeSpec spec, Caution caution) =>
+        [.. Cautions(spec).Where(c => c.Caution == caution).Select(c => c.Step.ToString())];
+
+    [Fact]
+    public void Every_caution_stands_at_its_steps_and_at_no_other()
+    {
+        var rolls = Spec(SoftRolls, "pan-roll", "oven-light", 16).Cold(TimeSpan.FromHours(10));
+        Said(rolls, Caution.MachineHands).ShouldBe(["paddle-turns", "check-1"]);
+        Said(rolls, Caution.RawDough).ShouldBe(["weigh-in-4", "divide", "brush"]);
+        Said(rolls, Caution.ColdGlass).ShouldBe(["warm-up"]);
+        Said(rolls, Caution.WarmOvenProof).ShouldBe(["start-proof"]);
+        Said(rolls, Caution.LeftoverWash).ShouldBe(["load"]);
+        Said(rolls, Caution.CoolDown).ShouldBe(["unload"]);
+        Said(rolls, Caution.Blade).ShouldBeEmpty();
+        Said(rolls, Caution.KeepCold).ShouldBeEmpty();
+        Said(rolls.With(b => b with { Wash = Washes.Find("milk")! }), Caution.LeftoverWash).ShouldBeEmpty();
+        Said(rolls.With(b => b with { Wash = Washes.Find("milk")! }), Caution.RawDough).ShouldBe(["weigh-in-4", "divide"]);
+        // Hands knead nothing that turns.
+        var byHand = rolls.In(rolls.Machine with { ByHand = true });
+        Said(byHand, Caution.MachineHands).ShouldBeEmpty();
+        // Gloves from over 220 °C, on a stone and at the griddle.
+        Said(rolls.With(b => b with { Heat = Celsius(220) }), Caution.HotSurfaces).ShouldBeEmpty();
+        Said(rolls.With(b => b with { Heat = Celsius(220.5) }), Caution.HotSurfaces).ShouldBe(["load"]);
+        // It dries and slows over 38 °C.
+        Place At(double celsius) => new("shelf", "on the boiler", false, Celsius(celsius), 0, null);
+        Said(rolls.Cold(null).At(At(38)), Caution.TooWarm).ShouldBeEmpty();
+        Said(rolls.Cold(null).At(At(44)), Caution.TooWarm).ShouldBe(["start-proof"]);
+        var pretzels = Spec(Pretzels, "pretzel", pieces: 10);
+        Said(pretzels, Caution.BoilingBath).ShouldBe(["bath"]);
+        Said(pretzels, Caution.Blade).ShouldBeEmpty();
+        Said(Spec(SoftRolls, "crusty-roll"), Caution.Blade).ShouldBe(["score"]);
+        Said(pretzels, Caution.HoneyInfant).ShouldBeEmpty();
+        Said(pretzels, Caution.ChokingAllergen).ShouldBe(["paddle"]);
+        Said(Spec(PlaitDough, "plait-3"), Caution.HoneyInfant).ShouldBe(["review"]);
+    }
+
     private static System.Collections.Immutable.ImmutableArray<CautionAt> Cautions(BakeSpec spec) =>
         Core.Steps.Cautions.Of(Chain.Of(spec, SoFar.Nothing(Morning)));
 
