@@ -138,9 +138,9 @@ public static partial class MethodReading
     public static ToldFolds? FoldsIn(string method)
     {
         foreach (var sentence in Sentences(method).Where(s => MethodWords.Words("fold", "done").IsMatch(s)))
-        foreach (Match time in MethodFigures.Times().Matches(sentence))
-            if (EndsApart(sentence[..time.Index]) && MethodFigures.LastsOf(time) is { } gap)
-                return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
+            foreach (Match time in MethodFigures.Times().Matches(sentence))
+                if (EndsApart(sentence[..time.Index]) && MethodFigures.LastsOf(time) is { } gap)
+                    return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
         return null;
     }
 
@@ -280,9 +280,9 @@ public static partial class MethodReading
     private static ToldSteam? SteamIn(string text)
     {
         foreach (var sentence in Sentences(text).SkipWhile(s => !WordsOf(RecipeStage.Baking).IsMatch(s)))
-        foreach (var told in MethodWords.Kind("steam"))
-            if (told.Words.Match(sentence) is { Success: true, Index: var at })
-                return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
+            foreach (var told in MethodWords.Kind("steam"))
+                if (told.Words.Match(sentence) is { Success: true, Index: var at })
+                    return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
         return null;
     }
 

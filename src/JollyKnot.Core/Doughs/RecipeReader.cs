@@ -218,14 +218,14 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         if (dough.Length > 0)
             made.Add(new(null, "", null, dough));
         foreach (var section in sections)
-        foreach (var use in UsesIn(section))
-        {
-            var lines = Only(section, use).ToImmutableArray();
-            if (use == Use.Serving)
-                leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
-            else
-                made.AddRange(Parts(section, use, lines));
-        }
+            foreach (var use in UsesIn(section))
+            {
+                var lines = Only(section, use).ToImmutableArray();
+                if (use == Use.Serving)
+                    leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
+                else
+                    made.AddRange(Parts(section, use, lines));
+            }
         return made.ToImmutable();
     }
 

@@ -122,8 +122,8 @@ public sealed record HouseholdPantry(
             index[Phrase.Of(ingredient.Name)] = ingredient;
         var names = new Dictionary<string, Ingredient>(index);
         foreach (var (words, name) in Ingredients.Words)
-        foreach (var word in words.Split('|'))
-            index.TryAdd(Phrase.Of(word), CalledSo(word, names[Phrase.Of(name)]));
+            foreach (var word in words.Split('|'))
+                index.TryAdd(Phrase.Of(word), CalledSo(word, names[Phrase.Of(name)]));
         foreach (var (phrase, name) in learned)
             if (names.TryGetValue(Phrase.Of(name), out var meant))
                 index[phrase] = meant;

@@ -476,7 +476,11 @@ public static class Ingredients
         ),
         ("rye|light rye flour|medium rye flour|whole rye flour|wholemeal rye flour|wholegrain rye flour", "rye flour"),
         ("self rising flour|self raising", "self-raising flour"),
-        ("spelt|white spelt flour|wholemeal spelt flour|whole spelt flour", "spelt flour"),
+        (
+            "spelt|white spelt|wholegrain spelt|wholemeal spelt|wholegrain spelt flour|white spelt flour|wholemeal spelt flour|"
+                + "whole spelt flour",
+            "spelt flour"
+        ),
         ("fine semolina|semolina flour|durum semolina|durum flour", "semolina"),
         ("cornmeal|polenta|maize meal|corn meal|coarse cornmeal", "fine cornmeal"),
         ("corn starch|cornstarch|starch", "cornflour"),
@@ -499,7 +503,7 @@ public static class Ingredients
         ("juice lemon", "lemon juice"),
         ("juice orange", "orange juice"),
         ("cider vinegar|apple cider vinegar|white vinegar|wine vinegar|malt vinegar|balsamic vinegar", "vinegar"),
-        ("juice", "apple juice"),
+        ("juice|~pineapple juice|~grape juice|~cherry juice|~cranberry juice|~pear juice", "apple juice"),
         ("cottage cheese|quark|fresh cheese", "curd cheese"),
         ("full fat cream cheese|soft white cheese", "cream cheese"),
         ("mozzarella|feta|goat cheese|brie|camembert", "soft cheese"),
@@ -531,7 +535,10 @@ public static class Ingredients
             "brown sugar"
         ),
         ("runny honey|clear honey", "honey"),
-        ("diastatic malt powder|diastatic malt|malt flour|barley malt powder|dry malt|dried malt extract", "malt powder"),
+        (
+            "diastatic malt powder|malted barley flour|diastatic malt|malt flour|barley malt powder|dry malt|dried malt extract",
+            "malt powder"
+        ),
         ("malt syrup|malt extract|barley malt|barley malt extract|malt", "barley malt syrup"),
         ("treacle|molasses|dark treacle", "black treacle"),
         ("syrup|corn syrup|light corn syrup|agave syrup|glucose syrup", "golden syrup"),
@@ -717,7 +724,7 @@ public static class Ingredients
             "hard cheese"
         ),
         ("~date syrup|~agave nectar|~rice syrup|~brown rice syrup", "golden syrup"),
-        ("~palm sugar|~coconut sugar|~jaggery|~panela|~maple sugar", "brown sugar"),
+        ("~palm sugar|~molasses sugar|~coconut sugar|~jaggery|~panela|~maple sugar", "brown sugar"),
         (
             "garlic powder|garlic granules|onion powder|onion granules|smoked paprika|cumin seed"
                 + "|coriander seed|anise seed|anise|sumac|fenugreek|fenugreek seed|mahleb|mastic|matcha"

@@ -189,12 +189,12 @@ public static partial class LineReading
 
     // "1 tbsp poppy seeds and 1 tbsp sesame, to sprinkle": a comma before the purpose, or a spoon of each, and it is of both.
     private static bool AreOneTopping(ReadRow row, ImmutableArray<ReadRow>.Builder before, string text) =>
-        before.All(r => r is { Use: Use.Dough, Role: Role.Other or Role.Sugar or Role.Fat })
-        && row.Role is Role.Other or Role.Sugar or Role.Fat
+        before.All(r => r is { Use: Use.Dough, Role: Role.Other or Role.Sugar or Role.Fat } && r.Ingredient != row.Ingredient)
+        && row.Role is Role.Other or Role.Sugar or Role.Fat or Role.Liquid
         && OfBoth().IsMatch(text);
 
     [GeneratedRegex(
-        @"\band\b.*,\s*(?:for|to|as)\b|(?<spoon>tbsp|tsp)s?\b.*\band\b.*\k<spoon>s?\b.*\b(?:for|to)\b",
+        @"\band\b.*,\s*(?:for|to|as)\b|\bt(?:b?sp)s?\b.*(?:\band\b|\+|\bplus\b).*\bt(?:b?sp)s?\b.*\b(?:for|to)\b",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex OfBoth();

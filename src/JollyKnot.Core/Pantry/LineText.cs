@@ -336,7 +336,7 @@ internal static partial class LineText
     // "8 g salt dissolved in 20 g of the water": of what has its own line.
     [GeneratedRegex(
         @",?\s*\b(?<how>dissolved|proofed|proved|bloomed|soaked|steeped|stirred|softened|whisked|mixed)\s+(?:in|into|with)\s+"
-            + @"(?:[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔]*\s*\p{L}{1,11}\.?|some|alittle|half)\s+of\s+(?:the|your|this)\s+[^,;()]+",
+            + @"(?:(?:[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔]*\s*\p{L}{1,11}\.?|some|alittle|half)\s+of\s+)?(?:the|your|this)\s+[^,;()]+",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex InSomeOfTheSame();

@@ -153,12 +153,12 @@ internal static class Naming
 
         (int From, int To, Ingredient Found)? best = null;
         for (var from = 0; from < all.Length; from++)
-        for (var to = Math.Min(all.Length, from + 5); to > from; to--)
-            if (
-                (best is null || to - from >= best.Value.To - best.Value.From)
-                && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
-            )
-                best = (from, to, found);
+            for (var to = Math.Min(all.Length, from + 5); to > from; to--)
+                if (
+                    (best is null || to - from >= best.Value.To - best.Value.From)
+                    && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
+                )
+                    best = (from, to, found);
         // Words of manner may stand between: "strong organic white flour".
         var plain = all.Where(w =>
                 !Manner.Contains(w)

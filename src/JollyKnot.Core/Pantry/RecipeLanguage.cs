@@ -87,7 +87,7 @@ public sealed partial class RecipeLanguage
         var text = new StringBuilder(line.Length);
         var said = ImmutableDictionary.CreateBuilder<string, string>();
         var from = 0;
-        for (var i = 0; i < words.Count; )
+        for (var i = 0; i < words.Count;)
         {
             var (count, found) = Longest(line, words, i);
             if (found is null)

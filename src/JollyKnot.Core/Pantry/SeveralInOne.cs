@@ -10,7 +10,10 @@ internal static partial class SeveralInOne
     public static IEnumerable<LineItem> Of(LineItem item, HouseholdPantry pantry)
     {
         if (EachOf().Match(item.Words) is { Success: true } each && item.Amount is not null)
-            return NamesFor(each.Groups["names"].Value, pantry).Select(n => item with { Words = n });
+            // "raisins and figs, chopped": how they are is no third thing.
+            return NamesFor(each.Groups["names"].Value, pantry)
+                .Where(n => !Phrase.Split(n).All(Naming.Manner.Contains))
+                .Select(n => item with { Words = n });
         if (SomeOfThem().Match(item.Words) is { Success: true } some && item.Amount is { Sum: [{ Unit.Kind: UnitKind.Piece } n] })
         {
             var taken = double.Parse(some.Groups["count"].Value, CultureInfo.InvariantCulture);

@@ -102,7 +102,7 @@ public sealed record Unit(
         yield return ("l ltr litre litres liter liters", Metric("l", 1000));
         yield return ("cup cups cupful cupfuls c", House("cup", 236.59, 250));
         yield return (
-            "tbsp tbsps tbs tbl tblsp tablesp tbspn tablespoon tablespoons tablespoonful tablespoonfuls",
+            "tbsp tbsps tbs tbl tblsp tablesp tbspn tb tablespoon tablespoons tablespoonful tablespoonfuls",
             House("tbsp", 14.79, 15) with
             {
                 Australian = Volume.FromMillilitres(20),
