@@ -657,7 +657,10 @@ public static class Ingredients
             "passata|pizza sauce|~ketchup|~crushed tomatoes|~canned tomatoes|~tinned tomatoes|marinara sauce" + "|marinara",
             "tomato sauce"
         ),
-        ("dried tomatoes|sun dried tomatoes|sundried tomatoes|~semi dried tomatoes", "dried vegetables"),
+        (
+            "dried tomatoes|~sun blush tomatoes|~sunblush tomatoes|sun dried tomatoes|sundried tomatoes|~semi dried tomatoes",
+            "dried vegetables"
+        ),
         ("~green pesto|~basil pesto|~red pesto", "pesto"),
         ("apple sauce|apple puree|~stewed apple|~pear puree|~plum puree", "applesauce"),
         (

@@ -332,17 +332,18 @@ public static partial class LineReading
             string.Join(", ", new[] { found.Preparation, Shown(aside) }.Where(p => p.Length > 0))
         )
         {
-            Called = CalledOf(found, said),
+            Called = CalledOf(found, said, pantry),
             Instead = weighed.Instead,
         };
     }
 
     // The line's own word: of many things of one name, and of what another language calls otherwise.
-    private static string? CalledOf(Identified found, ImmutableDictionary<string, string> said)
+    private static string? CalledOf(Identified found, ImmutableDictionary<string, string> said, HouseholdPantry pantry)
     {
         if (found.Ingredient is not { } known)
             return null;
-        return said.GetValueOrDefault(known.Name) ?? (known.Like is null ? null : known.Name);
+        var own = said.FirstOrDefault(s => pantry.Find(s.Key)?.Name == known.Name).Value;
+        return own ?? (known.Like is null ? null : known.Name);
     }
 
     // "water 320", "eggs x 2": a number behind a name is grams, or how many of what is counted.

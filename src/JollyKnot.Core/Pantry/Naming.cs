@@ -68,6 +68,9 @@ internal static class Naming
         .Split(' ')
         .ToFrozenSet();
 
+    // Behind these stands what it lies in, not what it is.
+    private static readonly FrozenSet<string> LiesIn = "in dans en sott".Split(' ').ToFrozenSet();
+
     // Behind these stands how it is, not what it is.
     private static readonly ImmutableArray<string> Commas = [",", ";", " - ", " – "];
 
@@ -150,6 +153,14 @@ internal static class Naming
         var or = all.IndexOf("or");
         if (or > 0 && Match(string.Join(' ', all[..or]), pantry) is { Ingredient: not null } oneOf)
             return oneOf with { Preparation = "or " + string.Join(' ', all[(or + 1)..]) };
+
+        // "Artichokes in olive oil" are artichokes.
+        var kept = all.ToList().FindIndex(LiesIn.Contains);
+        if (kept > 0)
+        {
+            var thing = Match(string.Join(' ', all[..kept]), pantry);
+            return thing with { Manner = all, Preparation = string.Join(' ', [thing.Preparation, .. all[kept..]]).Trim() };
+        }
 
         (int From, int To, Ingredient Found)? best = null;
         for (var from = 0; from < all.Length; from++)
