@@ -118,6 +118,8 @@ public sealed class DoughBookRules
     [
         InlineData("[[[[", 60_000),
         InlineData("{\"a\":", 20_000),
+        InlineData("abc  - 5 min - ", 12_000),
+        InlineData("1 tsp and + 1 tbsp (plus 1 ", 7_000),
         InlineData("1/", 50_000),
         InlineData("1 cup plus ", 9_000),
         InlineData("(", 100_000),

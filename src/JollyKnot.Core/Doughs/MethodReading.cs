@@ -56,7 +56,7 @@ public static partial class MethodReading
             }
         );
         // "Prep 20 min · rest 2 h · bake 20 min" at the head sums up what the method tells, and is no step of it.
-        var telling = Through(plan, Summary().Replace(text, "\n"));
+        var telling = Through(plan, string.Join('\n', text.Split('\n').Where(line => !SumsUp(line))));
         if (telling.Plan.Bake is null)
             telling = telling with
             {
@@ -71,16 +71,21 @@ public static partial class MethodReading
         };
     }
 
-    private const string SummedUp =
-        @"\p{L}[\p{L}' ]{2,20}?\s*:?\s*(?:\d{1,2}\s*(?:h|hrs?|hours?|std|stunden|heures?|horas?|ore|ora)\b\.?\s*)?"
-        + @"(?:\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s*(?:minutes?|minuten|minutos|minuti|mins?)\b\.?)?";
+    // Two or more times in a line, each behind its name and nothing after it; beside them only what is short.
+    private static bool SumsUp(string line)
+    {
+        var parts = line.Length <= LongestSentence ? Between().Split(line) : [];
+        return parts.Count(IsNamedTime) > 1 && parts.All(p => p.Trim().Length <= LongestPart);
+    }
 
-    // Times and nothing else, each behind its name, two or more in a line.
-    [GeneratedRegex(
-        $@"^[^\n]{{0,20}}?(?:{SummedUp}\s*(?:[·•|/—–-]|$)\s*){{2,}}$",
-        RegexOptions.IgnoreCase | RegexOptions.Multiline
-    )]
-    private static partial Regex Summary();
+    private static bool IsNamedTime(string part) =>
+        MethodFigures.Times().Match(part) is { Success: true } time
+        && part[..time.Index].Any(char.IsLetter)
+        && !part[..time.Index].Any(char.IsDigit)
+        && part[(time.Index + time.Length)..].Trim(' ', '.', '\r').Length == 0;
+
+    // No sentence of a method. Ours.
+    private const int LongestPart = 40;
 
     [GeneratedRegex(@"\s[·•|/—–-]\s")]
     private static partial Regex Between();
