@@ -160,7 +160,7 @@ try {
   await shot('read', '/doughs/read', {
     before: async (page) => {
       await page.getByLabel(/Paste a recipe/).fill(recipe);
-      await page.getByText(/^Every line is weighed/).waitFor({ state: 'hidden' });
+      await page.getByRole('button', { name: /^Keep this dough/ }).waitFor();
     },
   });
   await shot('kitchen', '/kitchen');
