@@ -294,6 +294,7 @@ public sealed class RecipesUsed
             "In 12 Stücke teilen, zu Kugeln formen, 30 Min. abgedeckt gehen lassen. Bei 200 °C ca. 15 Min. backen."
         );
         (german.Proof!.To.TotalMinutes, german.Bake!.To.TotalMinutes).ShouldBe((30, 15));
+        Plan("1 Std. 10 Min. gehen lassen. Formen. 30 Min. gehen lassen. 20 Min. backen.").Rise!.To.TotalMinutes.ShouldBe(70);
         Plan("Alles im Backautomaten (Programm Teig, 1:30 Std.) kneten. Formen. 15 Minuten backen.")
             .Program!.To.TotalMinutes.ShouldBe(90);
         // Strands are no plaits, and a tin's size is no number.

@@ -473,7 +473,7 @@ public static partial class MethodReading
 
     // "30 Min. gehen lassen" is one: what is short for a word ends no sentence that goes on in small letters.
     [GeneratedRegex(
-        @"(?:\.(?<!\b(?:min|std|ca|approx)\.(?=\s*(?-i:\p{Ll})))|[;\n])\s*(?!\d)|,\s*then\b",
+        @"(?:\.(?<!\b(?:min|std|ca|approx)\.(?=\s*(?-i:\p{Ll}))|\bstd\.(?=\s*\d))|[;\n])\s*(?!\d)|,\s*then\b",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Sentence();
