@@ -121,9 +121,8 @@ public sealed record HouseholdPantry(
         foreach (var ingredient in Ingredients.All.Concat(own))
             index[Phrase.Of(ingredient.Name)] = ingredient;
         var names = new Dictionary<string, Ingredient>(index);
-        foreach (var (words, name) in Ingredients.Words)
-            foreach (var word in words.Split('|'))
-                index.TryAdd(Phrase.Of(word), CalledSo(word, names[Phrase.Of(name)]));
+        foreach (var (word, name) in Ingredients.Words)
+            index.TryAdd(Phrase.Of(word), CalledSo(word, names[Phrase.Of(name)]));
         foreach (var (phrase, name) in learned)
             if (names.TryGetValue(Phrase.Of(name), out var meant))
                 index[phrase] = meant;

@@ -168,6 +168,10 @@ public static class Ingredients
         Of("oat drink", Role.Liquid, Water: .90, Fat: .015, Sugar: .04, Allergens: Gluten, Packing: Cup(236.6), Chilled: true),
         Of("soy drink", Role.Liquid, Water: .91, Fat: .02, Allergens: Soy, Packing: Cup(236.6), Chilled: true),
         Of("almond drink", Role.Liquid, Water: .96, Fat: .01, Allergens: Nuts, Packing: Cup(236.6), Chilled: true),
+        Of("rice drink", Role.Liquid, Water: .88, Fat: .01, Sugar: .05, Packing: Cup(236.6), Chilled: true),
+        Of("soy yogurt", Role.Liquid, Water: .87, Fat: .023, Allergens: Soy, Packing: Cup(245), SpecificHeat: 3.7, Chilled: true),
+        Of("coconut yogurt", Role.Liquid, Water: .75, Fat: .15, Packing: Cup(240), SpecificHeat: 3.5, Chilled: true),
+        Of("stock", Role.Liquid, Water: .97, Perishable: true, Allergens: ["celery"], Packing: Cup(237)),
         Of("coconut milk", Role.Liquid, Water: .72, Fat: .21, Packing: Cup(236.6)),
         Of("tea or coffee", Role.Liquid, Water: .99, Packing: Cup(237)),
         Of("beer", Role.Liquid, Water: .92, Allergens: Gluten, Packing: Cup(237)),
@@ -241,6 +245,16 @@ public static class Ingredients
         Of("skim milk powder", Role.Other, Water: .03, Fat: .01, Allergens: Milk, MilkSolids: .97, Packing: Cup(68)),
         Of("dried egg", Role.Egg, Water: .03, Fat: .43, Allergens: HensEgg, Packing: Cup(85)),
         Of("dried milk powder", Role.Other, Water: .03, Fat: .01, Allergens: Milk, MilkSolids: .97, Packing: Cup(120, 2.5)),
+        Of(
+            "malted milk powder",
+            Role.Other,
+            Water: .03,
+            Fat: .08,
+            Sugar: .5,
+            Allergens: [.. Milk, .. Gluten],
+            MilkSolids: .4,
+            Packing: Cup(120, 2.5)
+        ),
         Of("egg", Role.Egg, Water: .76, Fat: .10, Perishable: true, Allergens: HensEgg, Packing: Each(50), Chilled: true),
         Of("egg yolk", Role.Egg, Water: .52, Fat: .27, Perishable: true, Allergens: HensEgg, Packing: Each(18), Chilled: true),
         Of("egg white", Role.Egg, Water: .88, Perishable: true, Allergens: HensEgg, Packing: Each(32), Chilled: true),
@@ -249,6 +263,9 @@ public static class Ingredients
         Of("sunflower oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
         Of("rapeseed oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
         Of("coconut oil", Role.Fat, Fat: 1, Packing: Cup(218, 4.5)),
+        Of("sesame oil", Role.Fat, Fat: 1, Allergens: Sesame, Packing: Cup(218, 4.5)),
+        Of("nut oil", Role.Fat, Fat: 1, Allergens: Nuts, Packing: Cup(218, 4.5)),
+        Of("peanut oil", Role.Fat, Fat: 1, Allergens: ["peanut"], Packing: Cup(218, 4.5)),
         Of("clarified butter", Role.Fat, Fat: 1, Allergens: Milk, Packing: Cup(205)),
         Of("vegan butter", Role.Fat, Water: .16, Fat: .8, Packing: Cup(227, 4.7)),
         Of("lard", Role.Fat, Fat: 1, Packing: Cup(205)),
@@ -398,7 +415,10 @@ public static class Ingredients
         Of("cream of tartar", Role.Other, Packing: Spoon(3)),
         Of("ground spice", Role.Other, Packing: Spoon(2.2)),
         Of("mustard", Role.Other, Water: .8, Allergens: Mustard, Packing: Spoon(5.2)),
+        Of("mustard seeds", Role.Other, Fat: .3, Allergens: Mustard, Packing: Spoon(3)),
+        Of("nutritional yeast", Role.Other, Packing: Cup(60, 1.7)),
         Of("vanilla extract", Role.Other, Water: .5, Packing: Spoon(4.3)),
+        Of("almond extract", Role.Other, Water: .5, Allergens: Nuts, Packing: Spoon(4.3)),
         // Its seeds: the pod is taken out again.
         Of("vanilla pod", Role.Other, Packing: Each(.5)),
         Of("orange zest", Role.Other, Packing: new(PerTeaspoon: G(2), Each: G(4))),
@@ -456,311 +476,12 @@ public static class Ingredients
         },
     ];
 
-    // Other words for the same thing. "machine yeast" is instant yeast; a bare "flour" is the household's plain one.
-    internal static readonly ImmutableArray<(string Words, string Name)> Words =
+    // Other words for what stands on the shelf.
+    internal static readonly ImmutableArray<(string Word, string Name)> Words =
     [
-        (
-            "strong white|bread flour|white bread flour|strong flour|strong white bread flour|strong bread flour|high "
-                + "gluten flour|bread machine flour|pizza flour|t65 flour|type 550 flour|550 flour|manitoba flour",
-            "strong white flour"
-        ),
-        (
-            "flour|all purpose flour|ap flour|plain|plain white flour|white flour|wheat flour|all purpose white flour|"
-                + "00 flour|t45 flour|t55 flour|type 405 flour|405 flour",
-            "plain flour"
-        ),
-        (
-            "wholemeal|whole wheat flour|wholewheat flour|wholemeal bread flour|strong wholemeal flour|strong wholemeal "
-                + "bread flour|whole meal flour|whole wheat bread flour|wholegrain flour|whole grain flour|graham flour",
-            "wholemeal flour"
-        ),
-        ("rye|light rye flour|medium rye flour|whole rye flour|wholemeal rye flour|wholegrain rye flour", "rye flour"),
-        ("self rising flour|self raising", "self-raising flour"),
-        (
-            "spelt|white spelt|wholegrain spelt|wholemeal spelt|wholegrain spelt flour|white spelt flour|wholemeal spelt flour|"
-                + "whole spelt flour",
-            "spelt flour"
-        ),
-        ("fine semolina|semolina flour|durum semolina|durum flour", "semolina"),
-        ("cornmeal|polenta|maize meal|corn meal|coarse cornmeal", "fine cornmeal"),
-        ("corn starch|cornstarch|starch", "cornflour"),
-        ("milk|full fat milk|full cream milk|semi skimmed milk|whole cow milk|2 milk", "whole milk"),
-        ("skimmed milk|low fat milk|nonfat milk|fat free milk", "skim milk"),
-        (
-            "yogurt|yoghurt|yogourt|plain yogourt|plain yoghurt|natural yogurt|natural yoghurt|greek yogurt|greek "
-                + "yoghurt|plain greek yogurt",
-            "plain yogurt"
-        ),
-        ("soured cream|creme fraiche", "sour cream"),
-        ("whipping cream", "cream"),
-        ("heavy cream", "double cream"),
-        ("light cream|half and half|pouring cream", "single cream"),
-        ("sheep milk|ewe milk", "goat milk"),
-        ("oat milk|oatmilk", "oat drink"),
-        ("soya milk|soy milk|soymilk|soya drink", "soy drink"),
-        ("almond milk", "almond drink"),
-        ("ale|lager|stout", "beer"),
-        ("juice lemon", "lemon juice"),
-        ("juice orange", "orange juice"),
-        ("cider vinegar|apple cider vinegar|white vinegar|wine vinegar|malt vinegar|balsamic vinegar", "vinegar"),
-        ("juice|~pineapple juice|~grape juice|~cherry juice|~cranberry juice|~pear juice", "apple juice"),
-        ("cottage cheese|quark|fresh cheese", "curd cheese"),
-        ("full fat cream cheese|soft white cheese", "cream cheese"),
-        ("mozzarella|feta|goat cheese|brie|camembert", "soft cheese"),
-        ("whole egg powder|egg powder", "dried egg"),
-        (
-            "milk powder|dry milk|powdered milk|dried milk|dry milk powder|powder milk|whole milk powder|nonfat dry milk|"
-                + "nonfat dry milk powder",
-            "dried milk powder"
-        ),
-        ("skimmed milk powder|instant dry milk|dried skimmed milk|instant nonfat dry milk", "skim milk powder"),
-        ("whole egg|hen egg", "egg"),
-        ("yolk|yolk egg", "egg yolk"),
-        ("white|white egg", "egg white"),
-        ("unsalted butter|salted butter|butter unsalted|sweet butter|margarine", "butter"),
-        ("extra virgin olive oil|virgin olive oil", "olive oil"),
-        ("oil|vegetable oil|neutral oil|corn oil|cooking oil|salad oil", "sunflower oil"),
-        ("canola oil|rape oil", "rapeseed oil"),
-        ("vegetable shortening|vegetable fat", "shortening"),
-        ("dripping", "lard"),
-        ("coconut fat", "coconut oil"),
-        (
-            "white sugar|caster sugar|granulated sugar|cane sugar|superfine sugar|golden caster sugar|castor sugar|raw sugar",
-            "sugar"
-        ),
-        ("powdered sugar|confectioner sugar|confectioners sugar", "icing sugar"),
-        (
-            "light brown sugar|dark brown sugar|muscovado sugar|soft brown sugar|light muscovado sugar|dark muscovado "
-                + "sugar|demerara sugar",
-            "brown sugar"
-        ),
-        ("runny honey|clear honey", "honey"),
-        (
-            "diastatic malt powder|malted barley flour|diastatic malt|malt flour|barley malt powder|dry malt|dried malt extract",
-            "malt powder"
-        ),
-        ("malt syrup|malt extract|barley malt|barley malt extract|malt", "barley malt syrup"),
-        ("treacle|molasses|dark treacle", "black treacle"),
-        ("syrup|corn syrup|light corn syrup|agave syrup|glucose syrup", "golden syrup"),
-        (
-            "salt|table salt|fine sea salt|sea salt|cooking salt|rock salt|~pink salt|~himalayan salt|~himalayan pink salt",
-            "fine salt"
-        ),
-        (
-            "kosher salt|flaky salt|flaked salt|flaky sea salt|sea salt flake|coarse flaked salt|salt " + "flake|pretzel salt",
-            "coarse salt"
-        ),
-        (
-            "yeast|machine yeast|bread machine yeast|fast action yeast|fast acting yeast|easy bake yeast|easy blend "
-                + "yeast|instant dry yeast|quick yeast|rapid rise yeast|quick rise yeast|dried fast action yeast|fast action "
-                + "dried yeast|easy blend dried yeast|instant dried yeast|fast acting dried yeast|fast action dry yeast",
-            "instant yeast"
-        ),
-        ("dry yeast|dried yeast|active dried yeast|dried active yeast|active yeast|traditional dried yeast", "active dry yeast"),
-        ("cake yeast|compressed yeast|baker yeast|fresh baker yeast", "fresh yeast"),
-        (
-            "starter|sourdough starter|sourdough|active starter|levain|active sourdough starter|ripe sourdough starter|"
-                + "wheat starter",
-            "ripe starter"
-        ),
-        ("discard|sourdough discard|unfed starter", "starter discard"),
-        ("rye starter|rye sourdough starter|active rye starter", "ripe rye starter"),
-        ("vital wheat gluten|gluten", "wheat gluten"),
-        ("oat|oats|rolled oat|porridge oat|porridge oats|oatmeal|quick oat|quick oats", "rolled oats"),
-        ("bran|oat bran", "wheat bran"),
-        ("sultanas|currants|golden raisins", "raisins"),
-        (
-            "cranberries|dried cranberries|dried apricots|dates|figs|dried figs|mixed fruit|mixed peel|candied peel|prunes|"
-                + "dried cherries|dried apple|dried pear|dried berries|dried blueberries|dried strawberries|dried raspberries",
-            "dried fruit"
-        ),
-        (
-            "apple|pear|berries|blueberries|raspberries|strawberries|blackberries|cherries|frozen blueberries|frozen berries",
-            "fresh fruit"
-        ),
-        ("almond paste", "marzipan"),
-        ("apricot jam|strawberry jam|raspberry jam|plum jam|marmalade|preserve|apricot preserve", "jam"),
-        ("seeds|mixed seeds|pepitas", "pumpkin seeds"),
-        ("sunflower seed", "sunflower seeds"),
-        ("sesame|sesame seed", "sesame seeds"),
-        ("poppy seed|poppyseed", "poppy seeds"),
-        ("flax seed|flaxseed|linseeds", "linseed"),
-        ("nuts|walnuts|hazelnuts|pecans|almonds|flaked almonds|cashews|pistachios|pine nuts", "chopped nuts"),
-        ("almond flour|almond meal|ground almond", "ground almonds"),
-        ("hazelnut flour|ground hazelnut|ground walnut|ground nut", "ground nuts"),
-        ("soya flour", "soy flour"),
-        ("peanut|groundnut", "peanuts"),
-        ("shredded coconut|coconut flake|grated coconut", "desiccated coconut"),
-        ("chocolate chip|dark chocolate|chocolate chunk|milk chocolate", "chocolate"),
-        (
-            "cheese|cheddar|cheddar cheese|parmesan|parmesan cheese|gruyere|mature cheddar|grated cheese|strong cheese|"
-                + "gouda|emmental|emmentaler|pecorino|comte|edam|manchego|mountain cheese|swiss cheese",
-            "hard cheese"
-        ),
-        ("potato|mashed potatoes|mash|mashed sweet potato|sweet potato|sweet potato puree", "mashed potato"),
-        ("pumpkin puree|canned pumpkin|canned pumpkin puree|squash puree|mashed pumpkin|mashed squash", "pumpkin purée"),
-        ("tea|black tea|hot tea|strong tea|coffee|strong coffee|black coffee|brewed coffee|espresso", "tea or coffee"),
-        ("leek", "raw leek"),
-        ("cooked oatmeal|cooked oats|cooked porridge|oat porridge|leftover porridge", "porridge"),
-        ("potato water|potato cooking water|pasta water|water from potatoes", "water"),
-        ("fried leek|softened leek", "cooked leek"),
-        ("onion|red onion|white onion", "raw onion"),
-        ("scallion|green onion", "spring onion"),
-        ("fried onion|caramelised onion|caramelized onion|softened onion|roasted onion", "cooked onion"),
-        ("red pepper|green pepper|yellow pepper|bell pepper|pepper|capsicum", "raw pepper"),
-        ("instant potato|instant potato flake|mashed potato flake", "potato flakes"),
-        ("smoked salmon|smoked trout|salmon|tuna|anchovy", "smoked fish"),
-        (
-            "vegetables|pickled vegetables|tomatoes|spinach|courgettes|zucchini|carrots|olives|jalapenos|jalapeños|"
-                + "pickled jalapenos|pickled jalapeños|gherkins|pickles|chilli|green chilli|red chilli|sweetcorn|pumpkin|"
-                + "mushrooms|beetroot",
-            "chopped vegetables"
-        ),
-        ("ham|chorizo|salami|pancetta|sausage|lardons|bacon cubes", "bacon"),
-        ("cocoa powder|unsweetened cocoa powder|unsweetened cocoa", "cocoa"),
-        ("ground cinnamon", "cinnamon"),
-        (
-            "nutmeg|cardamom|mixed spice|black pepper|paprika|cumin|turmeric|ground cardamom|caraway|caraway seed|"
-                + "fennel seed|ground ginger|ginger|spice|allspice|clove|saffron|aniseed|star anise|ground coriander|bread "
-                + "spice|chilli powder|chilli flake|cayenne|ground caraway|curry powder|mace|nigella seed|nigella|"
-                + "instant coffee|coffee powder|espresso powder|instant espresso",
-            "ground spice"
-        ),
-        ("mustard powder|wholegrain mustard", "mustard"),
-        ("vanilla|vanilla essence", "vanilla extract"),
-        ("vanilla bean", "vanilla pod"),
-        ("zest orange|orange peel", "orange zest"),
-        ("nib sugar|nibbed sugar|sugar nibs|coarse sugar|sanding sugar|decorating sugar|sparkling sugar", "pearl sugar"),
-        ("zest lemon|lemon peel", "lemon zest"),
-        ("garlic clove|clove garlic", "garlic"),
-        (
-            "herb|parsley|basil|chive|dill|rosemary|thyme|fresh thyme|fresh rosemary|fresh parsley|coriander|sage|mint",
-            "fresh herbs"
-        ),
-        ("dried herb|oregano|dried oregano|dried thyme|mixed herb|za atar|italian seasoning|dried rosemary", "dried herbs"),
-        ("~kefir|~sour milk|~whey", "buttermilk"),
-        ("~skyr", "plain yogurt"),
-        ("~orange blossom water|~orange flower water|~rose water", "water"),
-        ("~coconut cream", "coconut milk"),
-        ("~cider|~dry cider|white wine|red wine|~sherry|~port", "wine"),
-        ("~rum|~brandy|~whisky|~whiskey|~liqueur|~kirsch|~vodka|~cognac|~dark rum", "spirits"),
-        ("~tomato juice|~carrot juice|~beetroot juice", "vegetable juice"),
-        ("~lime juice|juice lime", "lemon juice"),
-        ("~lime zest|zest lime|lemon rind", "lemon zest"),
-        ("orange rind", "orange zest"),
-        ("bread crumb|dried breadcrumb|panko|~stale bread|~old bread|~dry bread", "breadcrumbs"),
-        ("sesame paste", "tahini"),
-        ("~almond butter|~cashew butter|~hazelnut butter|~walnut butter", "nut butter"),
-        ("~hazelnut spread|chocolate hazelnut spread|hazelnut chocolate spread|nut nougat cream", "chocolate spread"),
-        ("tomato puree|tomato purée|concentrated tomato puree|tomato concentrate|~sun dried tomato paste", "tomato paste"),
-        (
-            "passata|pizza sauce|~ketchup|~crushed tomatoes|~canned tomatoes|~tinned tomatoes|marinara sauce" + "|marinara",
-            "tomato sauce"
-        ),
-        (
-            "dried tomatoes|~sun blush tomatoes|~sunblush tomatoes|sun dried tomatoes|sundried tomatoes|~semi dried tomatoes",
-            "dried vegetables"
-        ),
-        ("~green pesto|~basil pesto|~red pesto", "pesto"),
-        ("apple sauce|apple puree|~stewed apple|~pear puree|~plum puree", "applesauce"),
-        (
-            "glace cherries|glacé cherries|candied cherries|candied orange peel|candied lemon peel"
-                + "|candied orange|candied lemon|candied fruit|glace fruit|dried mango|dried pineapple"
-                + "|dried orange peel|crystallised ginger|candied ginger|stem ginger",
-            "dried fruit"
-        ),
-        ("plums|peaches|grapes|pineapple|mango|rhubarb|redcurrants|nectarines|pumpkin cubes", "fresh fruit"),
-        ("~chia seeds|~chia|~hemp seeds", "linseed"),
-        ("~wheat germ|~wheatgerm", "wheat bran"),
-        (
-            "~wheat flakes|~spelt flakes|~rye flakes|~barley flakes|~oat flakes|~malted wheat flakes" + "|~mixed grain flakes",
-            "rolled oats"
-        ),
-        (
-            "~bulgur|~bulgar|~bulgur wheat|~cracked wheat|~cracked rye|~rye chops|~wheat berries"
-                + "|~spelt berries|~rye berries|~couscous|~freekeh|~pearl barley|~mixed grains|~malted grains"
-                + "|~wheat kernels|~rye kernels|~spelt kernels|~wheat grains|~rye grains"
-                + "|~seven grain cereal|~multigrain cereal",
-            "cracked grain"
-        ),
-        (
-            "~cooked wheat berries|~cooked spelt berries|~cooked rye berries|~cooked bulgur|~cooked barley"
-                + "|~cooked spelt|~cooked wheat|~cooked rye|~cooked couscous|~spent grain",
-            "cooked grain"
-        ),
-        (
-            "~cooked quinoa|~cooked millet|~cooked buckwheat|~cooked lentils|~cooked beans|~cooked chickpeas"
-                + "|~cooked wild rice|~leftover rice|~chickpeas",
-            "cooked rice"
-        ),
-        ("~einkorn flour|~emmer flour|~kamut flour|~khorasan flour|~whole einkorn flour", "spelt flour"),
-        (
-            "~granary flour|~malted flour|~malted wheat flour|~malted bread flour|~malthouse flour"
-                + "|~multigrain flour|~atta|~atta flour|whole wheat pastry flour|brown flour|strong brown flour|brown bread flour"
-                + "|strong brown bread flour|wholemeal wheat flour",
-            "wholemeal flour"
-        ),
-        ("maida|maida flour|pastry flour|cake flour|soft flour", "plain flour"),
-        ("durum wheat flour|durum wheat semolina|durum wheat", "semolina"),
-        ("white rye|white rye flour|light rye|stoneground rye|~barley flour|~oat flour", "rye flour"),
-        ("~pumpernickel flour", "dark rye flour"),
-        (
-            "~chickpea flour|~gram flour|~millet flour|~teff flour|~sorghum flour|~tapioca starch"
-                + "|~tapioca flour|~potato flour|~masa harina|~quinoa flour|~gluten free flour"
-                + "|~gluten free bread flour|~gluten free plain flour|~brown rice flour",
-            "rice flour"
-        ),
-        (
-            "plant butter|plant based butter|vegan margarine|dairy free butter|dairy free margarine"
-                + "|vegan spread|vegan block",
-            "vegan butter"
-        ),
-        ("ghee", "clarified butter"),
-        ("~brown butter|~browned butter|~cultured butter|~herb butter|~garlic butter", "butter"),
-        ("~duck fat|~goose fat|~suet|~schmaltz|~pork fat|~chicken fat|~bacon fat|~beef dripping", "lard"),
-        ("~avocado oil|~grapeseed oil|~rice bran oil", "sunflower oil"),
-        ("halloumi|paneer|blue cheese|stilton|gorgonzola|roquefort|burrata|mozzarella cheese" + "|feta cheese", "soft cheese"),
-        (
-            "grana padano|asiago|provolone|monterey jack|red leicester|double gloucester|lancashire cheese"
-                + "|colby|jarlsberg|gruyère|gruyere cheese|emmental cheese|gouda cheese|pecorino romano|parmigiano"
-                + "|parmigiano reggiano",
-            "hard cheese"
-        ),
-        ("~date syrup|~agave nectar|~rice syrup|~brown rice syrup", "golden syrup"),
-        ("~palm sugar|~molasses sugar|~coconut sugar|~jaggery|~panela|~maple sugar", "brown sugar"),
-        (
-            "garlic powder|garlic granules|onion powder|onion granules|smoked paprika|cumin seed"
-                + "|coriander seed|anise seed|anise|sumac|fenugreek|fenugreek seed|mahleb|mastic|matcha"
-                + "|cardamom seed|juniper berries|white pepper|dried onion|onion flake|dried garlic",
-            "ground spice"
-        ),
-        ("~ascorbic acid|~vitamin c|~citric acid|~xanthan gum", "cream of tartar"),
-        ("wild garlic|ramsons|nettles" + "|lovage|lemon thyme|tarragon|marjoram", "fresh herbs"),
-        (
-            "dried basil|dried dill|dried parsley|dried sage|dried mint|dried marjoram|dried chive" + "|herbes de provence",
-            "dried herbs"
-        ),
-        (
-            "~carrot puree|~beetroot puree|~sweet potato purée|~cooked pumpkin|~squash|~butternut squash"
-                + "|~roasted butternut squash|~roasted squash"
-                + "|~roasted pumpkin",
-            "pumpkin purée"
-        ),
-        (
-            "kale|cabbage|sauerkraut|capers|artichokes|parsnip|swede|turnip|rutabaga|aubergine|eggplant"
-                + "|broccoli|cauliflower|peas|corn kernels|sweet corn|asparagus|chard|rocket|courgette|tomato"
-                + "|cherry tomatoes|green olives|black olives|kalamata olives"
-                + "|radishes|fennel bulb",
-            "chopped vegetables"
-        ),
-        ("~dried mushrooms|~dried porcini|~porcini", "dried vegetables"),
-        (
-            "pepperoni|prosciutto|speck|parma ham|serrano ham|nduja|minced beef|minced meat|ground beef"
-                + "|cooked chicken|chicken|pulled pork|turkey|crackling|cooked ham|smoked bacon|smoked ham"
-                + "|streaky bacon",
-            "bacon"
-        ),
-        ("soda|bicarbonate of soda|bicarb|bicarb soda|bicarbonate soda|bicarbonate", "baking soda"),
+        .. WordFile
+            .Lines("shelf")
+            .SelectMany(line => line.To.Split('|', StringSplitOptions.TrimEntries).Select(word => (word, line.From))),
     ];
 
     // Names of many things: one of them keeps the baker's own word, and is reckoned like them.
@@ -814,7 +535,7 @@ public static class Ingredients
     private const string Raw = "raw ";
 
     private static readonly Lazy<FrozenSet<string>> EveryWord = new(() =>
-        All.Select(i => i.Name).Concat(Words.SelectMany(w => w.Words.Split('|'))).Select(Phrase.Of).ToFrozenSet()
+        All.Select(i => i.Name).Concat(Words.Select(w => w.Word)).Select(Phrase.Of).ToFrozenSet()
     );
 
     /// <summary>Whether the shelf has something that goes by these words.</summary>

@@ -104,6 +104,11 @@ public static partial class LineReading
     {
         if (language.IsEuropean && pantry.Cups == CupSize.Us)
             pantry = pantry with { Cups = CupSize.Metric };
+        if (Region().Match(line) is { Success: true } region)
+        {
+            pantry = pantry with { Cups = CupsOf(region.Groups["whose"].Value) };
+            line = Region().Replace(line, " ");
+        }
         var (quoted, rest) = Quoted(Composed.Of(line));
         var put = language.Put(LineText.Tidied(rest));
         var english = RecipeLanguage.English.Put(put.Text).Text;
@@ -111,13 +116,26 @@ public static partial class LineReading
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
         foreach (var item in LineGrammar.Read(text).SelectMany(i => SeveralInOne.Of(i, pantry)))
             Add(item, rows);
-        if (rows.Count > 0 && LabelOf(text) is { } label)
+        // "Butter: 40 g, soft" is butter, and no heading.
+        if (rows.Count > 0 && LabelOf(text) is { } label && pantry.Find(label)?.Name != rows[0].Ingredient)
             ForAll(rows, label);
         if (IsBath(rows, text))
             AllFor(Use.Bath, rows);
         else if (IsEggWash(rows) && Beaten().IsMatch(english))
             AllFor(Use.Wash, rows);
+        else if (rows is [{ Use: Use.Dough, Ingredient: "icing sugar" }, { Use: Use.Dough, Role: Role.Liquid }])
+            AllFor(Use.Topping, rows);
         return rows.ToImmutable();
+
+        // "¼ pint milk (imperial)", "1 Australian tablespoon": whatever the kitchen has.
+        static CupSize CupsOf(string whose) =>
+            whose.ToLowerInvariant() switch
+            {
+                "us" or "american" => CupSize.Us,
+                "metric" => CupSize.Metric,
+                "australian" => CupSize.Australian,
+                _ => CupSize.Imperial,
+            };
 
         // "2 yolks for brushing, with 2 tbsp milk": the milk is brushed on too.
         bool IsInTheWash(ReadRow row, ImmutableArray<ReadRow>.Builder before) =>
@@ -137,16 +155,17 @@ public static partial class LineReading
                 MoreOfTheSame(before, more, said with { Use = UseOf(said.Use, before[^1].Role, true, item.Words) }, pantry);
                 return;
             }
-            var row = Row(item, quoted ?? words, words, aside, quoted, put.Said, pantry);
+            var row = Row(item, quoted ?? words, words, aside, quoted, put, pantry, language);
+            var meant =
+                UseOf(said.Use, row.Role, item.Amount is not null, item.Words)
+                ?? (IsInTheWash(row, before) ? before[^1].Use : Use.Dough);
             row = row with
             {
-                Use =
-                    UseOf(said.Use, row.Role, item.Amount is not null, item.Words)
-                    ?? (IsInTheWash(row, before) ? before[^1].Use : Use.Dough),
+                Use = meant,
                 Moment = said.Moment,
                 IsOptional = said.IsOptional,
                 IsUntold = !row.Known && !Watched.In(row.Ingredient).IsTold,
-                IsToTaste = row.Mass is null && item.Amount is null && (said.Use is not (null or Use.Dough) || IsAsWanted(words)),
+                IsToTaste = row.Mass is null && item.Amount is null && (meant != Use.Dough || IsAsWanted(words)),
             };
             if (row.IsToTaste && AsMuchAsItTakes(row) is { } some)
                 row = row with { IsToTaste = false, Mass = some, Notes = [.. row.Notes, "as much as it takes"] };
@@ -177,11 +196,20 @@ public static partial class LineReading
             (Use.Topping, Pantry.Role.Liquid) when !isMeasured => Use.Wash,
             (Use.Topping, Pantry.Role.Egg) => Use.Wash,
             (Use.Topping, Pantry.Role.Flour) when !isMeasured && Says("sprinkling") => Use.Surface,
+            (null, Pantry.Role.Fat) when !isMeasured && Says("spray") => Use.Surface,
             (Use.Surface, Pantry.Role.Sugar) when Says("dusting") => Use.Topping,
             (Use.Surface, Pantry.Role.Other) when Says("rolling") => Use.Topping,
             _ => said,
         };
     }
+
+    [GeneratedRegex(
+        @"\(\s*(?<whose>imperial|UK|British|US|American|Australian|metric)(?:\s+(?:measures?|cups?|spoons?|pints?))?\s*\)"
+            + @"|\b(?<whose>imperial|UK|British|US|American|Australian|metric)\s+"
+            + @"(?=(?:fluid\s+|fl\.?\s+)?(?:cups?|pints?|quarts?|tablespoons?|tbsp|teaspoons?|tsp|ounces?|oz)\b)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Region();
 
     // "2 tsp cinnamon mixed with 50 g sugar, for the filling": both go there.
     [GeneratedRegex(@"\b(?:mixed|tossed|combined|stirred)\s+(?:together\s+)?with\b", RegexOptions.IgnoreCase)]
@@ -298,12 +326,13 @@ public static partial class LineReading
         string words,
         string aside,
         string? quoted,
-        ImmutableDictionary<string, string> said,
-        HouseholdPantry pantry
+        PutIntoEnglish put,
+        HouseholdPantry pantry,
+        RecipeLanguage language
     )
     {
         var found = quoted is null
-            ? Naming.Of(words, pantry)
+            ? Naming.Of(words, pantry, language)
             : new Identified(quoted, pantry.Known(quoted), pantry.Known(quoted), [], "");
         found = found with { Manner = [.. found.Manner, .. Phrase.Split(aside)] };
         var amount = item.Amount ?? NumberBehind(words, found);
@@ -321,7 +350,7 @@ public static partial class LineReading
             notes = [.. notes, $"brings {brings}"];
         return new(
             name.Trim(),
-            found.Ingredient?.Like ?? found.Ingredient?.Name ?? found.Name,
+            found.Ingredient?.Like ?? found.Ingredient?.Name ?? put.Back(found.Name),
             found.Ingredient is not null,
             role,
             weighed.Mass,
@@ -332,18 +361,18 @@ public static partial class LineReading
             string.Join(", ", new[] { found.Preparation, Shown(aside) }.Where(p => p.Length > 0))
         )
         {
-            Called = CalledOf(found, said, pantry),
+            Called = CalledOf(found, put, pantry),
             Instead = weighed.Instead,
         };
     }
 
     // The line's own word: of many things of one name, and of what another language calls otherwise.
-    private static string? CalledOf(Identified found, ImmutableDictionary<string, string> said, HouseholdPantry pantry)
+    private static string? CalledOf(Identified found, PutIntoEnglish put, HouseholdPantry pantry)
     {
         if (found.Ingredient is not { } known)
             return null;
-        var own = said.FirstOrDefault(s => pantry.Find(s.Key)?.Name == known.Name).Value;
-        return own ?? (known.Like is null ? null : known.Name);
+        var own = put.Said.FirstOrDefault(s => pantry.Find(s.Key)?.Name == known.Name).Value;
+        return own ?? (known.Like is null ? null : put.Back(known.Name));
     }
 
     // "water 320", "eggs x 2": a number behind a name is grams, or how many of what is counted.

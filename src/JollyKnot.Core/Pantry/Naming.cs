@@ -29,8 +29,8 @@ internal static class Naming
                     + "roasted pitted seedless raw cooked fried mashed scalded riced boiled",
                 "large medium small xl jumbo big free range organic local best quality unbleached bleached stoneground "
                     + "stone milled enriched pure natural",
-                "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active bubbly fed "
-                    + "plain strong pack packet sachet cube can tin jar carton tub size sized",
+                "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active bubbly fed fine frozen "
+                    + "plain strong pack packet sachet cube can tin jar carton tub glass bottle spoon spoonful handful size sized",
                 "alittle dusting greasing brushing glazing sprinkling topping filling rolling kneading rubbed optional "
                     + "preferably ideally homemade leftover day old thick thin runny clear liquid powdered without shell shells"
             )
@@ -45,10 +45,13 @@ internal static class Naming
         .Split(' ')
         .ToFrozenSet();
 
-    // What is made of a thing is another: hazelnut spread, onion powder, cocoa nibs.
-    private static readonly FrozenSet<string> MadeOfIt = (
-        "spread paste powder sauce extract essence flavouring flavoring nib granule puree purée curd jelly chutney mayonnaise "
-        + "vinegar liqueur soup cake biscuit cookie cracker pasta salad skin peel rind stalk"
+    // Behind a thing's name these tell its form; any other word makes another thing of it: hazelnut spread, chicken stock.
+    private static readonly FrozenSet<string> Forms = (
+        "leaf thread strand clove ball half halves chunk cube piece strip stick wedge slice floret heart kernel flake crumb bit "
+        + "shaving curl ring round segment stem sprig bunch head bulb needle pod grain mix blend style brand type kind tin "
+        + "fillet drop chip square block bar lump pearl bean steak breast tip on over under until while if as per or but not "
+        + "left see depending according up off out any only both just then so before after dissolved made bought kept cut torn "
+        + "split broken shell skin stone using use such because mine yours okay works fine"
     )
         .Split(' ')
         .ToFrozenSet();
@@ -75,15 +78,20 @@ internal static class Naming
     private static readonly ImmutableArray<string> Commas = [",", ";", " - ", " – "];
 
     // "butter, softened": the ingredient is what stands before the comma, unless only both together are one.
-    public static Identified Of(string words, HouseholdPantry pantry)
+    public static Identified Of(string words, HouseholdPantry pantry, RecipeLanguage? language = null)
     {
         var comma = Commas.Select(c => words.IndexOf(c, StringComparison.Ordinal)).Where(i => i >= 0).DefaultIfEmpty(-1).Min();
         var (before, after) = comma < 0 ? (words, "") : (words[..comma], words[(comma + 1)..].Trim(' ', '-', '–'));
-        var first = Match(before, pantry);
-        if (first.Ingredient is null && after.Length > 0 && Match(words, pantry) is { Ingredient: not null } both)
+        var first = Match(before, pantry, language);
+        if (first.Ingredient is null && after.Length > 0 && Match(words, pantry, language) is { Ingredient: not null } both)
             return both;
         // "flour, strong white".
-        if (after.Length > 0 && first.Ingredient is not null && pantry.Find($"{after} {before}") is { } turned)
+        if (
+            after.Length > 0
+            && first.Ingredient is { } one
+            && pantry.Find($"{after} {before}") is { } turned
+            && (turned.Like is null || turned.Like != one.Like)
+        )
             return first with { Name = turned.Name, Ingredient = turned, Like = turned };
         ImmutableArray<string> manner = [.. first.Manner, .. Phrase.Split(after)];
         var meant = first.Ingredient is { } named ? MadeOf(named, manner, pantry) ?? named : null;
@@ -141,7 +149,7 @@ internal static class Naming
     // Bakers' usage.
     private const double LeftByFrying = 2 / 3d;
 
-    private static Identified Match(string words, HouseholdPantry pantry)
+    private static Identified Match(string words, HouseholdPantry pantry, RecipeLanguage? language)
     {
         var all = Phrase
             .Split(words)
@@ -151,22 +159,25 @@ internal static class Naming
             return new(exact.Name, exact, exact, all, "");
         // "milk or water": the first of the two.
         var or = all.IndexOf("or");
-        if (or > 0 && Match(string.Join(' ', all[..or]), pantry) is { Ingredient: not null } oneOf)
+        if (or > 0 && Match(string.Join(' ', all[..or]), pantry, language) is { Ingredient: not null } oneOf)
             return oneOf with { Preparation = "or " + string.Join(' ', all[(or + 1)..]) };
 
         // "Artichokes in olive oil" are artichokes.
         var kept = all.ToList().FindIndex(LiesIn.Contains);
         if (kept > 0)
         {
-            var thing = Match(string.Join(' ', all[..kept]), pantry);
+            var thing = Match(string.Join(' ', all[..kept]), pantry, language);
             return thing with { Manner = all, Preparation = string.Join(' ', [thing.Preparation, .. all[kept..]]).Trim() };
         }
 
+        // "Huile de sésame" is an oil, "sesame oil" too.
+        var isHeadFirst = language?.IsHeadFirst == true;
         (int From, int To, Ingredient Found)? best = null;
         for (var from = 0; from < all.Length; from++)
             for (var to = Math.Min(all.Length, from + 5); to > from; to--)
                 if (
-                    (best is null || to - from >= best.Value.To - best.Value.From)
+                    all[to - 1] != "of"
+                    && (best is null || (!isHeadFirst && to - from >= best.Value.To - best.Value.From))
                     && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
                 )
                     best = (from, to, found);
@@ -205,13 +216,18 @@ internal static class Naming
             .ToList();
         var another =
             left.Count > 3
-            || (left.Count > 0 && b.To - b.From == 1 && Heads.Contains(Phrase.Singular(all[b.From])))
-            || (b.To < all.Length && MadeOfIt.Contains(Phrase.Singular(all[b.To])))
+            || (
+                left.Count > 0
+                && (b.To - b.From == 1 || language is { IsEuropean: true })
+                && Heads.Contains(Phrase.Singular(all[b.To - 1]))
+            )
+            || IsMadeOfIt(all, b.From, b.To, language)
             || left.Any(Otherwise.Contains)
             || (b.Found.Allergens.Contains("milk") && left.Any(OfPlants.Contains))
+            || (b.Found.Role == Role.Starter && all.Contains("dried"))
             || (
-                all.Contains("dried")
-                && b.Found is { Role: Role.Other, Water: > FreshFrom }
+                all.Any(w => w is "dried" or "powdered" or "dehydrated")
+                && b.Found is { Role: Role.Other or Role.Liquid, Water: > FreshFrom }
                 && pantry.Find($"dried {b.Found.Name}") is null
             );
         return new(
@@ -221,5 +237,23 @@ internal static class Naming
             all,
             string.Join(' ', all.Where((w, i) => (i < b.From || i >= b.To) && w.Length > 2 && w is not ("the" or "for" or "and")))
         );
+    }
+
+    // Whether the words beside a name make another thing of it: in English the one behind it, where names come first what they
+    // are the name of.
+    private static bool IsMadeOfIt(ImmutableArray<string> all, int from, int to, RecipeLanguage? language)
+    {
+        if (language is null or { IsEuropean: true, IsHeadFirst: false })
+            return false;
+        bool SaysHow(string word) =>
+            word.Length < 2
+            || Manner.Contains(word)
+            || Manner.Contains(Phrase.Singular(word))
+            || Forms.Contains(Phrase.Singular(word))
+            || word.EndsWith("ed", StringComparison.Ordinal)
+            || word.EndsWith("ly", StringComparison.Ordinal);
+        if (!language.IsHeadFirst)
+            return to < all.Length && !SaysHow(all[to]);
+        return all[..from].Any(w => !SaysHow(w)) || (to < all.Length - 1 && all[to] == "of" && !SaysHow(all[to + 1]));
     }
 }

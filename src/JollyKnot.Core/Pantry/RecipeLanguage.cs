@@ -10,7 +10,35 @@ namespace JollyKnot.Core.Pantry;
 /// <summary>A line in the words that the grammar knows.</summary>
 /// <param name="Text">The line, put into them.</param>
 /// <param name="Said">What stood for a name in the line itself, by the name that stands there now.</param>
-public sealed record PutIntoEnglish(string Text, ImmutableDictionary<string, string> Said);
+/// <param name="Own">Everything that was put into other words, in the order of the line.</param>
+public sealed record PutIntoEnglish(
+    string Text,
+    ImmutableDictionary<string, string> Said,
+    ImmutableArray<(string Put, string Own)> Own
+)
+{
+    /// <summary>Words of the text as the line itself has them.</summary>
+    /// <param name="words">A part of the text.</param>
+    public string Back(string words)
+    {
+        ArgumentNullException.ThrowIfNull(words);
+        foreach (var put in Own.GroupBy(o => o.Put, o => o.Own).Where(o => o.Key.Length > 0).OrderByDescending(o => o.Key.Length))
+        {
+            var whole = new Regex($@"(?<!\p{{L}}){Regex.Escape(put.Key)}(?!\p{{L}})(?<gap> ?)");
+            var own = put.ToList();
+            // What stands before the name was put, too: the last ones are the name's.
+            var at = Math.Max(0, own.Count - whole.Count(words));
+            words = whole.Replace(
+                words,
+                m =>
+                    own[Math.Min(at++, own.Count - 1)] is var said && said[^1] is '\'' or '’'
+                        ? said
+                        : said + m.Groups["gap"].Value
+            );
+        }
+        return words;
+    }
+}
 
 /// <summary>A language that recipes are written in.</summary>
 public sealed partial class RecipeLanguage
@@ -25,10 +53,9 @@ public sealed partial class RecipeLanguage
     private RecipeLanguage(string code)
     {
         Code = code;
-        var lines = Data($"{code}.txt").Where(l => l.Contains(" = ", StringComparison.Ordinal)).Select(l => l.Split(" = ", 2));
         var all = new Dictionary<string, string>();
-        foreach (var line in lines)
-            all[Key(line[0])] = line[1];
+        foreach (var (from, to) in WordFile.Lines(code))
+            all[Key(from)] = to == LeftOut ? "" : to;
         phrases = all.ToFrozenDictionary();
         longest = phrases
             .Keys.Select(p => p.Split(' '))
@@ -36,6 +63,9 @@ public sealed partial class RecipeLanguage
             .ToFrozenDictionary(p => p.Key, p => p.Max(words => words.Length));
         marks = phrases.Keys.SelectMany(p => p.Split(' ')).Where(w => w.Length > 3).ToFrozenSet();
     }
+
+    // What stands for a word that changes nothing.
+    private const string LeftOut = "_";
 
     /// <summary>English: what the others are put into.</summary>
     public static RecipeLanguage English { get; } = new("en");
@@ -48,6 +78,9 @@ public sealed partial class RecipeLanguage
 
     /// <summary>Whether cups and spoons are those of the rest of Europe, whatever the household has.</summary>
     public bool IsEuropean => this != English;
+
+    /// <summary>Whether a thing's name comes before what it is made of and how it is.</summary>
+    public bool IsHeadFirst => Code is "fr" or "es" or "it";
 
     /// <summary>The pantry's name for what goes by these words in any other language; null when nothing does.</summary>
     public static string? NameIn(string words) =>
@@ -71,7 +104,7 @@ public sealed partial class RecipeLanguage
 
     private static readonly FrozenSet<string> EnglishMarks = Ingredients
         .All.Select(i => i.Name)
-        .Concat(Ingredients.Words.SelectMany(w => w.Words.Split('|')).Select(w => w.TrimStart(Ingredients.KeepsItsWord)))
+        .Concat(Ingredients.Words.Select(w => w.Word.TrimStart(Ingredients.KeepsItsWord)))
         .SelectMany(n => n.Split(' '))
         .Concat("cup cups tbsp tsp teaspoon tablespoon the and for with until dough mix bake".Split(' '))
         .Where(w => w.Length > 2)
@@ -86,6 +119,7 @@ public sealed partial class RecipeLanguage
         var words = WordsOf(line);
         var text = new StringBuilder(line.Length);
         var said = ImmutableDictionary.CreateBuilder<string, string>();
+        var own = ImmutableArray.CreateBuilder<(string, string)>();
         var from = 0;
         for (var i = 0; i < words.Count;)
         {
@@ -101,11 +135,12 @@ public sealed partial class RecipeLanguage
             text.Append(line, from, first - from).Append(found);
             // A point behind an abbreviation belongs to it; an apostrophe behind an article too.
             from = end < line.Length && line[end] is '.' or '\'' or '’' ? end + 1 : end;
+            own.Add((found, line[first..(end < line.Length && line[end] == '.' ? end : from)]));
             if (from > end && (from == line.Length || line[from] != ' '))
                 text.Append(' ');
             i += count;
         }
-        return new(text.Append(line, from, line.Length - from).ToString(), said.ToImmutable());
+        return new(text.Append(line, from, line.Length - from).ToString(), said.ToImmutable(), own.ToImmutable());
     }
 
     private (int Count, string? Found) Longest(string line, List<Word> words, int at)
@@ -139,15 +174,6 @@ public sealed partial class RecipeLanguage
     }
 
     private static string Key(string words) => string.Join(' ', WordsOf(Composed.Of(words)).Select(w => w.Folded));
-
-    private static List<string> Data(string name)
-    {
-        using var stream =
-            typeof(RecipeLanguage).Assembly.GetManifestResourceStream($"languages.{name}")
-            ?? throw new InvalidOperationException($"The words of {name} are missing.");
-        using var reader = new StreamReader(stream);
-        return reader.ReadToEnd().Split('\n').Where(l => l.Length > 0 && l[0] != '#').ToList();
-    }
 
     [GeneratedRegex(@"\p{L}[\p{L}\p{M}]*|\p{N}+")]
     private static partial Regex Words();
