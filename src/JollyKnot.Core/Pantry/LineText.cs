@@ -31,6 +31,8 @@ internal static partial class LineText
         line = PacketOfYeast().Replace(line, "${count} 0.25 ");
         line = Packed()
             .Replace(line, m => $"{CountOf(m.Groups["count"].Value)} x {m.Groups["size"].Value} {m.Groups["unit"].Value} ");
+        line = CountInBrackets().Replace(line, "${count} ${name}");
+        line = UseThenAmount().Replace(line, "${amount} ${name}, plus more ${use}");
         line = Between().Replace(line, "${from} - ");
         line = GradeInBrackets().Replace(line, " ${grade}");
         line = HalfAWord().Replace(line, "${tail}");
@@ -66,7 +68,9 @@ internal static partial class LineText
     private static partial Regex MilkOfACheese();
 
     // "300 ml water (about 40C)".
-    [GeneratedRegex(@"\(\s*(?:about|around|approx\.?|at|roughly|~)?\s*\d{2,3}\s*°?\s*[CF]\b[^()]*\)")]
+    [GeneratedRegex(
+        @"\(\s*(?:about|around|approx\.?|at|roughly|~)?\s*\d{2,3}\s*°?\s*[CF]\b[^()]*\)|,?\s*\bat\s+(?:about\s+)?\d{2,3}\s*°?\s*[CF]\b"
+    )]
     private static partial Regex HowWarm();
 
     // "2 tsp salt (1 tsp if using table salt)": which of them it is, is asked.
@@ -127,6 +131,17 @@ internal static partial class LineText
             "four" => "4",
             _ => word,
         };
+
+    // "butter, for greasing, plus 25 g": these are the dough's.
+    [GeneratedRegex(
+        @"^\s*(?<name>\p{L}[\p{L} ]{2,40}),?\s+(?<use>for\s[\p{L} ]{3,30}),?\s+(?:plus|\+)\s+(?<amount>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\s?\p{L}{1,11})\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex UseThenAmount();
+
+    // "eggs (2)".
+    [GeneratedRegex(@"^\s*(?<name>(?:\p{L}+\s)*eggs?(?:\s\p{L}+)?)\s*\((?<count>\d{1,2})\)\s*$", RegexOptions.IgnoreCase)]
+    private static partial Regex CountInBrackets();
 
     // "between 320 and 340 ml".
     [GeneratedRegex(
@@ -255,7 +270,7 @@ internal static partial class LineText
     [GeneratedRegex(
         @"^\s*(?<all>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\s*(?:g|kg|ml|cl|dl|l|oz|cups?|tbsp|tsp)?)"
             + @"(?:\s*/\s*[\d½¼¾⅓⅔][^/,;()]{0,8}(?:oz|lb|ml|g|cups?))?\s+(?:of\s+)?"
-            + @"(?<name>\p{L}[\p{L}'’ ,-]{1,50}?)\s*(?:\([^()]*\)\s*)?"
+            + @"(?<name>\p{L}[\p{L}'’ ,-]{1,50}?)\s*(?:\([^()]*\)\s*)?(?:,\s*(?:lightly\s+)?\p{L}+(?=,))?"
             + @"(?:[-–,;(]\s*(?:of which|of them|including|incl\.?|keep(?:ing)?|reserv(?:e|ing)|sav(?:e|ing))\s+|\(\s*(?=\d))"
             + @"(?<part>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*(?:\s*(?:g|ml|cl|oz|cups?|tbsp|tsp)\b)?)\s*(?<yolk>(?:egg )?yolks?\s+)?"
             + @"(?:(?:melted|softened|beaten|grated|chopped)\s+)?"
@@ -273,6 +288,9 @@ internal static partial class LineText
             m.Groups["part"].Value,
             m.Groups["use"].Value
         );
+        // How much of an egg a spoon is, nobody reckons.
+        if (!all.Any(char.IsLetter) && part.Any(char.IsLetter))
+            return m.Value;
         part = InUnitOf(new([.. all.Where(char.IsLetter)]), part);
         var left = int.TryParse(all, out var of) && int.TryParse(part, out var some) ? $"{of - some}" : $"{all} less {part}";
         var less = $"{left} {name} plus ";

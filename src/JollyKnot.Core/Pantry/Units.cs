@@ -116,6 +116,7 @@ public sealed record Unit(
         yield return ("pinch pinches", House("pinch", .31));
         yield return ("dash dashes", House("dash", .62, guess: true));
         yield return ("splash splashes drizzle glug", House("splash", 14.79, 15, guess: true));
+        yield return ("shot shots", House("shot", 30, guess: true));
         yield return ("handful handfuls", House("handful", 60, guess: true));
         yield return ("knob knobs", new("knob", UnitKind.Mass, Measures.Mass.FromGrams(15), IsGuess: true));
         yield return (

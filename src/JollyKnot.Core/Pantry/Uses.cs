@@ -118,7 +118,7 @@ public static partial class Uses
     );
 
     private static readonly Regex SomeOfIt = new(
-        @"[,;(]?\s*\b(?:of which|of them|including)\b.*$",
+        @"[,;(]?\s*\b(?:of which|of them|including|reserv(?:e|ing)|sav(?:e|ing)|keep(?:ing)?|set(?:ting)? aside)\b.*$",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking
     );
 
