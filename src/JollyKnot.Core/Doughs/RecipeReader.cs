@@ -273,7 +273,15 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             .Where(l => l.Rows.Length > 0);
 
     // What a row says of itself comes before what its heading says.
-    private static Use InSection(ReadRow row, Section section) => row.Use != Use.Dough ? row.Use : section.Use ?? Use.Dough;
+    private static Use InSection(ReadRow row, Section section) =>
+        row.Use != Use.Dough ? row.Use
+        : section is { Use: Use.Wash, Work: null } && IsStrewn(row.Ingredient) ? Use.Topping
+        : section.Use ?? Use.Dough;
+
+    // What no brush takes goes on top, whatever its heading says.
+    private static bool IsStrewn(string ingredient) =>
+        ingredient is "pearl sugar" or "chopped nuts" or "hard cheese" or "rolled oats" or "coarse salt" or "coarse sea salt"
+        || ingredient.EndsWith(" seeds", StringComparison.Ordinal);
 
     private static PartKind? KindOf(Use use) =>
         use switch

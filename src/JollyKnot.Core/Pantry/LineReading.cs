@@ -114,6 +114,7 @@ public static partial class LineReading
         var english = RecipeLanguage.English.Put(put.Text).Text;
         var text = LineText.InTwo(english);
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
+        Amount? spoken = null;
         foreach (var item in LineGrammar.Read(text).SelectMany(i => SeveralInOne.Of(i, pantry)))
             Add(item, rows);
         // "Butter: 40 g, soft" is butter, and no heading.
@@ -152,13 +153,17 @@ public static partial class LineReading
                 words = Container().Replace(words, "");
             if (before.Count > 0 && item.Amount is { } more && quoted is null && IsOfTheSame(words, pantry))
             {
+                more = InUnitOf(more, spoken);
                 MoreOfTheSame(before, more, said with { Use = UseOf(said.Use, before[^1].Role, true, item.Words) }, pantry);
                 return;
             }
+            spoken = item.Amount ?? spoken;
             var row = Row(item, quoted ?? words, words, aside, quoted, put, pantry, language);
             var meant =
-                UseOf(said.Use, row.Role, item.Amount is not null, item.Words)
-                ?? (IsInTheWash(row, before) ? before[^1].Use : Use.Dough);
+                !row.Known && item.Amount is null && Tool().IsMatch(words)
+                    ? Use.Serving
+                    : UseOf(said.Use, row.Role, item.Amount is not null, item.Words)
+                        ?? (IsInTheWash(row, before) ? before[^1].Use : Use.Dough);
             row = row with
             {
                 Use = meant,
@@ -226,6 +231,14 @@ public static partial class LineReading
         RegexOptions.IgnoreCase
     )]
     private static partial Regex OfBoth();
+
+    // What stands among the ingredients, and is none.
+    [GeneratedRegex(
+        @"^(?:(?:baking |greaseproof |parchment |cling|aluminium |kitchen |tin|bamboo |wooden )?(?:parchment|paper|film|foil|string|twine|skewers?)"
+            + @"|Backpapier|Alufolie|Frischhaltefolie|papier (?:de )?cuisson|papel (?:de |of )?(?:horno|hornear)|carta (?:da )?forno)\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Tool();
 
     // "1 jar of pesto" is pesto.
     [GeneratedRegex(
@@ -297,6 +310,15 @@ public static partial class LineReading
         Phrase.Of(words).Length == 0 || (Phrase.Split(words).All(Naming.Manner.Contains) && pantry.Find(words) is null);
 
     private static bool IsBrushedOn(Role? role) => role is Role.Egg or Role.Liquid or Role.Fat or Role.Sugar;
+
+    // "3 tbsp sunflower seeds, plus 1 for the top": of spoons, too.
+    private static Amount InUnitOf(Amount more, Amount? first) =>
+        more.Sum is [{ Unit.Kind: UnitKind.Piece } count] && first is { Sum: [{ Unit.Kind: UnitKind.Volume } spoons] }
+            ? more with
+            {
+                Sum = [count with { Unit = spoons.Unit }],
+            }
+            : more;
 
     // "2 tbsp sugar plus 1 tsp" adds up; "4 eggs + 1 for brushing" is another egg for something else.
     private static void MoreOfTheSame(ImmutableArray<ReadRow>.Builder before, Amount more, SaidUse said, HouseholdPantry pantry)

@@ -12,6 +12,7 @@ internal static partial class LineText
     {
         line = LetterForOne().Replace(line, "1/");
         line = NakedPoint().Replace(line, "0.");
+        line = PartOfAPack().Replace(line, "$1 x ${size} ");
         line = PartOfA().Replace(line, "$1 ");
         line = Thousands().Replace(line, "$1$2");
         line = NameAndNumber().Replace(line, "$1 $2");
@@ -151,7 +152,10 @@ internal static partial class LineText
     private static partial Regex Between();
 
     // "flour (type 550)": the grade is a part of the name.
-    [GeneratedRegex(@"\s*\(\s*(?<grade>(?:type|typ|tipo|t|w)[\s.]*\d{1,4})\s*\)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\s*\(\s*(?<grade>(?:weizen(?:mehl)?\s+(?:type\s*)?|type|typ|tipo|t|w)[\s.]*\d{1,4})\s*\)",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex GradeInBrackets();
 
     // "Sonnenblumen-, Lein- und Kürbiskerne": each hyphen stands for the end of the last word.
@@ -166,12 +170,16 @@ internal static partial class LineText
     public static string InTwo(string text)
     {
         text = WithALittle().Replace(text, "with 1 splash of ");
+        text = PerLitre().Replace(text, " for boiling");
         text = InSomeWater().Replace(text, ", soaked");
         text = FriedIn().Replace(text, "${how} plus ");
         text = InSomeOfTheSame().Replace(text, ", ${how}");
         text = DissolvedIn().Replace(text, "and ");
         text = PlusInBrackets().Replace(text, "${amount} ${name}${line} plus ${more}");
         text = EachItsUse().Replace(text, m => $"{Part(m, "one", "use")} plus {Part(m, "other", "otherUse")}");
+        text = HalfEach()
+            .Replace(text, m => $"{Half(m)} {m.Groups["name"]} plus {Half(m)} {m.Groups["name"]} for {m.Groups["use"]}");
+        text = SomeInTheDough().Replace(text, "${one} ${name} plus ${other} ${name} ${use}");
         text = KeptBack().Replace(text, InTwoParts);
         text = SomeForElse().Replace(text, SoMuchLess);
         text = HalfAndHalf().Replace(text, m => $"{Half(m)} {m.Groups["one"]} flour plus {Half(m)} {m.Groups["other"]} flour");
@@ -238,6 +246,23 @@ internal static partial class LineText
         $"{InUnitOf(m.Groups["unit"].Value, m.Groups[amount].Value)} {m.Groups["name"]} {m.Groups[use]}";
 
     private static string InUnitOf(string unit, string amount) => amount.Any(char.IsLetter) ? amount : $"{amount} {unit}";
+
+    // "50 g cheddar, half in the dough, half on top".
+    [GeneratedRegex(
+        @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?)\s*[-–,;(:]\s*"
+            + @"half\s+(?:of\s+it\s+)?(?:in|into|for|through)\s+the\s+dough\s*(?:,|;|\band\b)+\s*(?:the\s+other\s+)?"
+            + @"(?:half|the rest)\s+(?:on|for|over)\s+(?:the\s+)?(?<use>top\w*)\b.*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex HalfEach();
+
+    // "2 tbsp sunflower seeds for the dough, 2 tbsp for sprinkling".
+    [GeneratedRegex(
+        @"^\s*(?<one>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\p{L}{1,11})\s+(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?),?\s+for\s+the\s+dough\s*"
+            + @"(?:,|;|\+|\band\b|\bplus\b)+\s*(?<other>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\p{L}{1,11})\s+(?<use>(?:for|to)\s[^,;()]+)$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex SomeInTheDough();
 
     // "75 g cheddar, grated - keep a third back for the top".
     [GeneratedRegex(
@@ -343,6 +368,13 @@ internal static partial class LineText
     [GeneratedRegex(@"\bwith\s+alittle\s+(?:of\s+)?(?=(?:\p{L}+\s+)?(?:milk|water|cream)\b)", RegexOptions.IgnoreCase)]
     private static partial Regex WithALittle();
 
+    // "1 tbsp baking soda for each litre of water".
+    [GeneratedRegex(
+        @"[,\s]+(?:for|to|per)\s+(?:each\s+|every\s+|a\s+|the\s+)?(?:lit(?:re|er)|l)\s+(?:of\s+)?water\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex PerLitre();
+
     // "raisins soaked in warm water": how they are, not how much water the dough gets.
     [GeneratedRegex(
         @"[,\s]+soaked\s+(?:overnight\s+)?in\s+(?:(?:luke)?(?:warm|hot|cold|boiling)\s+)?water"
@@ -392,7 +424,14 @@ internal static partial class LineText
     [GeneratedRegex(@"([½¼¾⅓⅔⅛]|\d/\d)\s+an?\s+", RegexOptions.IgnoreCase)]
     private static partial Regex PartOfA();
 
-    [GeneratedRegex(@"(?<!\d)(\d{1,2})[\u2009\u202f\u00a0 ](\d{3})(?=\s*(?:g|ml|gr|gram|grams|grammes)\b)")]
+    // "1/2 a 400 g tin".
+    [GeneratedRegex(
+        @"([½¼¾⅓⅔⅛]|\d/\d)\s+(?:of\s+)?an?\s+(?=\d+\s?(?:g|ml|oz)\b)(?<size>\d+\s?(?:g|ml|oz))\s+(?:tin|can|jar|tub|carton|pack|packet|bag)s?\s+(?:of\s+)?",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex PartOfAPack();
+
+    [GeneratedRegex(@"(?<![\d/])(\d{1,2})[\u2009\u202f\u00a0 ](\d{3})(?=\s*(?:g|ml|gr|gram|grams|grammes)\b)")]
     private static partial Regex Thousands();
 
     [GeneratedRegex(@"^(\p{L}[^:\d]*):\s*(\d+(?:[.,]\d+)?)\s*$")]

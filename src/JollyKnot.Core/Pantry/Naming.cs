@@ -71,8 +71,8 @@ internal static class Naming
         .Split(' ')
         .ToFrozenSet();
 
-    // Behind these stands what it lies in, not what it is.
-    private static readonly FrozenSet<string> LiesIn = "in dans en sott".Split(' ').ToFrozenSet();
+    // Behind these stands what it lies in or is for, not what it is.
+    private static readonly FrozenSet<string> LiesIn = "in dans en sott for".Split(' ').ToFrozenSet();
 
     // Behind these stands how it is, not what it is.
     private static readonly ImmutableArray<string> Commas = [",", ";", " - ", " – "];

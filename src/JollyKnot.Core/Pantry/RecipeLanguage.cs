@@ -24,7 +24,7 @@ public sealed record PutIntoEnglish(
         ArgumentNullException.ThrowIfNull(words);
         foreach (var put in Own.GroupBy(o => o.Put, o => o.Own).Where(o => o.Key.Length > 0).OrderByDescending(o => o.Key.Length))
         {
-            var whole = new Regex($@"(?<!\p{{L}}){Regex.Escape(put.Key)}(?!\p{{L}})(?<gap> ?)");
+            var whole = new Regex($@"(?<!\p{{L}}){Regex.Escape(put.Key.TrimEnd('s'))}s?(?!\p{{L}})(?<gap> ?)");
             var own = put.ToList();
             // What stands before the name was put, too: the last ones are the name's.
             var at = Math.Max(0, own.Count - whole.Count(words));

@@ -38,8 +38,8 @@ internal static partial class SeveralInOne
 
     // "1 tsp fine salt, plus flaky salt to finish": the second is as much as one likes.
     [GeneratedRegex(
-        @"^(?<one>[^+]+?),?\s+(?:plus|\+)\s+(?!(?:some\s+|alittle\s+|a bit\s+)?(?:more|extra)\b|alittle\b|some\b)"
-            + @"(?<name>\p{L}[\p{L} -]{2,40}?)\s+(?<use>(?:for|to)\s.+)$",
+        @"^(?<one>[^+]+?),?\s+(?:plus|\+)\s+(?!(?:some\s+|alittle\s+|a bit\s+)?(?:more|extra)\b|(?:alittle|some)\s+(?:for|to|as|if|on|in)\b)"
+            + @"(?:alittle\s+|some\s+)?(?:of\s+)?(?<name>\p{L}[\p{L} -]{2,40}?)\s+(?<use>(?:for|to)\s.+)$",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex AndElse();

@@ -86,7 +86,7 @@ public static partial class Uses
             "topping|toppings|top|tops|sprinkling|sprinkle|finishing|finish|decorating|decoration|decorate|garnish|scattering|"
                 + "scatter|crust|icing|frosting|drizzle|drizzling|crumble|streusel|coating|coat|rolling in|sprinkling over"
         ),
-        (Use.Wash, "wash|egg wash|eggwash|brushing|brush|glazing|glaze|milk wash|brush on top|brush over"),
+        (Use.Wash, "seal|sealing|wash|egg wash|eggwash|brushing|brush|glazing|glaze|milk wash|brush on top|brush over"),
         (
             Use.Bath,
             "bath|dip|dipping|boil|boiling|poaching|poach|soda bath|boiling bath|water bath|pot|poaching liquid|dipping bath"
@@ -124,6 +124,7 @@ public static partial class Uses
 
     private static readonly Regex Optionally = new(
         @"[(,]?\s*\b(?:optional(?:ly)?|if you like|if liked|if desired|(?:only )?if (?:needed|necessary|required)|"
+            + @"(?:only )?if (?:too )?(?:dry|stiff|sticky|wet)|"
             + @"(?:only )?if (?:it|(?:the )?dough) (?:needs it|(?:is|looks|seems|feels) "
             + @"(?:too )?(?:dry|stiff|wet|sticky)))\b\s*[):]?",
         RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.NonBacktracking

@@ -82,8 +82,8 @@ internal static class Weighing
                 : null;
             var off = new[] { one, other, imperial ?? one, australian ?? one }.Min(m => Math.Abs(m / mass.Mass - 1));
             notes.Add(Text($"{Print(sum)} would be {one.Grams:0.#} g: {(off <= Agrees ? "agrees" : "differs")}"));
-            // A knob is as large as its grams say.
-            if (off > Asked && !sum.Any(m => m.Unit.IsGuess))
+            // A knob, and an onion, is as large as its grams say.
+            if (off > Asked && !sum.Any(m => m.Unit.IsGuess || m.Unit.Kind == UnitKind.Piece))
                 instead ??= one;
         }
         return new(mass.Mass, mass.Other, notes.ToImmutable(), instead);
