@@ -31,7 +31,15 @@ public sealed record HouseholdPantry(
     /// <summary>The most own ingredients and own words.</summary>
     public const int MostOwn = 500;
 
-    private readonly Lazy<Dictionary<string, Ingredient>> byPhrase = new(() => Index(Own, Learned));
+    // What names were made of, and the names: a copy with other cups has the same.
+    private sealed record Named(
+        ImmutableArray<Ingredient> Own,
+        ImmutableDictionary<string, string> Learned,
+        Dictionary<string, Ingredient> ByPhrase,
+        HashSet<string> FirstWords
+    );
+
+    private Named? named;
 
     /// <summary>The shelf everybody has, US cups, spooned.</summary>
     public static HouseholdPantry Plain { get; } =
@@ -43,12 +51,8 @@ public sealed record HouseholdPantry(
             ImmutableDictionary<string, Price>.Empty
         );
 
-    /// <summary>Copies what is decided; what follows from it is made anew.</summary>
-    private HouseholdPantry(HouseholdPantry from)
-    {
-        (Habit, Cups, Own, Learned, Prices) = (from.Habit, from.Cups, from.Own, from.Learned, from.Prices);
-        byPhrase = new(() => Index(Own, Learned));
-    }
+    private Named Names =>
+        named is { } known && known.Own == Own && known.Learned == Learned ? known : named = Index(Own, Learned);
 
     /// <summary>The household's cup.</summary>
     [JsonIgnore]
@@ -63,7 +67,13 @@ public sealed record HouseholdPantry(
 
     /// <summary>The ingredient that goes by exactly these words, or null. Case, plural and order of blanks do not
     /// matter.</summary>
-    public Ingredient? Find(string words) => words is null ? null : byPhrase.Value.GetValueOrDefault(Phrase.Of(words));
+    public Ingredient? Find(string words) => words is null ? null : FindPhrase(Phrase.Of(words));
+
+    // The same of words that are a phrase already.
+    internal Ingredient? FindPhrase(string phrase) => Names.ByPhrase.GetValueOrDefault(phrase);
+
+    // Whether any name begins with this word of a phrase.
+    internal bool Begins(string word) => Names.FirstWords.Contains(word);
 
     /// <summary>What goes by these words here, or in another language that recipes are read in; then it keeps that
     /// name.</summary>
@@ -112,10 +122,7 @@ public sealed record HouseholdPantry(
             }
             : ingredient;
 
-    private static Dictionary<string, Ingredient> Index(
-        ImmutableArray<Ingredient> own,
-        ImmutableDictionary<string, string> learned
-    )
+    private static Named Index(ImmutableArray<Ingredient> own, ImmutableDictionary<string, string> learned)
     {
         var index = new Dictionary<string, Ingredient>();
         foreach (var ingredient in Ingredients.All.Concat(own))
@@ -126,7 +133,7 @@ public sealed record HouseholdPantry(
         foreach (var (phrase, name) in learned)
             if (names.TryGetValue(Phrase.Of(name), out var meant))
                 index[phrase] = meant;
-        return index;
+        return new(own, learned, index, [.. index.Keys.Select(k => k.Split(' ')[0])]);
     }
 }
 

@@ -172,13 +172,14 @@ internal static class Naming
 
         // "Huile de sésame" is an oil, "sesame oil" too.
         var isHeadFirst = language?.IsHeadFirst == true;
+        ImmutableArray<string> phrase = [.. all.Select(Phrase.Singular)];
         (int From, int To, Ingredient Found)? best = null;
         for (var from = 0; from < all.Length; from++)
-            for (var to = Math.Min(all.Length, from + 5); to > from; to--)
+            for (var to = pantry.Begins(phrase[from]) ? Math.Min(all.Length, from + 5) : from; to > from; to--)
                 if (
                     all[to - 1] != "of"
                     && (best is null || (!isHeadFirst && to - from >= best.Value.To - best.Value.From))
-                    && pantry.Find(string.Join(' ', all[from..to].Where(w => w != "of"))) is { } found
+                    && pantry.FindPhrase(string.Join(' ', phrase[from..to].Where(w => w != "of"))) is { } found
                 )
                     best = (from, to, found);
         // Words of manner may stand between: "strong organic white flour".
