@@ -21,10 +21,19 @@ internal static partial class MethodFigures
             .Where(h => h.Heat is not null)
             .Select(h => new ToldHeat(h.Heat!.Value, IsForFan(sentence, h.Match)))
             .ToList();
+        // "200C (180 fan)": the other figure is the fan's.
+        var isOther = Figures()
+            .Matches(sentence)
+            .Any(m => !Heats().Matches(sentence).Any(h => Holds(h, m)) && IsForFan(sentence, m));
         if (told is [var only])
-            return only with { WithFan = MethodWords.In("fan", sentence) is not null };
+            return only with { WithFan = !isOther && MethodWords.In("fan", sentence) is not null };
         return told.Find(h => !h.WithFan) ?? told.FirstOrDefault();
     }
+
+    private static bool Holds(Match heat, Match figure) => figure.Index >= heat.Index && figure.Index < heat.Index + heat.Length;
+
+    [GeneratedRegex(@"\b(?:1[1-9]\d|2\d\d)\b")]
+    private static partial Regex Figures();
 
     // "160C fan", "160 °C (fan)", "fan 160".
     private static bool IsForFan(string sentence, Match heat) =>
@@ -176,14 +185,15 @@ internal static partial class MethodFigures
         + @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
         + @"(?<halfhour>half an hour|halbe stunde|demi-heure|media hora|mezz['’]ora)|"
         + @"(?<from>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?|[½¼¾]|"
-        + @"(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
+        + @"\b(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|eighteen|"
         + @"twenty|an(?= hour)|\b(?:"
         + OtherWords
         + @")(?=\s|['’])))['’]?"
         + @"(?:\s*(?:-|–|to|or|bis|à|a)\s*(?<to>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?))?\s*"
         + @"(?:(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora)\b\.?"
         + @"(?:\s+(?<half>and a half|e mezza|y media|et demie)\b|"
-        + @"\s*(?:(?:and|und|et|y|e)\s+)?(?<more>[1-5]?\d)\s*(?:minutes?|minuten|minutos|minuti|mins?)\b)?|"
+        + @"\s*(?:(?:and|und|et|y|e)\s+)?(?<more>[1-5]?\d)\s*(?:minutes?|minuten|minutos|minuti|mins?)\b|"
+        + @"(?:(?<=\bh|\dh)\s?|\s+(?:y|et|e)\s+)(?<more>[0-5]\d)\b(?!\s*(?:g|ml|°|º|%|[x×,.]\d)))?|"
         + @"(?<unit>minutes?|minuten|minutos|minuti|mins?|seconds?|secs?|sekunden|secondes|segundos|secondi|s)\b)";
 
     [GeneratedRegex(TimesTold, RegexOptions.IgnoreCase)]
@@ -196,6 +206,10 @@ internal static partial class MethodFigures
         + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
         + @"(?!\s*(?:[-–]\s*\d+\s*)?(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|"
         + @"person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
+        + @"(?:cut|divide|split|shape)\s+(?:\w+ ){0,2}in\s+(?<n>\d{1,2})\b(?!\s*(?:min|cm|g\b))|"
+        + @"(?:dividir|dividere|diviser|partager|formar|formare|façonner|couper|cortar|tagliare)\s+(?:la masa |l['’]impasto |la pâte |le pâton )?"
+        + @"(?:en|in)\s+(?<n>\d{1,2})\b(?!\s*(?:min|cm|g\b))|"
+        + @"\bin\s+(?<n>\d{1,2})\s+(?:\w+\s+){0,2}(?:stücke|teile|teiglinge|portionen|kugeln)\b|"
         + @"(?<![x×/\d]\s?)(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf(?! (?:tin|pan))|pieces|"
         + @"balls|batons|knots|flatbreads|"
         + @"brötchen|stück|brezeln|panini|pains|panecillos)\b";

@@ -364,12 +364,14 @@ public static partial class MethodReading
             .OrderBy(t => t.Index)
             .ToList();
         int TurnsBefore(int at) => turns.Count + turned.Count(t => t.Index < at);
-        if (plan.Heat is null && MethodFigures.HeatIn(sentence) is { } told)
-            plan = plan with { Heat = told.Heat, WithFan = told.WithFan };
+        if (plan.Heat is null && MethodFigures.HeatIn(sentence) is { } heat)
+            plan = plan with { Heat = heat.Heat, WithFan = heat.WithFan };
         plan = plan with { Pan = plan.Pan ?? PanIn(sentence) };
-        foreach (var (at, lasts) in MethodFigures.TimesIn(sentence))
+        foreach (var (at, told) in MethodFigures.TimesIn(sentence))
         {
-            plan = DoingBefore(sentence, at) switch
+            // "2 minutes a side" are four.
+            var lasts = ASide().IsMatch(sentence[at..]) && IsOnAGriddle(plan) ? new Lasts(told.From * 2, told.To * 2) : told;
+            plan = DoingBefore(sentence, at, IsHot(plan)) switch
             {
                 "cycling" when plan.Program is null && lasts.From >= ShortestCycle && lasts.To <= LongestCycle => plan with
                 {
@@ -382,7 +384,7 @@ public static partial class MethodReading
                 _ => plan,
             };
             if (
-                DoingBefore(sentence, at) is ("proofing" or "resting") and var waiting
+                DoingBefore(sentence, at, IsHot(plan)) is ("proofing" or "resting") and var waiting
                 && plan.Bake is null
                 && MethodWords.In("froth", sentence) is null
             )
@@ -391,6 +393,18 @@ public static partial class MethodReading
         turns.AddRange(turned.Select(t => t.Doing));
         return plan;
     }
+
+    // What is cooked from here on is the bread.
+    private static bool IsHot(RecipePlan plan) => plan.Heat is not null || IsOnAGriddle(plan);
+
+    private static bool IsOnAGriddle(RecipePlan plan) => plan.FamilyId is "griddle-round" or "griddle-flatbread";
+
+    [GeneratedRegex(
+        @"^[^.;]{0,40}\b(?:a|per|each|on each|every|the first|je|pro|auf jeder|von jeder|de chaque|par|por|por cada|per|su ogni|da ogni)\s+"
+            + @"(?:sides?|seite|côtés?|lados?|lato)\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex ASide();
 
     // A start and a rest: the oven is turned to another heat, and it bakes on.
     private static Temperature? NextHeat(string sentence, RecipePlan plan)
@@ -439,7 +453,7 @@ public static partial class MethodReading
 
     // The nearest verb before the number in its own clause, else the first behind it there: some languages end with the verb. In
     // a clause without one, the nearest before in the whole sentence, else the first behind.
-    private static string DoingBefore(string sentence, int at)
+    private static string DoingBefore(string sentence, int at, bool isHeated)
     {
         var found = MethodWords
             .Kind("doing")
@@ -454,7 +468,7 @@ public static partial class MethodReading
         if (After().IsMatch(sentence[..at]))
             return "nothing";
         var clause = found.Where(v => v.Index > from && (to < 0 || v.Index < to)).ToList();
-        var isHot = MethodFigures.HeatIn(sentence) is not null;
+        var isHot = (isHeated && MethodWords.In("fried", sentence) is null) || MethodFigures.HeatIn(sentence) is not null;
         return (Nearest(clause, at) ?? Nearest(found, at)) switch
         {
             null or "cooking" => isHot ? "baking" : "nothing",

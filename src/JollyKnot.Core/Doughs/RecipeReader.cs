@@ -69,7 +69,9 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
                 leftOver.Add(string.Join('\n', lines.Skip(isNotes ? i + 1 : i)).Trim());
                 break;
             }
-            ReadLine(line, plain, lines[i]);
+            var isAlone =
+                i > 0 && string.IsNullOrWhiteSpace(lines[i - 1]) && i + 1 < lines.Count && BeginsWithNumber(lines[i + 1]);
+            ReadLine(line, plain, lines[i], isAlone);
         }
         var method = string.Join('\n', leftOver.Where(l => l.Length > 0));
         var (strewn, late, fried) = (
@@ -94,7 +96,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         };
     }
 
-    private void ReadLine(string line, string plain, string whole)
+    private void ReadLine(string line, string plain, string whole, bool isAlone)
     {
         var heading = plain.TrimEnd(':').Trim();
         if (!isTitled && line.StartsWith(RecipeText.TitleMark, StringComparison.Ordinal))
@@ -109,8 +111,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             sections.Add(new(UseOf(own.Kind), own.Name) { Work = own.Work, Moment = own.Moment });
         else if (IngredientWords.Contains(Composed.Folded(heading)) || Phrase.Of(heading) == "the ingredient")
             isTitled = true;
-        else if (IsHeading(line, plain))
-            Headed(heading, plain);
+        else if (IsHeading(line, plain) || (isAlone && IsAHeadingAlone(plain)))
+            Headed(heading, isAlone || plain[^1] == ':');
         else if (IsTitle(line, plain))
             Title(heading);
         else if (IngredientIn(line) is { } read)
@@ -130,10 +132,9 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         return !rows.Any(r => r.Mass is not null || r.Use != Use.Dough);
     }
 
-    private void Headed(string heading, string plain)
+    private void Headed(string heading, bool isMarked)
     {
         var use = Uses.OfHeading(InEnglish(heading));
-        var isLast = plain[^1] == ':';
         if (!isTitled && use is null or Use.Dough && !IsDoughHeading(heading))
         {
             Title(heading);
@@ -141,7 +142,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         }
         isTitled = true;
         var name = PlainText.AsName(heading);
-        sections.Add(use is null && isLast ? new(null, name) { IsAsked = true } : new(use ?? Use.Dough, name));
+        sections.Add(use is null && isMarked ? new(null, name) { IsAsked = true } : new(use ?? Use.Dough, name));
     }
 
     private bool IsDoughHeading(string heading) => Uses.OfHeading(InEnglish(heading)) == Use.Dough;
@@ -176,12 +177,15 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     }
 
     // Fruit, nuts and the like that its method adds when the machine calls for them.
-    private static void HoldForBeep(List<ReadLine> lines, ImmutableArray<string> beeped)
+    private void HoldForBeep(List<ReadLine> lines, ImmutableArray<string> beeped)
     {
         bool IsHeld(ReadRow row) =>
-            row is { Use: Use.Dough, Role: Role.Other } && Telling(beeped, [(row.Called ?? row.Ingredient).Split(' ')[^1]]).Any();
+            row is { Use: Use.Dough, Role: Role.Other } && Telling(beeped, [HeadOf(row.Called ?? row.Ingredient)]).Any();
         Put(lines, IsHeld, row => row with { AtBeep = true });
     }
+
+    // What a method calls "the nuts" are hazelnuts here, and "le olive" black ones.
+    private string HeadOf(string name) => name.Split(' ')[language.IsHeadFirst ? 0 : ^1];
 
     private static void Put(List<ReadLine> lines, Func<ReadRow, bool> which, Func<ReadRow, ReadRow> how)
     {
@@ -267,7 +271,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             .Lines.Select(l =>
                 l with
                 {
-                    Rows = [.. l.Rows.Where(r => InSection(r, section) == use).Select(r => r with { Use = use })],
+                    Rows = [.. l.Rows.Where(r => InSection(r, section) == use).Select(r => LineReading.For(use, r))],
                 }
             )
             .Where(l => l.Rows.Length > 0);
@@ -275,13 +279,22 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     // What a row says of itself comes before what its heading says.
     private static Use InSection(ReadRow row, Section section) =>
         row.Use != Use.Dough ? row.Use
-        : section is { Use: Use.Wash, Work: null } && IsStrewn(row.Ingredient) ? Use.Topping
+        : section is { Use: Use.Wash, Work: null } && LineReading.IsStrewn(row.Ingredient) ? Use.Topping
+        : section is { Use: Use.Topping, Work: null }
+        && row.Role == Role.Egg
+        && section.Lines.SelectMany(l => l.Rows).All(IsOnACrust)
+            ? Use.Wash
         : section.Use ?? Use.Dough;
 
-    // What no brush takes goes on top, whatever its heading says.
-    private static bool IsStrewn(string ingredient) =>
-        ingredient is "pearl sugar" or "chopped nuts" or "hard cheese" or "rolled oats" or "coarse salt" or "coarse sea salt"
-        || ingredient.EndsWith(" seeds", StringComparison.Ordinal);
+    // An egg among seeds and sugar is brushed on; among leeks and cream it is the topping's own.
+    private static bool IsOnACrust(ReadRow row) =>
+        row.Use != Use.Dough
+        || row.Role is Role.Egg or Role.Sugar or Role.Salt
+        || (row.Role == Role.Liquid && row.Mass <= MostToThin)
+        || LineReading.IsStrewn(row.Ingredient);
+
+    // Two tablespoons. Ours.
+    private static readonly Mass MostToThin = Mass.FromGrams(32);
 
     private static PartKind? KindOf(Use use) =>
         use switch
@@ -348,10 +361,32 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         return (isToDo || isPart) && !LineReading.Of(plain, pantry, language).Any(r => r.Known);
     }
 
+    // "Garlic butter", a blank line before it and amounts under it: what they are for.
+    private bool IsAHeadingAlone(string plain) =>
+        isTitled
+        && !plain.Any(c => char.IsDigit(c) || c is ',' or '.')
+        && Phrase.Split(plain).Count() <= 4
+        && !IsDoing(plain)
+        && (Uses.OfHeading(InEnglish(plain)) is not null || !LineReading.Of(plain, pantry, language).Any(r => r.Known));
+
     private string InEnglish(string words) => language.Put(words).Text;
 
+    // "300ml warm water" tells of water, "1 Warm the milk" what to do.
     private static bool IsDoing(string line) =>
-        Phrase.Split(line).FirstOrDefault(w => char.IsLetter(w[0])) is { } first && Doing.Contains(Composed.Folded(first));
+        Phrase.Split(line).SkipWhile(w => w.All(char.IsDigit)).FirstOrDefault() is { } first
+        && char.IsLetter(first[0])
+        && Doing.Contains(Composed.Folded(first))
+        && !WarmIsHow().IsMatch(line);
+
+    [GeneratedRegex(@"^\s*\d[^.)]*\swarm\s", RegexOptions.IgnoreCase)]
+    private static partial Regex WarmIsHow();
+
+    // "4 personnes" tells how many it feeds.
+    [GeneratedRegex(
+        @"^\s*\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s+(?:person(?:s|nes|as|e|en)?|people|servings?|portion(?:s|en)?|porciones|porzioni|raciones|Stück)\.?\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Feeds();
 
     // A line that asks for something: an amount of it, or at least a thing the pantry knows and few words. What tells what to do
     // asks for nothing.
@@ -360,15 +395,17 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         if (line.Length > LineGrammar.LongestLine)
             return null;
         var isLabelled = line.IndexOf(':', StringComparison.Ordinal) is > 0 and < 40;
-        if (IsDoing(line) && !isLabelled)
+        if ((IsDoing(line) && !isLabelled) || Feeds().IsMatch(line))
             return null;
         var rows = LineReading.Of(line, pantry, language);
         if (rows.Length == 0)
             return null;
         if (rows.Any(r => r.Mass is not null && (r.Known || !IsSentence(line))))
             return new(line, rows);
-        var isShort = Phrase.Split(line).Count() <= MostWords && !IsSentence(line);
-        var asks = rows.Any(r => r.Known) || BeginsWithNumber(line);
+        // What a label says is no part of what it asks for.
+        var asked = isLabelled ? line[(line.IndexOf(':', StringComparison.Ordinal) + 1)..] : line;
+        var isShort = Phrase.Split(asked).Count() <= MostWords && !IsSentence(line);
+        var asks = rows.Any(r => r.Role is not null) || BeginsWithNumber(line);
         return asks && isShort ? new(line, rows) : null;
     }
 

@@ -479,7 +479,7 @@ public static class Ingredients
     // Other words for what stands on the shelf.
     internal static readonly ImmutableArray<(string Word, string Name)> Words =
     [
-        .. WordFile
+        .. WordList
             .Lines("shelf")
             .SelectMany(line => line.To.Split('|', StringSplitOptions.TrimEntries).Select(word => (word, line.From))),
     ];

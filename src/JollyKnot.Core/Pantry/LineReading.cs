@@ -115,10 +115,14 @@ public static partial class LineReading
         var text = LineText.InTwo(english);
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
         Amount? spoken = null;
-        foreach (var item in LineGrammar.Read(text).SelectMany(i => SeveralInOne.Of(i, pantry)))
+        // "To decorate: sesame and flaky salt": what stands before the colon is no part of a name. "Butter: 40 g, soft" is butter.
+        var label = LabelOf(text) is { } told && pantry.Find(told) is null ? told : null;
+        if (label is not null && (Uses.OfHeading(label) is not null || Naming.Of(label, pantry).Like is null))
+            text = text[(label.Length + 1)..];
+        var items = LineGrammar.Read(text).SelectMany(i => SeveralInOne.Of(i, pantry));
+        foreach (var item in label is null ? items : items.SelectMany(i => SeveralInOne.AndNames(i, pantry)))
             Add(item, rows);
-        // "Butter: 40 g, soft" is butter, and no heading.
-        if (rows.Count > 0 && LabelOf(text) is { } label && pantry.Find(label)?.Name != rows[0].Ingredient)
+        if (rows.Count > 0 && label is not null)
             ForAll(rows, label);
         if (IsBath(rows, text))
             AllFor(Use.Bath, rows);
@@ -285,6 +289,26 @@ public static partial class LineReading
     // No dough has soda with so much water. Ours.
     private static readonly Mass LeastBath = Measures.Mass.FromGrams(400);
 
+    // Milk and eggs among what goes on top are brushed on, and no brush takes seeds.
+    private static Use UnderHeading(Use heading, ReadRow row) =>
+        heading == Use.Wash && IsStrewn(row.Ingredient)
+            ? Use.Topping
+            : UseOf(heading, row.Role, row.Mass is not null, "") ?? heading;
+
+    // What no brush takes goes on top, whatever its heading says.
+    internal static bool IsStrewn(string ingredient) =>
+        ingredient is "pearl sugar" or "chopped nuts" or "hard cheese" or "rolled oats" or "coarse salt" or "coarse sea salt"
+        || ingredient.EndsWith(" seeds", StringComparison.Ordinal);
+
+    // A row that its heading says the use of: as much as it takes, or as one likes, where nothing says how much.
+    internal static ReadRow For(Use use, ReadRow row)
+    {
+        row = row with { Use = use };
+        return row is not { Known: true, Mass: null, IsToTaste: false } || use == Use.Dough || !row.Notes.IsEmpty ? row
+            : AsMuchAsItTakes(row) is { } some ? row with { Mass = some }
+            : row with { IsToTaste = true };
+    }
+
     // Nobody says how much a brush or a tray takes: an egg, or a spoon of anything else. Bakers' usage.
     private static Mass? AsMuchAsItTakes(ReadRow row)
     {
@@ -436,13 +460,12 @@ public static partial class LineReading
         for (var i = 0; i < rows.Count; i++)
             rows[i] = rows[i] with
             {
-                Use = use is { } told && rows[i].Use == Use.Dough ? told : rows[i].Use,
+                Use = use is { } told && rows[i].Use == Use.Dough ? UnderHeading(told, rows[i]) : rows[i].Use,
                 IsOptional = rows[i].IsOptional || isOptional,
             };
         // "For the top: sesame, coarse salt": as much of it as one likes.
         for (var i = 0; i < rows.Count; i++)
-            if (rows[i] is { Known: true, Mass: null, Use: not Use.Dough } row && row.Notes.IsEmpty)
-                rows[i] = AsMuchAsItTakes(row) is { } some ? row with { Mass = some } : row with { IsToTaste = true };
+            rows[i] = For(rows[i].Use, rows[i]);
     }
 
     // "a little oil", "flour as needed": as much as it takes.

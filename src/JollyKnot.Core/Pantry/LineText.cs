@@ -233,7 +233,7 @@ internal static partial class LineText
 
     // "2 eggs, 1 for the dough and 1 for brushing".
     [GeneratedRegex(
-        @"^\s*\d[\d.,/½¼¾⅓⅔]*\s+(?:(?<unit>g|ml|tbsp|tsp|cups?|oz)\s+)?(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?)\s*[,;(:]\s*"
+        @"^\s*\d[\d.,/½¼¾⅓⅔]*\s*(?:(?<unit>g|ml|tbsp|tsp|cups?|oz)\s+)?(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?)(?:,\s*\p{L}+)?\s*[,;(:–-]\s*"
             + @"(?:divided\s*[:,]?\s*)?(?<one>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+"
             + @"(?<use>for\s+[\p{L} ]+?)\s*(?:,|;|\+|\band\b)\s*"
             + @"(?<other>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+(?<otherUse>for\s+[\p{L} ]+?)\s*\)?\s*$",

@@ -54,7 +54,7 @@ public sealed partial class RecipeLanguage
     {
         Code = code;
         var all = new Dictionary<string, string>();
-        foreach (var (from, to) in WordFile.Lines(code))
+        foreach (var (from, to) in WordList.Lines(code))
             all[Key(from)] = to == LeftOut ? "" : to;
         phrases = all.ToFrozenDictionary();
         longest = phrases

@@ -36,6 +36,17 @@ internal static partial class SeveralInOne
         return Together(item, pantry) ?? (item.Amount is null ? Seasoning(item, pantry) : Listed(item, pantry));
     }
 
+    // "For brushing: 1 egg, pearl sugar, flaked almonds": each name behind a comma is another thing.
+    public static IEnumerable<LineItem> AndNames(LineItem item, HouseholdPantry pantry)
+    {
+        var parts = item.Words.Split(',', StringSplitOptions.TrimEntries);
+        var names = parts[1..].Where(p => pantry.Find(p) is not null).ToList();
+        if (names.Count == 0 || pantry.Find(parts[0]) is null)
+            return [item];
+        var rest = string.Join(", ", parts.Where((p, i) => i == 0 || !names.Contains(p)));
+        return [item with { Words = rest }, .. names.Select(name => new LineItem(null, name))];
+    }
+
     // "1 tsp fine salt, plus flaky salt to finish": the second is as much as one likes.
     [GeneratedRegex(
         @"^(?<one>[^+]+?),?\s+(?:plus|\+)\s+(?!(?:some\s+|alittle\s+|a bit\s+)?(?:more|extra)\b|(?:alittle|some)\s+(?:for|to|as|if|on|in)\b)"

@@ -114,6 +114,7 @@ public sealed record Unit(
         yield return ("pint pints pt", House("pint", 473.18) with { Imperial = Volume.FromMillilitres(568.26) });
         yield return ("quart quarts qt", House("quart", 946.35) with { Imperial = Volume.FromMillilitres(1136.5) });
         yield return ("pinch pinches", House("pinch", .31));
+        yield return ("grind grinds grinding grindings", House("grind", .31, guess: true));
         yield return ("dash dashes", House("dash", .62, guess: true));
         yield return ("splash splashes drizzle glug", House("splash", 14.79, 15, guess: true));
         yield return ("shot shots", House("shot", 30, guess: true));

@@ -1,13 +1,13 @@
 // The words that ship as data: of every language, and the shelf's own other names.
 namespace JollyKnot.Core.Pantry;
 
-internal static class WordFile
+internal static class WordList
 {
     // What stands before and behind the sign, line by line; remarks and headings are left out.
     public static IEnumerable<(string From, string To)> Lines(string name)
     {
         using var stream =
-            typeof(WordFile).Assembly.GetManifestResourceStream($"languages.{name}.txt")
+            typeof(WordList).Assembly.GetManifestResourceStream($"languages.{name}.txt")
             ?? throw new InvalidOperationException($"The words of {name} are missing.");
         using var reader = new StreamReader(stream);
         return
