@@ -190,10 +190,10 @@ internal static partial class MethodFigures
         + OtherWords
         + @")(?=\s|['’])))['’]?"
         + @"(?:\s*(?:-|–|to|or|bis|à|a)\s*(?<to>\d+ [1-3]/[2-4]|[1-3]/[2-4]|\d+(?:[.,]\d+)?[½¼¾]?))?\s*"
-        + @"(?:(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora)\b\.?"
+        + @"(?:(?<unit>hours?|hrs?|h|std|stunden?|heures?|horas?|ore|ora)(?:\b|(?<=\dh)(?=\d))\.?"
         + @"(?:\s+(?<half>and a half|e mezza|y media|et demie)\b|"
         + @"\s*(?:(?:and|und|et|y|e)\s+)?(?<more>[1-5]?\d)\s*(?:minutes?|minuten|minutos|minuti|mins?)\b|"
-        + @"(?:(?<=\bh|\dh)\s?|\s+(?:y|et|e)\s+)(?<more>[0-5]\d)\b(?!\s*(?:g|ml|°|º|%|[x×,.]\d)))?|"
+        + @"\s*(?:(?:y|et|e|and)\s+)?(?<more>[0-5]\d)\b(?!\s*(?:g|ml|°|º|%|[x×,.]\d|\p{L}{3})))?|"
         + @"(?<unit>minutes?|minuten|minutos|minuti|mins?|seconds?|secs?|sekunden|secondes|segundos|secondi|s)\b)";
 
     [GeneratedRegex(TimesTold, RegexOptions.IgnoreCase)]
@@ -206,6 +206,7 @@ internal static partial class MethodFigures
         + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
         + @"(?!\s*(?:[-–]\s*\d+\s*)?(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|"
         + @"person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
+        + @"\b(?<two>halbieren|halve(?= (?:the dough|it)\b))|"
         + @"(?:cut|divide|split|shape)\s+(?:\w+ ){0,2}in\s+(?<n>\d{1,2})\b(?!\s*(?:min|cm|g\b))|"
         + @"(?:dividir|dividere|diviser|partager|formar|formare|façonner|couper|cortar|tagliare)\s+(?:la masa |l['’]impasto |la pâte |le pâton )?"
         + @"(?:en|in)\s+(?<n>\d{1,2})\b(?!\s*(?:min|cm|g\b))|"

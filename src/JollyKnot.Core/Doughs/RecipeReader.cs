@@ -141,6 +141,9 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             return;
         }
         isTitled = true;
+        // "For two loaves you need:" is no part of anything.
+        if (use is null && sections.All(section => section.Lines.Count == 0))
+            return;
         var name = PlainText.AsName(heading);
         sections.Add(use is null && isMarked ? new(null, name) { IsAsked = true } : new(use ?? Use.Dough, name));
     }
@@ -280,11 +283,14 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     private static Use InSection(ReadRow row, Section section) =>
         row.Use != Use.Dough ? row.Use
         : section is { Use: Use.Wash, Work: null } && LineReading.IsStrewn(row.Ingredient) ? Use.Topping
-        : section is { Use: Use.Topping, Work: null }
-        && row.Role == Role.Egg
-        && section.Lines.SelectMany(l => l.Rows).All(IsOnACrust)
-            ? Use.Wash
+        : section is { Use: Use.Topping, Work: null } && row.Role is Role.Egg or Role.Liquid && IsBrushed(section) ? Use.Wash
         : section.Use ?? Use.Dough;
+
+    private static bool IsBrushed(Section section)
+    {
+        var rows = section.Lines.SelectMany(l => l.Rows).ToList();
+        return rows.Any(r => r.Role == Role.Egg) && rows.All(IsOnACrust);
+    }
 
     // An egg among seeds and sugar is brushed on; among leeks and cream it is the topping's own.
     private static bool IsOnACrust(ReadRow row) =>

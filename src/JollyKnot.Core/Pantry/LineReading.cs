@@ -318,12 +318,17 @@ public static partial class LineReading
         if (!row.Known || !(isTaken || isOnTop))
             return null;
         if (isOnTop)
-            return Measures.Mass.FromGrams(Ingredients.Find(row.Ingredient) is { Perishable: true } ? Handful : Sprinkling);
+            return Measures.Mass.FromGrams(
+                Ingredients.Find(row.Ingredient) is { Perishable: true } ? Handful
+                : row.Ingredient == "dried herbs" ? SprinkledHerbs
+                : Sprinkling
+            );
         return Measures.Mass.FromGrams(row.Role == Role.Egg ? Weighing.TableEgg : Spoonful);
     }
 
-    // A tablespoon of seeds, and a handful of cheese or the like, in grams.
+    // A tablespoon of seeds or of dried herbs, and a handful of cheese or the like, in grams.
     private const double Sprinkling = 9,
+        SprinkledHerbs = 3,
         Handful = 40;
 
     // Of anything else, in grams: a tablespoon of water.

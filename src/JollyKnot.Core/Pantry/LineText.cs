@@ -186,6 +186,7 @@ internal static partial class LineText
         text = OfWhich().Replace(text, m => $"{Left(m)} g {m.Groups["name"].Value} plus {m.Groups["part"].Value} g ");
         text = PartInBrackets()
             .Replace(text, m => IsPart(m.Groups["part"].Value) ? $"{m.Groups["part"].Value}: {m.Groups["of"].Value}" : m.Value);
+        text = ZestOfTwo().Replace(text, "${one} ${fruit} zest plus ${two} ${other} zest");
         text = ZestOf().Replace(text, m => $"{Many(m)} {m.Groups["fruit"]} zest");
         text = ZestThenJuice()
             .Replace(
@@ -213,6 +214,14 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex ZestOf();
+
+    // "zest of 1 orange and 1 lemon".
+    [GeneratedRegex(
+        @"^\s*(?:the\s+)?(?:finely\s+|grated\s+)*zest\s+of\s+(?<one>\d|[½¼]|an?|one|two)\s+(?<fruit>orange|lemon|lime)s?\s+(?:and|plus|\+|&)\s+"
+            + @"(?<two>\d|[½¼]|an?|one|two)\s+(?<other>orange|lemon|lime)s?\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex ZestOfTwo();
 
     // "zest of 2 oranges and juice of half".
     [GeneratedRegex(

@@ -40,8 +40,10 @@ internal static partial class SeveralInOne
     public static IEnumerable<LineItem> AndNames(LineItem item, HouseholdPantry pantry)
     {
         var parts = item.Words.Split(',', StringSplitOptions.TrimEntries);
-        var names = parts[1..].Where(p => pantry.Find(p) is not null).ToList();
-        if (names.Count == 0 || pantry.Find(parts[0]) is null)
+        bool IsOne(string part) =>
+            Naming.Of(part, pantry).Ingredient is not null && !Phrase.Split(part).All(Naming.Manner.Contains);
+        var names = parts[1..].Where(IsOne).ToList();
+        if (names.Count == 0 || !IsOne(parts[0]))
             return [item];
         var rest = string.Join(", ", parts.Where((p, i) => i == 0 || !names.Contains(p)));
         return [item with { Words = rest }, .. names.Select(name => new LineItem(null, name))];
@@ -64,7 +66,7 @@ internal static partial class SeveralInOne
     {
         var end = item.Words.IndexOfAny([',', ';', '(']);
         var (head, tail) = end < 0 ? (item.Words, "") : (item.Words[..end], item.Words[end..]);
-        if (!And().IsMatch(head) || pantry.Find(head) is not null)
+        if (!And().IsMatch(head) || TwoColours().IsMatch(head) || pantry.Find(head) is not null)
             return null;
         var names = NamesFor(head, pantry).ToList();
         if (names.Select(n => Naming.Of(n, pantry).Ingredient?.Name).Distinct().Count(n => n is not null) < names.Count)
@@ -93,6 +95,13 @@ internal static partial class SeveralInOne
                 )
         );
     }
+
+    // "white and black sesame seeds" are one.
+    [GeneratedRegex(
+        @"\b(?:white|black|red|green|yellow|brown|dark|light|golden)\s+(?:and|&)\s+(?:white|black|red|green|yellow|brown|dark|light|golden)\s",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex TwoColours();
 
     [GeneratedRegex(@"\s(?:and|&)\s", RegexOptions.IgnoreCase)]
     private static partial Regex And();
