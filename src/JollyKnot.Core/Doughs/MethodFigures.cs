@@ -174,8 +174,10 @@ internal static partial class MethodFigures
         .ToFrozenDictionary(n => n.w, n => n.Number, StringComparer.OrdinalIgnoreCase);
 
     private const string OtherWords =
-        "eine?r?|une?|una|zwei|deux|dos|due|drei|trois|tres|tre|vier|quatre|cuatro|quattro|fünf|cinq|cinco|cinque|sechs|seis|sei|"
-        + "acht|huit|ocho|otto|zehn|dix|diez|dieci|zwölf|douze|doce|dodici|fünfzehn|quinze|quince|quindici|zwanzig|vingt|veinte|"
+        "eine?r?|une?|una|zwei|deux|dos|due|drei|trois|tres|tre|vier|quatre|cuatro|quattro|fünf|cinq|cinco"
+        + "|cinque|sechs|seis|sei|"
+        + "acht|huit|ocho|otto|zehn|dix|diez|dieci|zwölf|douze|doce|dodici|fünfzehn|quinze|quince|quindici"
+        + "|zwanzig|vingt|veinte|"
         + "venti|drei(?:ß|ss)ig|thirty|trente|treinta|trenta|vierzig|forty|quarante|cuarenta|quaranta";
 
     private const string TimesTold =
@@ -208,7 +210,8 @@ internal static partial class MethodFigures
         + @"person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
         + @"\b(?<two>halbieren|halve(?= (?:the dough|it)\b))|"
         + @"(?:cut|divide|split|shape)\s+(?:\w+ ){0,2}in\s+(?<n>\d{1,2})\b(?!\s*(?:min|cm|g\b))|"
-        + @"(?:dividir|dividere|diviser|partager|formar|formare|façonner|couper|cortar|tagliare)\s+(?:la masa |l['’]impasto |la pâte |le pâton )?"
+        + @"(?:dividir|dividere|diviser|partager|formar|formare|façonner|couper|cortar|tagliare)\s+(?:la masa "
+        + @"|l['’]impasto |la pâte |le pâton )?"
         + @"(?:en|in)\s+(?<n>\d{1,2})\b(?!\s*(?:min|cm|g\b))|"
         + @"\bin\s+(?<n>\d{1,2})\s+(?:\w+\s+){0,2}(?:stücke|teile|teiglinge|portionen|kugeln)\b|"
         + @"(?<![x×/\d]\s?)(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf(?! (?:tin|pan))|pieces|"

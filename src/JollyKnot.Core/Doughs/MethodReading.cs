@@ -400,7 +400,8 @@ public static partial class MethodReading
     private static bool IsOnAGriddle(RecipePlan plan) => plan.FamilyId is "griddle-round" or "griddle-flatbread";
 
     [GeneratedRegex(
-        @"^[^.;]{0,40}\b(?:a|per|each|on each|every|the first|je|pro|auf jeder|von jeder|de chaque|par|por|por cada|per|su ogni|da ogni)\s+"
+        @"^[^.;]{0,40}\b(?:a|per|each|on each|every|the first|je|pro|auf jeder|von jeder|de chaque|par|por"
+            + @"|por cada|per|su ogni|da ogni)\s+"
             + @"(?:sides?|seite|côtés?|lados?|lato)\b",
         RegexOptions.IgnoreCase
     )]

@@ -39,9 +39,11 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         + "sprinkle serve serves make makes yield yields prep cook rest turn set pour dissolve proof prove rise remove "
         + "cool store transfer in when if then once oven time total use take cut press work form tip grease line "
         + "meanwhile after before while this these boil "
-        + "fold pull stretch dip drain score slash flip repeat allow transfer weigh whisk warm scald braid plait twist tie fill "
+        + "fold pull stretch dip drain score slash flip repeat allow transfer weigh whisk warm scald braid"
+        + " plait twist tie fill "
         + "spread top drizzle enjoy store freeze slice "
-        + "mischen kneten backen den die das alles teig ofen ergibt reicht melanger petrir cuire faire laisser dans prechauffer "
+        + "mischen kneten backen den die das alles teig ofen ergibt reicht melanger petrir cuire faire laisser"
+        + " dans prechauffer "
         + "mezclar amasar hornear dejar en precalentar mescolare impastare cuocere lasciare infornare in preriscaldare"
     )
         .Split(' ')
@@ -389,7 +391,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
 
     // "4 personnes" tells how many it feeds.
     [GeneratedRegex(
-        @"^\s*\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s+(?:person(?:s|nes|as|e|en)?|people|servings?|portion(?:s|en)?|porciones|porzioni|raciones|Stück)\.?\s*$",
+        @"^\s*\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s+(?:person(?:s|nes|as|e|en)?|people|servings?|portion(?:s|en)?"
+            + @"|porciones|porzioni|raciones|Stück)\.?\s*$",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Feeds();

@@ -115,7 +115,7 @@ public static partial class LineReading
         var text = LineText.InTwo(english);
         var rows = ImmutableArray.CreateBuilder<ReadRow>();
         Amount? spoken = null;
-        // "To decorate: sesame and flaky salt": what stands before the colon is no part of a name. "Butter: 40 g, soft" is butter.
+        // "To decorate: sesame and flaky salt": what stands before the colon is no part of a name. "Butter: 40 g" is butter.
         var label = LabelOf(text) is { } told && pantry.Find(told) is null ? told : null;
         if (label is not null && (Uses.OfHeading(label) is not null || Naming.Of(label, pantry).Like is null))
             text = text[(label.Length + 1)..];
@@ -238,8 +238,10 @@ public static partial class LineReading
 
     // What stands among the ingredients, and is none.
     [GeneratedRegex(
-        @"^(?:(?:baking |greaseproof |parchment |cling|aluminium |kitchen |tin|bamboo |wooden )?(?:parchment|paper|film|foil|string|twine|skewers?)"
-            + @"|Backpapier|Alufolie|Frischhaltefolie|papier (?:de )?cuisson|papel (?:de |of )?(?:horno|hornear)|carta (?:da )?forno)\b",
+        @"^(?:(?:baking |greaseproof |parchment |cling|aluminium |kitchen |tin|bamboo |wooden )?(?:parchment"
+            + @"|paper|film|foil|string|twine|skewers?)"
+            + @"|Backpapier|Alufolie|Frischhaltefolie|papier (?:de )?cuisson|papel (?:de |of )?(?:horno|hornear)"
+            + @"|carta (?:da )?forno)\b",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Tool();

@@ -70,7 +70,8 @@ internal static partial class LineText
 
     // "300 ml water (about 40C)".
     [GeneratedRegex(
-        @"\(\s*(?:about|around|approx\.?|at|roughly|~)?\s*\d{2,3}\s*°?\s*[CF]\b[^()]*\)|,?\s*\bat\s+(?:about\s+)?\d{2,3}\s*°?\s*[CF]\b"
+        @"\(\s*(?:about|around|approx\.?|at|roughly|~)?\s*\d{2,3}\s*°?\s*[CF]\b[^()]*\)|,?\s*\bat\s+(?:about"
+            + @"\s+)?\d{2,3}\s*°?\s*[CF]\b"
     )]
     private static partial Regex HowWarm();
 
@@ -100,7 +101,8 @@ internal static partial class LineText
     // "100 g linseed, overnight in 150 ml of water soaked", as German has it.
     [GeneratedRegex(
         @"[,(]?\s*\b(?:über nacht\s+|(?:für\s+)?[\d½]+\s*(?:stunden?|std\.?|h|minuten|min\.?)\s+)?(?:in|mit)\s+(?=[\d½¼¾])"
-            + @"(?<what>[^,;()]+?)\s+(?:eingeweicht|übergossen|überbrüht|gequollen|gelöst|aufgelöst|verrührt|angerührt|zerdrückt|"
+            + @"(?<what>[^,;()]+?)\s+(?:eingeweicht|übergossen|überbrüht|gequollen|gelöst|aufgelöst|verrührt"
+            + @"|angerührt|zerdrückt|"
             + @"(?:an)?gedünstet|"
             + @"(?:an)?gebraten)\b\)?",
         RegexOptions.IgnoreCase
@@ -135,7 +137,8 @@ internal static partial class LineText
 
     // "butter, for greasing, plus 25 g": these are the dough's.
     [GeneratedRegex(
-        @"^\s*(?<name>\p{L}[\p{L} ]{2,40}),?\s+(?<use>for\s[\p{L} ]{3,30}),?\s+(?:plus|\+)\s+(?<amount>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\s?\p{L}{1,11})\s*$",
+        @"^\s*(?<name>\p{L}[\p{L} ]{2,40}),?\s+(?<use>for\s[\p{L} ]{3,30}),?\s+(?:plus|\+)"
+            + @"\s+(?<amount>[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔ ]*\s?\p{L}{1,11})\s*$",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex UseThenAmount();
@@ -217,7 +220,8 @@ internal static partial class LineText
 
     // "zest of 1 orange and 1 lemon".
     [GeneratedRegex(
-        @"^\s*(?:the\s+)?(?:finely\s+|grated\s+)*zest\s+of\s+(?<one>\d|[½¼]|an?|one|two)\s+(?<fruit>orange|lemon|lime)s?\s+(?:and|plus|\+|&)\s+"
+        @"^\s*(?:the\s+)?(?:finely\s+|grated\s+)*zest\s+of\s+(?<one>\d|[½¼]|an?|one|two)\s+(?<fruit>orange"
+            + @"|lemon|lime)s?\s+(?:and|plus|\+|&)\s+"
             + @"(?<two>\d|[½¼]|an?|one|two)\s+(?<other>orange|lemon|lime)s?\s*$",
         RegexOptions.IgnoreCase
     )]
@@ -242,7 +246,8 @@ internal static partial class LineText
 
     // "2 eggs, 1 for the dough and 1 for brushing".
     [GeneratedRegex(
-        @"^\s*\d[\d.,/½¼¾⅓⅔]*\s*(?:(?<unit>g|ml|tbsp|tsp|cups?|oz)\s+)?(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?)(?:,\s*\p{L}+)?\s*[,;(:–-]\s*"
+        @"^\s*\d[\d.,/½¼¾⅓⅔]*\s*(?:(?<unit>g|ml|tbsp|tsp|cups?|oz)\s+)?(?:of\s+)?(?<name>\p{L}[\p{L}"
+            + @" ]{1,40}?)(?:,\s*\p{L}+)?\s*[,;(:–-]\s*"
             + @"(?:divided\s*[:,]?\s*)?(?<one>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+"
             + @"(?<use>for\s+[\p{L} ]+?)\s*(?:,|;|\+|\band\b)\s*"
             + @"(?<other>\d[\d./½¼¾⅓⅔]*(?:\s?\p{L}{1,11})??)\s+(?<otherUse>for\s+[\p{L} ]+?)\s*\)?\s*$",
@@ -258,7 +263,8 @@ internal static partial class LineText
 
     // "50 g cheddar, half in the dough, half on top".
     [GeneratedRegex(
-        @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+(?:of\s+)?(?<name>\p{L}[\p{L} ]{1,40}?)\s*[-–,;(:]\s*"
+        @"^\s*(?<all>\d{1,5}(?:\.\d+)?)\s*(?<unit>g|ml|oz|cups?|tbsp|tsp)\s+(?:of\s+)?(?<name>\p{L}[\p{L}"
+            + @" ]{1,40}?)\s*[-–,;(:]\s*"
             + @"half\s+(?:of\s+it\s+)?(?:in|into|for|through)\s+the\s+dough\s*(?:,|;|\band\b)+\s*(?:the\s+other\s+)?"
             + @"(?:half|the rest)\s+(?:on|for|over)\s+(?:the\s+)?(?<use>top\w*)\b.*$",
         RegexOptions.IgnoreCase
@@ -435,7 +441,8 @@ internal static partial class LineText
 
     // "1/2 a 400 g tin".
     [GeneratedRegex(
-        @"([½¼¾⅓⅔⅛]|\d/\d)\s+(?:of\s+)?an?\s+(?=\d+\s?(?:g|ml|oz)\b)(?<size>\d+\s?(?:g|ml|oz))\s+(?:tin|can|jar|tub|carton|pack|packet|bag)s?\s+(?:of\s+)?",
+        @"([½¼¾⅓⅔⅛]|\d/\d)\s+(?:of\s+)?an?\s+(?=\d+\s?(?:g|ml|oz)\b)(?<size>\d+\s?(?:g|ml|oz))\s+(?:tin|can"
+            + @"|jar|tub|carton|pack|packet|bag)s?\s+(?:of\s+)?",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex PartOfAPack();

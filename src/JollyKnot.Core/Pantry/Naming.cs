@@ -29,8 +29,10 @@ internal static class Naming
                     + "roasted pitted seedless raw cooked fried mashed scalded riced boiled",
                 "large medium small xl jumbo big free range organic local best quality unbleached bleached stoneground "
                     + "stone milled enriched pure natural",
-                "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active bubbly fed fine frozen "
-                    + "plain strong pack packet sachet cube can tin jar carton tub glass bottle spoon spoonful handful size sized",
+                "unsweetened sweetened salted unsalted dried dry whole fat full filtered tap bottled ripe active"
+                    + " bubbly fed fine frozen "
+                    + "plain strong pack packet sachet cube can tin jar carton tub glass bottle spoon spoonful handful"
+                    + " size sized",
                 "alittle dusting greasing brushing glazing sprinkling topping filling rolling kneading rubbed optional "
                     + "preferably ideally homemade leftover day old thick thin runny clear liquid powdered without shell shells"
             )
@@ -47,7 +49,8 @@ internal static class Naming
 
     // Behind a thing's name these tell its form; any other word makes another thing of it: hazelnut spread, chicken stock.
     private static readonly FrozenSet<string> Forms = (
-        "leaf thread strand clove ball half halves chunk cube piece strip stick wedge slice floret heart kernel flake crumb bit "
+        "leaf thread strand clove ball half halves chunk cube piece strip stick wedge slice floret heart"
+        + " kernel flake crumb bit "
         + "shaving curl ring round segment stem sprig bunch head bulb needle pod grain mix blend style brand type kind tin "
         + "fillet drop chip square block bar lump pearl bean steak breast tip on over under until while if as per or but not "
         + "left see depending according up off out any only both just then so before after dissolved made bought kept cut torn "

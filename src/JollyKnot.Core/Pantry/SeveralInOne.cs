@@ -51,7 +51,8 @@ internal static partial class SeveralInOne
 
     // "1 tsp fine salt, plus flaky salt to finish": the second is as much as one likes.
     [GeneratedRegex(
-        @"^(?<one>[^+]+?),?\s+(?:plus|\+)\s+(?!(?:some\s+|alittle\s+|a bit\s+)?(?:more|extra)\b|(?:alittle|some)\s+(?:for|to|as|if|on|in)\b)"
+        @"^(?<one>[^+]+?),?\s+(?:plus|\+)\s+(?!(?:some\s+|alittle\s+|a bit\s+)?(?:more|extra)\b|(?:alittle"
+            + @"|some)\s+(?:for|to|as|if|on|in)\b)"
             + @"(?:alittle\s+|some\s+)?(?:of\s+)?(?<name>\p{L}[\p{L} -]{2,40}?)\s+(?<use>(?:for|to)\s.+)$",
         RegexOptions.IgnoreCase
     )]
@@ -98,7 +99,8 @@ internal static partial class SeveralInOne
 
     // "white and black sesame seeds" are one.
     [GeneratedRegex(
-        @"\b(?:white|black|red|green|yellow|brown|dark|light|golden)\s+(?:and|&)\s+(?:white|black|red|green|yellow|brown|dark|light|golden)\s",
+        @"\b(?:white|black|red|green|yellow|brown|dark|light|golden)\s+(?:and|&)\s+(?:white|black|red|green"
+            + @"|yellow|brown|dark|light|golden)\s",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex TwoColours();
