@@ -155,4 +155,70 @@ public sealed class WholeRecipes
         dough.Parts[0].Work.ShouldBe(PartWork.None);
         PartWork.Usual(PartKind.Topping, [new(Ingredients.Find("raw leek")!, Grams(500))]).Hob.ShouldBe(Minutes(20));
     }
+
+    // The first heading of a recipe, what stands under it, and whether that part is asked.
+    [Theory]
+    [InlineData("For two loaves you need:", "400 g flour\n250 ml water", false)]
+    [InlineData("Cinnamon smear:", "80 g butter\n60 g brown sugar\n\nFor the dough:\n400 g flour\n250 ml water", true)]
+    [InlineData("Cinnamon smear", "80 g butter\n60 g brown sugar\n\nDough:\n400 g flour\n250 ml water", true)]
+    public void A_heading_before_everything_is_a_part_only_where_the_dough_has_its_own(string heading, string rest, bool isAsked)
+    {
+        var read = RecipeText.Read($"Loaf\n\n{heading}\n{rest}", Pantry).Value;
+        read.Title.ShouldBe("Loaf");
+        read.Sections.Any(s => s.IsAsked).ShouldBe(isAsked);
+        read.Sections.Single(s => s.Kind is null && !s.IsAsked).Lines.Length.ShouldBe(2);
+    }
+
+    [Theory]
+    [InlineData("Garlic butter", PartKind.Butter)]
+    [InlineData("Cheese topping", PartKind.Topping)]
+    public void A_name_alone_with_amounts_under_it_heads_a_part(string heading, PartKind kind)
+    {
+        var read = RecipeText.Read(
+            $"Rolls\n\n400 g flour\n250 ml water\n\n{heading}\n50 g butter, melted\n1 tbsp parsley",
+            Pantry
+        );
+        read.Value.Sections.Select(s => (s.Kind, s.Lines.Length)).ShouldBe([(null, 2), (kind, 2)]);
+    }
+
+    [Theory]
+    [InlineData("500g flour\n300ml warm water", 2)]
+    [InlineData("500g flour\n2 warm eggs", 2)]
+    [InlineData("500g flour\n1 Warm the milk", 1)]
+    [InlineData("4 personnes\n500 g flour", 1)]
+    public void What_is_warm_is_a_row_and_what_it_feeds_is_none(string lines, int rows) =>
+        RecipeText.Read($"Rolls\n\n{lines}", Pantry).Value.ToDraft().Rows.Length.ShouldBe(rows);
+
+    [Theory]
+    [InlineData("Heat the oven to 220C. Meanwhile cook the leeks for 10 minutes. Bake 25 minutes.", 25)]
+    [InlineData("Preheat the oven to 250C. Cook 6-8 min until puffed.", 7)]
+    [InlineData("Preheat the oven to 250C. Slice after it has stood. 10 minutes more will do no harm.", null)]
+    [InlineData("Naan: cook 2 minutes a side in a hot dry pan.", 4)]
+    [InlineData("200C (180 fan) for 15 mins.", 15)]
+    public void What_is_cooked_at_its_heat_is_the_bread(string method, int? minutes)
+    {
+        var plan = MethodReading.Of(method);
+        plan.Bake?.Middle.TotalMinutes.ShouldBe(minutes!.Value);
+        (plan.Bake is null).ShouldBe(minutes is null);
+        plan.WithFan.ShouldBeFalse();
+    }
+
+    [Theory]
+    [InlineData("Dough cycle (1 hr 30).", 90)]
+    [InlineData("Programme pâte (1h30).", 90)]
+    [InlineData("Programme pâte (1 h 30), puis 20 g de sucre.", 90)]
+    [InlineData("Programma impasto, 1 ora e 30.", 90)]
+    [InlineData("Programa de masa, 1 h y 15 min.", 75)]
+    [InlineData("Dough cycle, 2 hours.", 120)]
+    public void Hours_and_what_is_past_them(string method, int minutes) =>
+        MethodReading.Of(method).Program!.Middle.TotalMinutes.ShouldBe(minutes);
+
+    [Theory]
+    [InlineData("Cut in 12 strips and twist.", 12)]
+    [InlineData("Teig halbieren und formen.", 2)]
+    [InlineData("Den Teig in 9 gleich große Stücke teilen.", 9)]
+    [InlineData("Dividir la masa en 14 porciones de 60 g.", 14)]
+    [InlineData("Couper en 6 boules.", 6)]
+    [InlineData("Let it stand in 2 cm of water.", null)]
+    public void Pieces_in_the_words_of_a_method(string method, int? pieces) => MethodReading.Of(method).Pieces.ShouldBe(pieces);
 }

@@ -469,13 +469,22 @@ public static partial class MethodReading
         if (After().IsMatch(sentence[..at]))
             return "nothing";
         var clause = found.Where(v => v.Index > from && (to < 0 || v.Index < to)).ToList();
-        var isHot = (isHeated && MethodWords.In("fried", sentence) is null) || MethodFigures.HeatIn(sentence) is not null;
+        var isHot = MethodFigures.HeatIn(sentence) is not null;
         return (Nearest(clause, at) ?? Nearest(found, at)) switch
         {
+            "cooking" when isHeated && Cooked().IsMatch(sentence) => "baking",
             null or "cooking" => isHot ? "baking" : "nothing",
             var doing => doing,
         };
     }
+
+    // "Cook 6 to 8 minutes" is the bread, "cook the leeks for 10 minutes" is not.
+    [GeneratedRegex(
+        @"\bcook(?:ed)?(?:\s+(?:for|about|around|them|it|each|one|breads?|flatbreads?|rounds?|pieces?|side|in|on|the|a|hot|dry|"
+            + @"oven|stone|tray|pan|griddle|at|time))*\s+(?:\d|one|two|three|four|five|half)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex Cooked();
 
     [GeneratedRegex(@"\b(?:after|nach|après|tras|después de|dopo)\s+(?:about\s+|another\s+)?$", RegexOptions.IgnoreCase)]
     private static partial Regex After();

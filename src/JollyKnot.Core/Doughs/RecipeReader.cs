@@ -52,13 +52,15 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     private readonly List<Section> sections = [new(Use.Dough, "")];
     private readonly List<string> leftOver = [];
     private string title = "";
-    private bool isTitled,
+    private bool headsDough,
+        isTitled,
         byHand,
         ownOrder;
 
     public ReadRecipe Read(string text)
     {
         var lines = text.Split('\n').SelectMany(Sentences).ToList();
+        headsDough = lines.Any(l => l.Trim() is [.., ':'] && IsDoughHeading(Unmarked(l.Trim()).TrimEnd(':')));
         for (var i = 0; i < lines.Count; i++)
         {
             var line = lines[i].Trim();
@@ -72,7 +74,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
                 break;
             }
             var isAlone =
-                i > 0 && string.IsNullOrWhiteSpace(lines[i - 1]) && i + 1 < lines.Count && BeginsWithNumber(lines[i + 1]);
+                i > 0 && i + 1 < lines.Count && string.IsNullOrWhiteSpace(lines[i - 1]) && BeginsWithAmount(lines[i + 1]);
             ReadLine(line, plain, lines[i], isAlone);
         }
         var method = string.Join('\n', leftOver.Where(l => l.Length > 0));
@@ -144,7 +146,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         }
         isTitled = true;
         // "For two loaves you need:" is no part of anything.
-        if (use is null && sections.All(section => section.Lines.Count == 0))
+        if (use is null && !headsDough && sections.All(section => section.Lines.Count == 0))
             return;
         var name = PlainText.AsName(heading);
         sections.Add(use is null && isMarked ? new(null, name) { IsAsked = true } : new(use ?? Use.Dough, name));
@@ -428,6 +430,12 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     private static bool BeginsWithNumber(string line) =>
         line.TrimStart('-', '*', '•', '+', ' ', '[', ']', '(') is { Length: > 0 } rest
         && (char.IsDigit(rest[0]) || LineGrammar.Vulgars.ContainsKey(rest[0]));
+
+    // "2. Shape it" is a step.
+    private static bool BeginsWithAmount(string line) => BeginsWithNumber(line) && !Numbered().IsMatch(line);
+
+    [GeneratedRegex(@"^\s*\d{1,2}[.)]\s")]
+    private static partial Regex Numbered();
 
     /// <summary>Whether a printed row reads as a row again.</summary>
     internal static bool IsPlainRow(string line, HouseholdPantry pantry)
