@@ -54,7 +54,8 @@ internal static class Naming
         + "shaving curl ring round segment stem sprig bunch head bulb needle pod grain mix blend style brand type kind tin "
         + "fillet drop chip square block bar lump pearl bean steak breast tip on over under until while if as per or but not "
         + "left see depending according up off out any only both just then so before after dissolved made bought kept cut torn "
-        + "split broken shell skin stone mature sharp mild aged smoky kosher crusty using use such because mine yours okay works fine"
+        + "split broken shell skin stone mature sharp mild aged smoky kosher crusty "
+        + "using use such because mine yours okay works fine"
     )
         .Split(' ')
         .ToFrozenSet();
