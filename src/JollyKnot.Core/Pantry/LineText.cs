@@ -36,6 +36,7 @@ internal static partial class LineText
         line = UseThenAmount().Replace(line, "${amount} ${name}, plus more ${use}");
         line = Between().Replace(line, "${from} - ");
         line = GradeInBrackets().Replace(line, " ${grade}");
+        line = DriedInBrackets().Replace(line, " ${how}");
         line = HalfAWord().Replace(line, "${tail}");
         return SemicolonInBrackets().Replace(line, m => m.Value.Replace(';', '/'));
     }
@@ -160,6 +161,14 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex GradeInBrackets();
+
+    // "yeast (dried)": which of two it is, is a part of the name.
+    [GeneratedRegex(
+        @"(?<=hefe|yeast|levure|levadura|lievito)\s*\("
+            + @"\s*(?<how>trocken|frisch|dried|dry|fresh|fraîche|sèche|seca|fresca|secco|fresco)\s*\)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex DriedInBrackets();
 
     // "Sonnenblumen-, Lein- und Kürbiskerne": each hyphen stands for the end of the last word.
     [GeneratedRegex(
