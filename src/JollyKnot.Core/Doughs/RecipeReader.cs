@@ -406,7 +406,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         if (line.Length > LineGrammar.LongestLine)
             return null;
         var isLabelled = line.IndexOf(':', StringComparison.Ordinal) is > 0 and < 40;
-        if ((IsDoing(line) && !isLabelled) || Feeds().IsMatch(line))
+        if ((IsDoing(line) && !isLabelled) || Feeds().IsMatch(line) || IsTelling(line))
             return null;
         var rows = LineReading.Of(line, pantry, language);
         if (rows.Length == 0)
@@ -419,6 +419,10 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         var asks = rows.Any(r => r.Role is not null) || BeginsWithNumber(line);
         return asks && isShort ? new(line, rows) : null;
     }
+
+    // "Into the pan: milk, eggs, salt. Run the dough programme. Shape 12 rolls of 75 g."
+    private static bool IsTelling(string line) =>
+        !BeginsWithNumber(line) && EndOfSentence().IsMatch(line) && Phrase.Split(line).Count() > MostWords;
 
     // A longer line without an amount is no ingredient. Ours.
     private const int MostWords = 9;
