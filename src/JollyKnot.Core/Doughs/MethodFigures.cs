@@ -21,13 +21,16 @@ internal static partial class MethodFigures
             .Where(h => h.Heat is not null)
             .Select(h => new ToldHeat(h.Heat!.Value, IsForFan(sentence, h.Match)))
             .ToList();
-        // "200C (180 fan)": the other figure is the fan's.
-        var isOther = Figures()
-            .Matches(sentence)
-            .Any(m => !Heats().Matches(sentence).Any(h => Holds(h, m)) && IsForFan(sentence, m));
         if (told is [var only])
-            return only with { WithFan = !isOther && MethodWords.In("fan", sentence) is not null };
+            return only with { WithFan = !NamesTheFansOwn(sentence) && MethodWords.In("fan", sentence) is not null };
         return told.Find(h => !h.WithFan) ?? told.FirstOrDefault();
+    }
+
+    // "200C (180 fan)": a figure of its own, that is no heat by its unit, is the fan's.
+    private static bool NamesTheFansOwn(string sentence)
+    {
+        var heats = Heats().Matches(sentence);
+        return Figures().Matches(sentence).Any(figure => !heats.Any(h => Holds(h, figure)) && IsForFan(sentence, figure));
     }
 
     private static bool Holds(Match heat, Match figure) => figure.Index >= heat.Index && figure.Index < heat.Index + heat.Length;

@@ -300,11 +300,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     private static bool IsOnACrust(ReadRow row) =>
         row.Use != Use.Dough
         || row.Role is Role.Egg or Role.Sugar or Role.Salt
-        || (row.Role == Role.Liquid && row.Mass <= MostToThin)
+        || (row.Role == Role.Liquid && row.Mass <= LineReading.MostInAWash)
         || LineReading.IsStrewn(row.Ingredient);
-
-    // Two tablespoons. Ours.
-    private static readonly Mass MostToThin = Mass.FromGrams(32);
 
     private static PartKind? KindOf(Use use) =>
         use switch

@@ -283,7 +283,7 @@ public static partial class LineReading
         && thinned.Mass <= MostInAWash;
 
     // Two tablespoons. Ours.
-    private static readonly Mass MostInAWash = Measures.Mass.FromGrams(32);
+    internal static readonly Mass MostInAWash = Measures.Mass.FromGrams(32);
 
     [GeneratedRegex(@"\b(?:beaten|whisked|mixed|thinned|loosened|dissolved)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Beaten();

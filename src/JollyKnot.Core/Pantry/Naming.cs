@@ -52,7 +52,7 @@ internal static class Naming
         "leaf thread strand clove ball half halves chunk cube piece strip stick wedge slice floret heart"
         + " kernel flake crumb bit "
         + "shaving curl ring round segment stem sprig bunch head bulb needle pod grain mix blend style brand type kind tin "
-        + "fillet drop chip square block bar lump pearl bean steak breast tip on over under until while if as per or but not "
+        + "fillet drop chip square block bar lump pearl steak breast tip on over under until while if as per or but not "
         + "left see depending according up off out any only both just then so before after dissolved made bought kept cut torn "
         + "split broken shell skin stone mature sharp mild aged smoky kosher crusty "
         + "using use such because mine yours okay works fine"
