@@ -27,7 +27,15 @@ public sealed class DayTests : IDisposable
             }
         );
 
-    private async Task<JsonNode> Day(params object[] changes) => (await Look(changes)).Body;
+    // The day when nothing is looked for any more: what is found before that depends on how busy the machine is.
+    private async Task<JsonNode> Day(params object[] changes)
+    {
+        JsonNode seen;
+        do
+            seen = (await Look(changes)).Body;
+        while ((bool)seen["looking"]!);
+        return seen;
+    }
 
     private async Task<int> Arrange() => (int)(await house.Post("/api/day/arrange", new { })).Body["moved"]!;
 
@@ -79,7 +87,7 @@ public sealed class DayTests : IDisposable
         beside["clashes"]!.AsArray().ShouldContain(c => (bool)c!["impossible"]!);
         beside["left"]!.AsArray().ShouldNotContain(c => (bool)c!["impossible"]!);
         var knots = await Plan("crusty-roll", lunch);
-        var crossed = await Day();
+        var crossed = (await Look()).Body;
         Texts(crossed["findings"])
             .ShouldContain(t =>
                 t.StartsWith("Two ", StringComparison.Ordinal) || t.StartsWith("One oven", StringComparison.Ordinal)
@@ -87,8 +95,6 @@ public sealed class DayTests : IDisposable
         crossed["proposal"]!["moves"]!.AsArray().Count.ShouldBeGreaterThan(0);
         // A better plan for the same trouble is no new question.
         var asked = (string)crossed["proposal"]!["key"]!;
-        while ((bool)(await Day())["looking"]!)
-            continue;
         ((string)(await Day())["proposal"]!["key"]!).ShouldBe(asked);
         (await Arrange()).ShouldBeGreaterThan(0);
         var after = await Day();
@@ -156,8 +162,6 @@ public sealed class DayTests : IDisposable
             ).Status.ShouldBe(200);
         }
         var looked = await Day();
-        while ((bool)looked["looking"]!)
-            looked = await Day();
         var fixes = looked["fixes"]!.AsArray();
         Texts(fixes).ShouldContain("Washer flatbreads in the Small white");
         // Tried on the day first, then done, then taken back.
@@ -431,8 +435,6 @@ public sealed class DayTests : IDisposable
         var breakfast = await Plan("pan-roll", house.Now.AddHours(12));
         await Arrange();
         var looked = await Day();
-        while ((bool)looked["looking"]!)
-            looked = await Day();
         Texts(looked["findings"]).ShouldContain(t => t.Contains("later than wanted", StringComparison.Ordinal));
         var up = looked["fixes"]!.AsArray().Single(f => (string)f!["change"]!["kind"]! == "up")!;
         ((string)up["text"]!).ShouldBe("Up sooner, at");
