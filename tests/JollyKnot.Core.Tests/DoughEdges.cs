@@ -415,6 +415,11 @@ public sealed class DoughEdges
     [InlineData("180 °C fan", 180, true), InlineData("200 °C (180 °C fan)", 200, false), InlineData("fan 160C/180C", 180, false)]
     [InlineData("bei 220 Grad", 220, false), InlineData("à 230", 230, false), InlineData("water at 38 °C", 0, false)]
     [
+        InlineData("at 302 °F", 150, false),
+        InlineData("oven to 257 degrees F", 125, false),
+        InlineData("@ 356°", 180, false),
+        InlineData("at 300°", 300, false),
+        InlineData("220 deg 15 min", 220, false),
         InlineData("at 320 °C", 320, false),
         InlineData("at 321 °C", 0, false),
         InlineData("110 °C", 110, false),
@@ -431,6 +436,8 @@ public sealed class DoughEdges
     [InlineData("Makes 12 rolls", 12), InlineData("Divide into eight.", 8), InlineData("Divide the dough in half.", 2)]
     [InlineData("Makes 100", 100), InlineData("Makes 101", null), InlineData("serves 8 people", null)]
     [InlineData("Ergibt 10 Stück", 10), InlineData("Pour 6 petits pains", 6), InlineData("for 20 minutes", null)]
+    [InlineData("Makes 1 doz.", 12), InlineData("makes about a dozen rolls", 12), InlineData("Makes two dozen", 24)]
+    [InlineData("Para unas 14 unidades", 14), InlineData("Dividimos en 6", 6), InlineData("Diviser en 8", 8)]
     [InlineData("into 16 pieces", 16), InlineData("a 2 lb tin", null), InlineData("yields about 9", 9)]
     public void How_many_it_makes_is_read_however_it_is_written(string text, int? pieces) =>
         MethodFigures.PiecesIn(text).ShouldBe(pieces);

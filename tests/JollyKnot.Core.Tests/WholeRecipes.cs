@@ -1,3 +1,4 @@
+using System.Globalization;
 using JollyKnot.Core.Doughs;
 using JollyKnot.Core.Pantry;
 using static JollyKnot.Core.Tests.DemoFormulas;
@@ -221,4 +222,86 @@ public sealed class WholeRecipes
     [InlineData("Couper en 6 boules.", 6)]
     [InlineData("Let it stand in 2 cm of water.", null)]
     public void Pieces_in_the_words_of_a_method(string method, int? pieces) => MethodReading.Of(method).Pieces.ShouldBe(pieces);
+
+    private static ReadRecipe Of(string text) => RecipeText.Read(text, HouseholdPantry.Plain).Value;
+
+    // What goes into the dough, and what for something else, by the gram.
+    private static string Shares(string text) =>
+        string.Join(
+            "; ",
+            Of(text)
+                .Sections.SelectMany(s => s.Lines)
+                .SelectMany(l => l.Rows)
+                .Select(r => $"{r.Mass?.Grams.ToString("0", CultureInfo.InvariantCulture) ?? "?"} {r.Use}")
+        );
+
+    [Theory]
+    [InlineData("Beat in 60 g of the butter. Bake 20 minutes. Brush with the remaining butter.", "60 Dough; 40 HotBrush")]
+    [InlineData("Beat in 60 g of the soft butter. Brush with the remaining butter. Bake 20 minutes.", "60 Dough; 40 Wash")]
+    [InlineData("Beat in 60 g butter. Grease the tin with the rest of the butter.", "60 Dough; 40 Surface")]
+    [InlineData("Beat in half. Brush with the remaining butter.", "? Dough")]
+    [InlineData("Beat in 100 g butter. Brush with the remaining butter.", "? Dough")]
+    [InlineData("Beat in 60 g butter. Knead in the remaining butter.", "100 Dough")]
+    [InlineData("Beat in the butter.", "100 Dough")]
+    public void The_rest_of_what_is_divided_is_for_what_the_method_does_with_it(string method, string shares) =>
+        Shares($"Rolls\n100 g butter, divided\n\nMethod\n{method}").ShouldBe(shares);
+
+    [Theory]
+    [InlineData("Brush with milk. Bake 20 minutes.", "15 Wash")]
+    [InlineData("Bake 20 minutes. Brush while hot.", "15 HotBrush")]
+    [InlineData("Brush with milk. Bake 20 minutes. Brush again while hot.", "15 Wash")]
+    public void What_is_brushed_only_when_hot_is_no_wash(string method, string shares) =>
+        Shares($"Rolls\n1 tbsp milk to glaze\n\nMethod\n{method}").ShouldBe(shares);
+
+    [Theory]
+    [InlineData("Dough: 300 g flour; 200 ml water; 6 g salt.", "300 Dough; 200 Dough; 6 Dough")]
+    [InlineData(
+        "300 g flour, sifted, 200 ml water, 6 g salt, poppy seeds to sprinkle",
+        "300 Dough; 200 Dough; 6 Dough; 9 Topping"
+    )]
+    [InlineData("300 g flour · 200 ml water · 1 egg", "300 Dough; 200 Dough; 50 Dough")]
+    [InlineData("Glaze: 100 g icing sugar; 20 ml water; 5 g butter", "100 Wash; 20 Wash; 5 Wash")]
+    public void A_list_in_one_line_is_as_many_things(string line, string shares) => Shares($"Rolls\n\n{line}").ShouldBe(shares);
+
+    [Theory]
+    [InlineData("Jump to recipe", "Soft rolls")]
+    [InlineData("Home » Recipes » Breads", "Soft rolls")]
+    [InlineData("4.8 from 120 votes", "Soft rolls")]
+    [InlineData("Rezept drucken", "Soft rolls")]
+    [InlineData("Difficulty: easy", "Soft rolls")]
+    [InlineData("Prep time 20 minutes", "Soft rolls")]
+    [InlineData("By Marta", "Soft rolls")]
+    [InlineData("Sunday bread", "Sunday bread")]
+    public void What_a_page_says_beside_its_recipe_is_neither_its_name_nor_a_row(string line, string title)
+    {
+        var read = Of(
+            $"{line}\n\nSoft rolls\nI took 2 cups of flour once.\n9x13-inch pan\n\nIngredients\n300 g flour\n200 ml water"
+        );
+        read.Title.ShouldBe(title);
+        read.Sections.SelectMany(s => s.Lines).Select(l => l.Text).ShouldBe(["300 g flour", "200 ml water"]);
+    }
+
+    [Theory]
+    [InlineData("Ingredients for the filling", PartKind.Filling)]
+    [InlineData("Filling ingredients", PartKind.Filling)]
+    [InlineData("Ingredients", null)]
+    [InlineData("Ingredients for 12 rolls", null)]
+    public void A_list_may_say_what_it_is_for(string heading, PartKind? kind) =>
+        Of($"Rolls\n300 g flour\n200 ml water\n\n{heading}\n20 g milk").Sections[^1].Kind.ShouldBe(kind);
+
+    [Theory]
+    [InlineData("Mix, leave 2 hours. Knead 10 minutes. Rest 20 minutes. Divide, shape, proof 40 minutes.", 20)]
+    [InlineData("Knead 10 minutes. Rest 2 hours. Knead 1 minute. Divide, shape, proof 40 minutes.", 120)]
+    [InlineData("Mix, leave 2 hours. Knead 3 minutes. Divide, shape, proof 40 minutes.", 120)]
+    public void What_waits_before_it_is_kneaded_is_no_rest_of_the_dough(string method, int minutes) =>
+        MethodReading.Of(method).Rest!.Middle.TotalMinutes.ShouldBe(minutes);
+
+    [Theory]
+    [InlineData("Proof 20 minutes on a greased sheet, 220 °C about 15 minutes.", 20, 15)]
+    [InlineData("Rising time: 2 hours\nLet rise 1 hour. Shape, let rise 40 minutes. Bake 15 minutes.", 40, 15)]
+    [InlineData("Proof 40 minutes in the warm. Cooking time: 25 minutes", 40, 25)]
+    public void A_time_at_an_ovens_heat_bakes_and_a_sum_is_no_wait(string method, int proof, int bake) =>
+        (MethodReading.Of(method).Proof!.Middle.TotalMinutes, MethodReading.Of(method).Bake!.Middle.TotalMinutes).ShouldBe(
+            (proof, bake)
+        );
 }

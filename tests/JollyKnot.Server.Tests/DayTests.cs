@@ -31,8 +31,7 @@ public sealed class DayTests : IDisposable
     private async Task<JsonNode> Day(params object[] changes)
     {
         JsonNode seen;
-        do
-            seen = (await Look(changes)).Body;
+        do seen = (await Look(changes)).Body;
         while ((bool)seen["looking"]!);
         return seen;
     }

@@ -52,10 +52,14 @@ internal static partial class MethodFigures
         if (match.Groups["mark"].Success)
             return GasMark(match.Groups["mark"].Value);
         var figure = double.Parse(match.Groups["heat"].Value, CultureInfo.InvariantCulture);
-        var isFahrenheit = match.Groups["unit"].Value is "F" or "f";
+        // "350°" without more is no oven's Celsius.
+        var isFahrenheit = match.Groups["unit"].Value is "F" or "f" || (!match.Groups["unit"].Success && figure > HottestDial);
         var heat = isFahrenheit ? Temperature.FromFahrenheit(figure) : Temperature.FromCelsius(figure);
         return OvenHeats.Holds(heat) ? heat : null;
     }
+
+    // Above this a bare figure is Fahrenheit. Ours.
+    private const double HottestDial = 300;
 
     // Cooler is water, dough or crumb; hotter is no home oven. Gas ¼ is the lowest mark. Ours.
     private static readonly Band<Temperature> OvenHeats = new(Temperature.FromCelsius(110), Temperature.FromCelsius(320));
@@ -79,6 +83,8 @@ internal static partial class MethodFigures
             var clock = TimeSpan.FromHours(int.Parse(match.Groups["hours"].Value, CultureInfo.InvariantCulture));
             return Same(clock + TimeSpan.FromMinutes(int.Parse(match.Groups["past"].Value, CultureInfo.InvariantCulture)));
         }
+        if (match.Groups["andhalf"].Success)
+            return Same(TimeSpan.FromMinutes(90));
         if (match.Groups["quarters"].Success)
             return Same(TimeSpan.FromMinutes(45));
         if (match.Groups["quarter"].Success)
@@ -125,7 +131,10 @@ internal static partial class MethodFigures
     public static int? PiecesIn(string text) =>
         Pieces().Matches(text).Select(CountOf).FirstOrDefault(n => n is >= 1 and <= 100) is { } n ? (int)n : null;
 
-    private static double? CountOf(Match told) => told.Groups["two"].Success ? 2 : NumberOf(told.Groups["n"].Value);
+    private static double? CountOf(Match told) =>
+        told.Groups["two"].Success ? 2
+        : told.Groups["dozen"].Success ? 12 * (told.Groups["n"].Success ? NumberOf(told.Groups["n"].Value) : 1)
+        : NumberOf(told.Groups["n"].Value);
 
     // Each time a sentence tells, and where; "45 minutes-1 hour" is one.
     public static IEnumerable<(int At, Lasts Lasts)> TimesIn(string sentence)
@@ -149,9 +158,9 @@ internal static partial class MethodFigures
 
     private const string HeatsTold =
         @"gas(?: mark)?\s*(?<mark>[1-9]|¼|½|1/4|1/2)|"
-        + @"(?<heat>\d{2,3})\s*(?:(?:°|º|degrees?|grad|degrés|grados|gradi)\s*(?<unit>[CF])?|(?<unit>[CF]))\b|"
+        + @"(?<heat>\d{2,3})\s*(?:(?:°|º|(?:deg|degrees?|grad|degrés|grados|gradi)\b\.?)(?:\s*(?<unit>[CF])\b)?|(?<unit>[CF])\b)|"
         + @"(?:at|bei|à|a|(?:oven|ofen|four|horno|forno)\s+(?:to|auf|à|a))\s+"
-        + @"(?<heat>1[4-9]\d|2[0-9]\d|3[0-2]\d)\b(?!\s*(?:g|ml|min))";
+        + @"(?<heat>1[4-9]\d|2[0-9]\d|3[0-2]\d)\b(?!\s*(?:g|ml|min|°|º|deg|grad|[CF]\b))";
 
     [GeneratedRegex(HeatsTold, RegexOptions.IgnoreCase)]
     public static partial Regex Heats();
@@ -185,6 +194,7 @@ internal static partial class MethodFigures
 
     private const string TimesTold =
         @"\b(?<hours>[1-5]):(?<past>[0-5]\d)\b|"
+        + @"(?<andhalf>\b(?:hora y media|heure et demie|ora e mezza|(?:anderthalb|eineinhalb) stunden|hour and a half))\b|"
         + @"(?<quarters>three quarters of an hour|dreiviertelstunde|trois quarts d['’]heure|"
         + @"tres cuartos de hora|tre quarti d['’]ora)|"
         + @"(?<quarter>quarter of an hour|viertelstunde|quart d['’]heure|cuarto de hora|quarto d['’]ora)|"
@@ -207,13 +217,15 @@ internal static partial class MethodFigures
     private const string PiecesTold =
         @"(?:divide|cut|split) (?:the dough |it )?in(?:to)? "
         + @"(?:(?<two>half|halves)\b|(?<n>two|three|four|five|six|eight)\b(?=\s*[,.;]))|"
-        + @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives)\s*:?\s*(?:about\s+|ca\.?\s+|unos\s+|environ\s+|circa\s+)?"
+        + @"(?:makes|yields?|into)\s*:?\s*(?:about\s+)?(?:(?<n>\d|one|two|three|four)\s+|a\s+)?(?<dozen>doz(?:en)?)\b|"
+        + @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives)\s*:?\s*"
+        + @"(?:(?:about|ca\.?|un[oa]s|environ|env\.|circa|etwa)\s+)?"
         + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
         + @"(?!\s*(?:[-–]\s*\d+\s*)?(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|"
         + @"person|people|portion|serving|slices?|scheiben|tranches|rebanadas|fette))|"
         + @"\b(?<two>halbieren|halve(?= (?:the dough|it)\b))|"
         + @"(?:cut|divide|split|shape)\s+(?:\w+ ){0,2}in\s+(?<n>\d{1,2})\b(?!\s*(?:min|cm|g\b))|"
-        + @"(?:dividir|dividere|diviser|partager|formar|formare|façonner|couper|cortar|tagliare)\s+(?:la masa "
+        + @"(?:divi[dst]\p{L}*|partag\p{L}+|form\p{L}+|façonn\p{L}+|coup\p{L}+|cort\p{L}+|tagli\p{L}+)\s+(?:la masa "
         + @"|l['’]impasto |la pâte |le pâton )?"
         + @"(?:en|in)\s+(?<n>\d{1,2})\b(?!\s*(?:min|cm|g\b))|"
         + @"\bin\s+(?<n>\d{1,2})\s+(?:\w+\s+){0,2}(?:stücke|teile|teiglinge|portionen|kugeln)\b|"

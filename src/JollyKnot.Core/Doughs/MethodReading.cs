@@ -3,6 +3,7 @@ using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Text.RegularExpressions;
 using JollyKnot.Core.Measures;
+using JollyKnot.Core.Pantry;
 
 namespace JollyKnot.Core.Doughs;
 
@@ -55,8 +56,12 @@ public static partial class MethodReading
                 FamilyId = MethodWords.In("shape", text),
             }
         );
-        // "Prep 20 min · rest 2 h · bake 20 min" at the head sums up what the method tells, and is no step of it.
-        var telling = Through(plan, string.Join('\n', text.Split('\n').Where(line => !SumsUp(line))));
+        // "Prep 20 min · rest 2 h · bake 20 min" at the head sums up what the method tells, and is no step of it; "Rise: 2 h"
+        // is one where nothing else tells of it.
+        var lines = text.Split('\n').Where(line => !SumsUp(line)).ToList();
+        var telling = Through(plan, string.Join('\n', lines.Where(line => !PageWords.IsTold(line.Trim()))));
+        if (telling.Waits.Count == 0)
+            telling = Through(plan, string.Join('\n', lines));
         if (telling.Plan.Bake is null)
             telling = telling with
             {
@@ -115,6 +120,31 @@ public static partial class MethodReading
     // No bread has more to tell of one thing. Ours.
     private const int MostClauses = 20;
 
+    /// <summary>What a method does with the rest of something it divides.</summary>
+    /// <param name="Use">What the rest is for.</param>
+    /// <param name="Before">How much it takes before, as written; null where it does not say.</param>
+    internal sealed record TheRest(Use Use, string? Before);
+
+    /// <summary>What becomes of the rest of something: "brush with the remaining butter"; null where a method tells of none, or
+    /// it is dough as well.</summary>
+    /// <param name="thing">What it is.</param>
+    /// <param name="method">The method.</param>
+    internal static TheRest? RestOf(string thing, string method)
+    {
+        var sentences = Sentences(method).ToList();
+        var named = Regex.Escape(thing);
+        var rest = new Regex($@"\b(?:remaining|rest of the|reserved)\s+(?:\w+ ){{0,3}}?{named}\b", RegexOptions.IgnoreCase);
+        var at = sentences.FindIndex(rest.IsMatch);
+        if (at < 0 || MethodWords.In("rest", sentences[at]) is not { } told)
+            return null;
+        var use = System.Enum.Parse<Use>(told, ignoreCase: true);
+        if (use == Use.Wash && Bakes(sentences) is >= 0 and var bakes && bakes < at)
+            use = Use.HotBrush;
+        var before = new Regex($@"(?<amount>[\d½¼¾⅓⅔][^,;.]{{0,40}}?)\s{named}\b", RegexOptions.IgnoreCase);
+        var taken = sentences.Take(at).Select(s => before.Match(s)).FirstOrDefault(m => m.Success);
+        return new(use, taken?.Groups["amount"].Value);
+    }
+
     /// <summary>The first time that is told in clauses, a short one.</summary>
     /// <param name="clauses">The clauses.</param>
     internal static Lasts? TimeIn(IEnumerable<string> clauses) =>
@@ -143,9 +173,9 @@ public static partial class MethodReading
     public static ToldFolds? FoldsIn(string method)
     {
         foreach (var sentence in Sentences(method).Where(s => MethodWords.Words("fold", "done").IsMatch(s)))
-            foreach (Match time in MethodFigures.Times().Matches(sentence))
-                if (EndsApart(sentence[..time.Index]) && MethodFigures.LastsOf(time) is { } gap)
-                    return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
+        foreach (Match time in MethodFigures.Times().Matches(sentence))
+            if (EndsApart(sentence[..time.Index]) && MethodFigures.LastsOf(time) is { } gap)
+                return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
         return null;
     }
 
@@ -269,25 +299,41 @@ public static partial class MethodReading
     }
 
     // What it is brushed with before the oven.
-    private static string? WashIn(string text)
+    private static string? WashIn(string text) =>
+        MethodWords.In("wash", string.Join(' ', BrushedBefore(Sentences(text).ToList())));
+
+    // What is brushed after it baked is brushed hot.
+    private static IEnumerable<string> BrushedBefore(List<string> sentences)
     {
-        // What is brushed after it baked is brushed hot.
-        var sentences = Sentences(text).ToList();
-        var bakes = sentences.FindIndex(s => MethodWords.Words("doing", "baking").IsMatch(s) && MethodFigures.Times().IsMatch(s));
-        var brushed = sentences
+        var bakes = Bakes(sentences);
+        return sentences
             .Take(bakes < 0 ? sentences.Count : bakes + 1)
             .Where(s => WordsOf(RecipeStage.Finishing).IsMatch(s))
             .Where(s => MethodWords.In("brushed", s) is not null && MethodWords.In("hot", s) is null);
-        return MethodWords.In("wash", string.Join(' ', brushed));
     }
+
+    /// <summary>It is brushed hot out of the oven, and not before.</summary>
+    /// <param name="method">Its method.</param>
+    internal static bool BrushesOnlyHot(string method)
+    {
+        var sentences = Sentences(method).ToList();
+        return !BrushedBefore(sentences).Any()
+            && sentences.Any(s => MethodWords.In("brushed", s) is not null && MethodWords.In("hot", s) is not null);
+    }
+
+    // The sentence that tells of the bake.
+    private static int Bakes(List<string> sentences) =>
+        sentences.FindIndex(s =>
+            MethodWords.Words("doing", "baking").IsMatch(s) && MethodFigures.Times().IsMatch(s) && !PageWords.IsTold(s)
+        );
 
     // The first sentence that tells of it; "no steam" and "do not spray" are no steam.
     private static ToldSteam? SteamIn(string text)
     {
         foreach (var sentence in Sentences(text).SkipWhile(s => !WordsOf(RecipeStage.Baking).IsMatch(s)))
-            foreach (var told in MethodWords.Kind("steam"))
-                if (told.Words.Match(sentence) is { Success: true, Index: var at })
-                    return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
+        foreach (var told in MethodWords.Kind("steam"))
+            if (told.Words.Match(sentence) is { Success: true, Index: var at })
+                return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
         return null;
     }
 
@@ -369,6 +415,9 @@ public static partial class MethodReading
         plan = plan with { Pan = plan.Pan ?? PanIn(sentence) };
         foreach (var (at, told) in MethodFigures.TimesIn(sentence))
         {
+            // What waited before it was kneaded was no dough yet.
+            if (plan.Knead is null && told.From >= ShortestKnead && DoingBefore(sentence, at, IsHot(plan)) == "kneading")
+                waits.Clear();
             // "2 minutes a side" are four.
             var lasts = ASide().IsMatch(sentence[at..]) && IsOnAGriddle(plan) ? new Lasts(told.From * 2, told.To * 2) : told;
             plan = DoingBefore(sentence, at, IsHot(plan)) switch
@@ -431,6 +480,7 @@ public static partial class MethodReading
     // Longer than this is no bread in a home oven, and no bath. Ours.
     private static readonly TimeSpan LongestBake = TimeSpan.FromHours(2),
         LongestBoil = TimeSpan.FromMinutes(5),
+        ShortestKnead = TimeSpan.FromMinutes(4),
         LongestKnead = TimeSpan.FromMinutes(60),
         LongestProof = TimeSpan.FromHours(6),
         ShortestCycle = TimeSpan.FromMinutes(20),
@@ -470,7 +520,10 @@ public static partial class MethodReading
             return "nothing";
         var clause = found.Where(v => v.Index > from && (to < 0 || v.Index < to)).ToList();
         var isHot = MethodFigures.HeatIn(sentence) is not null;
-        return (Nearest(clause, at) ?? Nearest(found, at)) switch
+        // "Prove 20 minutes, 220 °C about 15 minutes": at an oven's heat it bakes.
+        var isInOven =
+            clause.Count == 0 && MethodFigures.HeatIn(sentence[(from + 1)..(to < 0 ? sentence.Length : to)]) is not null;
+        return (Nearest(clause, at) ?? (isInOven ? "baking" : Nearest(found, at))) switch
         {
             "cooking" when isHeated && Cooked().IsMatch(sentence) => "baking",
             null or "cooking" => isHot ? "baking" : "nothing",
@@ -497,7 +550,7 @@ public static partial class MethodReading
 
     // "30 Min. gehen lassen" is one: what is short for a word ends no sentence that goes on in small letters.
     [GeneratedRegex(
-        @"(?:\.(?<!\b(?:min|std|ca|approx)\.(?=\s*(?-i:\p{Ll}))|\bstd\.(?=\s*\d))|[;\n])\s*(?!\d)|,\s*then\b",
+        @"(?:\.(?!,)(?<!\b(?:min|std)\.(?=\s*(?-i:\p{Ll}))|\b(?:ca|approx|env)\.|\bstd\.(?=\s*\d))|[;\n])\s*(?!\d)|,\s*then\b",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Sentence();

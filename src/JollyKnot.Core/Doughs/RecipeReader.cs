@@ -23,8 +23,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     // Headings after which a method is told, in every language that is read.
     private static readonly FrozenSet<string> MethodWords = (
         "method instructions instruction directions direction preparation steps step procedure how "
-        + "zubereitung anleitung herstellung preparation etapes realisation preparacion elaboracion preparazione procedimento "
-        + "esecuzione"
+        + "zubereitung anleitung anleitungen herstellung arbeitsschritte schritte preparation etapes realisation deroulement "
+        + "preparacion elaboracion instrucciones pasos preparazione procedimento istruzioni passaggi esecuzione"
     )
         .Split(' ')
         .ToFrozenSet();
@@ -61,12 +61,18 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     {
         var lines = text.Split('\n').SelectMany(Sentences).ToList();
         headsDough = lines.Any(l => l.Trim() is [.., ':'] && IsDoughHeading(Unmarked(l.Trim()).TrimEnd(':')));
+        var listAt = ListAt(lines);
         for (var i = 0; i < lines.Count; i++)
         {
             var line = lines[i].Trim();
             var plain = Unmarked(line);
-            if (plain.Length == 0)
+            if (plain.Length == 0 || PageWords.IsToPress(plain))
                 continue;
+            if (i < listAt)
+            {
+                ReadHead(line, plain, lines[i]);
+                continue;
+            }
             if (BeginsTheRest(line, plain))
             {
                 var isNotes = plain.TrimEnd(':').Trim() == RecipeText.NotesMark;
@@ -87,10 +93,14 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         foreach (var section in sections.Where(s => s.Use == Use.Dough))
         {
             Strew(section.Lines, strewn);
+            Share(section.Lines, method);
             HoldForBeep(section.Lines, beeped);
         }
         foreach (var section in sections.Where(s => s.Use == Use.Topping))
             Brush(section.Lines);
+        if (MethodReading.BrushesOnlyHot(method))
+            foreach (var section in sections.Where(s => !s.Lines.Any(IsIcing)))
+                Put(section.Lines, row => InSection(row, section) == Use.Wash, row => row with { Use = Use.HotBrush });
         byHand |= MethodReading.IsByHand(method);
         return new(title, [.. Sections().Select(s => AsTold(s, late, fried))], byHand, method)
         {
@@ -98,6 +108,36 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             Plan = MethodReading.Of($"{title}\n{method}"),
             OwnOrder = ownOrder || MethodReading.TellsOrder(method),
         };
+    }
+
+    // Where a page's list of ingredients is headed; what stands before it is its name, and what is told of it. -1 where nothing
+    // heads it, or rows stand before.
+    private int ListAt(List<string> lines)
+    {
+        var at = lines.FindIndex(l => RestOfListHeading(Unmarked(l.Trim()).TrimEnd(':').Trim()) is not null);
+        var before = lines.Take(Math.Max(at, 0)).Select(l => l.Trim()).Where(l => l.Length > 0 && BeginsWithAmount(l));
+        return before.Count(l => IngredientIn(l)?.Rows.Any(r => r is { Known: true, Mass: not null }) == true) < 2 ? at : -1;
+    }
+
+    private void ReadHead(string line, string plain, string whole)
+    {
+        var isMarked = line.StartsWith("# ", StringComparison.Ordinal);
+        if (!isTitled && !PageWords.IsTold(plain) && (isMarked || IsTitle(line, plain)))
+            Title(plain.TrimEnd(':').Trim());
+        else
+            leftOver.Add(whole.TrimEnd());
+    }
+
+    // "Ingredients": nothing; "Ingredients for the filling": what it is for; null where it heads no list of them.
+    private static string? RestOfListHeading(string heading)
+    {
+        var words = heading.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        if (words.Length is 0 or > 7)
+            return null;
+        if (IngredientWords.Contains(Composed.Folded(words[0].TrimEnd(':'))))
+            return string.Join(' ', words[1..]);
+        var isLast = IngredientWords.Contains(Composed.Folded(words[^1])) && words.Length <= 3;
+        return isLast ? string.Join(' ', words[..^1]) : null;
     }
 
     private void ReadLine(string line, string plain, string whole, bool isAlone)
@@ -113,8 +153,10 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             Title(line[2..].Trim());
         else if (RecipeText.Headed(plain) is { } own)
             sections.Add(new(UseOf(own.Kind), own.Name) { Work = own.Work, Moment = own.Moment });
-        else if (IngredientWords.Contains(Composed.Folded(heading)) || Phrase.Of(heading) == "the ingredient")
-            isTitled = true;
+        else if (RestOfListHeading(heading) is { } rest)
+            ListHeaded(rest, whole);
+        else if (PageWords.IsTold(plain))
+            leftOver.Add(whole.TrimEnd());
         else if (IsHeading(line, plain) || (isAlone && IsAHeadingAlone(plain)))
             Headed(heading, isAlone || plain[^1] == ':');
         else if (IsTitle(line, plain))
@@ -125,7 +167,19 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             leftOver.Add(whole.TrimEnd());
     }
 
-    private void Title(string name) => (title, isTitled) = (PlainText.AsName(name), true);
+    private void ListHeaded(string rest, string whole)
+    {
+        isTitled = true;
+        if (Uses.OfHeading(InEnglish(rest)) is not null)
+            Headed(rest, isMarked: true);
+        else if (rest.Any(char.IsDigit))
+            leftOver.Add(whole.TrimEnd());
+    }
+
+    private void Title(string name) => (title, isTitled) = (PlainText.AsName(Recipe().Replace(name, "")), true);
+
+    [GeneratedRegex(@"^(?:recipe|rezept|recette|receta|ricetta)\s*:\s*", RegexOptions.IgnoreCase)]
+    private static partial Regex Recipe();
 
     // The first line without an amount is the name, whatever it mentions.
     private bool IsTitle(string line, string plain)
@@ -157,6 +211,10 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     private void Add(ReadLine read)
     {
         isTitled = true;
+        // "Ingredients for 30 breadsticks: 500 g flour, ..." tells how many.
+        var label = read.Text[..Math.Max(0, read.Text.IndexOf(':', StringComparison.Ordinal))];
+        if (RestOfListHeading(label) is { } rest && rest.Any(char.IsDigit))
+            leftOver.Add(label);
         sections[^1].Lines.Add(read);
     }
 
@@ -168,6 +226,42 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             && row.Ingredient.Split(' ')[^1] is "seeds" or "seed"
             && Telling(strewn, ["the seeds", row.Called ?? row.Ingredient]).Any();
         Put(lines, IsStrewn, row => row with { Use = Use.Topping });
+    }
+
+    // "8 tbsp butter, divided": so much of it as the method first takes, and the rest for what it does with the remaining
+    // butter; where it does not say how much, that is asked.
+    private void Share(List<ReadLine> lines, string method)
+    {
+        for (var i = 0; i < lines.Count; i++)
+            if (
+                lines[i].Rows is [{ Use: Use.Dough, Mass: { } whole } row]
+                && row.Preparation.Contains("divided", StringComparison.OrdinalIgnoreCase)
+                && HeadOf(row.Called ?? row.Ingredient) is var name
+                && MethodReading.RestOf(name, method) is { } rest
+            )
+            {
+                var taken = rest.Before is { } amount ? LineReading.Of($"{amount} {name}", pantry, language) : [];
+                lines[i] = lines[i] with
+                {
+                    Rows =
+                        taken is [{ Mass: { } first }, ..] && first < whole
+                            ?
+                            [
+                                row with
+                                {
+                                    Mass = first,
+                                    Other = null,
+                                },
+                                row with
+                                {
+                                    Mass = whole - first,
+                                    Other = null,
+                                    Use = rest.Use,
+                                },
+                            ]
+                            : [row with { Mass = null, Other = whole }],
+                };
+            }
     }
 
     // "To finish: 1 egg yolk beaten with milk": brushed on, whatever else goes on top.
@@ -229,14 +323,14 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         if (dough.Length > 0)
             made.Add(new(null, "", null, dough));
         foreach (var section in sections)
-            foreach (var use in UsesIn(section))
-            {
-                var lines = Only(section, use).ToImmutableArray();
-                if (use == Use.Serving)
-                    leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
-                else
-                    made.AddRange(Parts(section, use, lines));
-            }
+        foreach (var use in UsesIn(section))
+        {
+            var lines = Only(section, use).ToImmutableArray();
+            if (use == Use.Serving)
+                leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
+            else
+                made.AddRange(Parts(section, use, lines));
+        }
         return made.ToImmutable();
     }
 
@@ -247,14 +341,19 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         var isOwn = section.Use == use || section.IsAsked;
         var apart = lines.Where(l => use == Use.Topping && (!isOwn || l.Rows.Any(r => r.Moment is not null))).ToImmutableArray();
         // A glaze of icing sugar is for bread that is cold.
-        var iced = lines.Where(l => use == Use.Wash && l.Rows.Any(r => r.Ingredient == "icing sugar")).ToImmutableArray();
+        var iced = lines.Where(l => use == Use.Wash && IsIcing(l)).ToImmutableArray();
         if (iced.Length > 0 && isOwn)
             iced = lines;
         if (iced.Length > 0)
             yield return new(PartKind.Topping, "icing", section.Work, iced) { Moment = PartMoment.Cold };
         var together = lines.RemoveRange(apart).RemoveRange(iced);
         if (together.Length > 0)
-            yield return new(KindOf(use), isOwn && section.Name.Length > 0 ? section.Name : NameOf(use), section.Work, together)
+            yield return new(
+                KindOf(use),
+                isOwn && section.Name.Length > 0 ? section.Name : NameOf(use, together),
+                section.Work,
+                together
+            )
             {
                 IsAsked = section.IsAsked && use == Use.Dough,
                 Moment =
@@ -317,19 +416,21 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
 
     private static Use UseOf(PartKind kind) => Enum.GetValues<Use>().First(u => KindOf(u) == kind);
 
-    private static string NameOf(Use use) =>
+    private static bool IsIcing(ReadLine line) => line.Rows.Any(r => r.Ingredient == "icing sugar");
+
+    private static string NameOf(Use use, ImmutableArray<ReadLine> lines) =>
         use switch
         {
             Use.Filling => "filling",
             Use.Topping => "topping",
             Use.Wash => "wash",
-            Use.HotBrush => "butter",
+            Use.HotBrush => lines.Any(l => l.Rows.Any(r => r.Role == Role.Fat)) ? "butter" : "glaze",
             Use.Bath => "bath",
             Use.Surface => "surface",
             _ => "",
         };
 
-    private static string Unmarked(string line) => line.TrimStart('#', ' ', '*', '=', '_').TrimEnd(' ', '*', '=', '_');
+    private static string Unmarked(string line) => line.TrimStart('#', ' ', '*', '=', '_', '|').TrimEnd(' ', '*', '=', '_', '|');
 
     private static bool IsMarked(string line) =>
         line.Length > 0
@@ -363,7 +464,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         var english = InEnglish(plain);
         var isToDo = Phrase.Split(english).FirstOrDefault() is "for" or "to";
         var use = Uses.OfHeading(english);
-        var isPart = words.Count <= 2 && use is not (null or Use.HotBrush) && (isTitled || use != Use.Dough);
+        var isPart = words.Count <= (isTitled ? 2 : 1) && use is not (null or Use.HotBrush) && (isTitled || use != Use.Dough);
         // "Butter for the tin" is a row: something the pantry knows stands in it.
         return (isToDo || isPart) && !LineReading.Of(plain, pantry, language).Any(r => r.Known);
     }
@@ -400,6 +501,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     // asks for nothing.
     private ReadLine? IngredientIn(string line)
     {
+        if (Listed(line) is { } list)
+            return list;
         if (line.Length > LineGrammar.LongestLine)
             return null;
         var isLabelled = line.IndexOf(':', StringComparison.Ordinal) is > 0 and < 40;
@@ -446,6 +549,45 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             && !reader.IsHeading(line, Unmarked(line))
             && reader.IngredientIn(line) is { Rows: [{ Use: Use.Dough, IsOptional: false, Instead: null }] };
     }
+
+    // "Dough: 3 cups flour; 1 tsp salt; 1 egg", "500 g flour, 300 ml water, 10 g salt, seeds": what each of them asks for; null
+    // where it is no list.
+    private ReadLine? Listed(string line)
+    {
+        if (line.AsSpan().IndexOfAny(Between) < 0 || line.Length > LongestList)
+            return null;
+        var colon = line.IndexOf(':', StringComparison.Ordinal);
+        var label = colon is > 0 and < 40 ? line[..(colon + 1)] : "";
+        var told = Items().Split(line[label.Length..].TrimEnd(' ', '.', ';')).Select(i => i.Trim()).ToList();
+        if (told.Count(BeginsWithAmount) < FewestListed)
+            return null;
+        var items = new List<string>();
+        foreach (var item in told)
+            // How a thing is, is no other thing.
+            if (items.Count == 0 || BeginsWithAmount(item) || IsNamed(item))
+                items.Add(item);
+            else
+                items[^1] += $", {item}";
+        if (!items.TrueForAll(i => IsNamed(i) || !BeginsWithAmount(i)))
+            return null;
+        if (RestOfListHeading(label.TrimEnd(':').Trim()) is not null)
+            label = "";
+        return new(line, [.. items.SelectMany(item => LineReading.Of($"{label} {item}".Trim(), pantry, language))]);
+    }
+
+    private bool IsNamed(string item) =>
+        item.Length is > 0 and <= LineGrammar.LongestLine
+        && Phrase.Split(item).Any(w => !Naming.Manner.Contains(w))
+        && LineReading.Of(item, pantry, language) is [{ Known: true }, ..];
+
+    // Of fewer amounts a line tells one thing otherwise; and a whole list of ingredients is no longer. Ours.
+    private const int FewestListed = 3,
+        LongestList = 1000;
+
+    private static readonly System.Buffers.SearchValues<char> Between = System.Buffers.SearchValues.Create(";,·•");
+
+    [GeneratedRegex(@"(?:[;·•]|,(?=\s))(?![^(]*\))")]
+    private static partial Regex Items();
 
     // A row and what follows in the same line: "20 g melted butter. Rise until it has doubled."
     private IEnumerable<string> Sentences(string line)

@@ -36,7 +36,8 @@ internal static partial class LineText
         line = UseThenAmount().Replace(line, "${amount} ${name}, plus more ${use}");
         line = Between().Replace(line, "${from} - ");
         line = GradeInBrackets().Replace(line, " ${grade}");
-        line = DriedInBrackets().Replace(line, " ${how}");
+        line = DriedInBrackets().Replace(line, " ${how}${amount}");
+        line = MixedAtTheEnd().Replace(line, "");
         line = HalfAWord().Replace(line, "${tail}");
         return SemicolonInBrackets().Replace(line, m => m.Value.Replace(';', '/'));
     }
@@ -162,9 +163,13 @@ internal static partial class LineText
     )]
     private static partial Regex GradeInBrackets();
 
-    // "yeast (dried)": which of two it is, is a part of the name.
+    // "milk and water mixed, hand-hot".
+    [GeneratedRegex(@"\s+mixed(?: together)?(?=\s*(?:,|$))", RegexOptions.IgnoreCase)]
+    private static partial Regex MixedAtTheEnd();
+
+    // "yeast (dried)", "yeast 20 g (fresh)": which of two it is, is a part of the name.
     [GeneratedRegex(
-        @"(?<=hefe|yeast|levure|levadura|lievito)\s*\("
+        @"(?<=hefe|yeast|levure|levadura|lievito)(?<amount>\s+\d[\d.,/½¼¾]*\s*\p{L}{0,6})?\s*\("
             + @"\s*(?<how>trocken|frisch|dried|dry|fresh|fraîche|sèche|seca|fresca|secco|fresco)\s*\)",
         RegexOptions.IgnoreCase
     )]

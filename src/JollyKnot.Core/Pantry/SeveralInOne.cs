@@ -134,13 +134,26 @@ internal static partial class SeveralInOne
         }
     }
 
-    // "salt, pepper": two things, each as one likes.
+    // "salt, pepper", "poppy, sesame and flaky salt, as you like": several things, each as one likes.
     private static IEnumerable<LineItem> Seasoning(LineItem item, HouseholdPantry pantry)
     {
-        var names = item.Words.Split(',', StringSplitOptions.TrimEntries);
-        var isOne = names.Length < 2 || names.Any(n => pantry.Find(n) is not { Role: Role.Salt or Role.Sugar or Role.Other });
-        return isOne ? [item] : names.Select(n => new LineItem(null, n));
+        var (list, liking) = AsLiked().Match(item.Words) is { Success: true } liked
+            ? (item.Words[..liked.Index], liked.Value)
+            : (item.Words, "");
+        if (!list.Contains(',', StringComparison.Ordinal))
+            return [item];
+        var names = Names(list, pantry).ToList();
+        bool IsStrewn(string name) =>
+            Naming.Of(name, pantry).Ingredient is { Role: Role.Salt or Role.Sugar or Role.Other }
+            && !Phrase.Split(name).All(Naming.Manner.Contains);
+        return names.Count > 1 && names.All(IsStrewn) ? names.Select(n => new LineItem(null, n + liking)) : [item];
     }
+
+    [GeneratedRegex(
+        @"\s*,?\s*\b(?:as you (?:like|please|wish)|to taste|or whatever you like|if you like|optional)\s*$",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex AsLiked();
 
     // "240 g buttermilk, 120 g discard, 25 g oil": each comma before an amount of something known begins another.
     private static IEnumerable<LineItem> Listed(LineItem item, HouseholdPantry pantry)
