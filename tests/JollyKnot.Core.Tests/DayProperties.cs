@@ -174,8 +174,8 @@ public sealed class DayProperties
             var slot in held.SelectMany(b => b.Timetable.Slots)
                 .Where(s => s.Step.KeepsHands && s.Step.IsBeat && !s.Step.IsGlance && s.End - s.Start > Minutes(1.1))
         )
-        foreach (var gone in closed.Hands)
-            (slot.End <= gone.From.AddMinutes(1.1) || gone.To <= slot.Start.AddMinutes(1.1)).ShouldBeTrue($"{slot.Step.Id}");
+            foreach (var gone in closed.Hands)
+                (slot.End <= gone.From.AddMinutes(1.1) || gone.To <= slot.Start.AddMinutes(1.1)).ShouldBeTrue($"{slot.Step.Id}");
     }
 
     [Fact]
@@ -186,39 +186,39 @@ public sealed class DayProperties
                 {
                     var held = Held(bakes, DayPlan.Of(bakes, Morning));
                     foreach (var bake in held)
-                    foreach (
-                        var slot in bake.Timetable.Slots.Where(s =>
-                            s.Step is { IsBeat: true, InTimeFor: null }
-                            && s.IsOpen
-                            && bake.Timetable.Slots.Any(o => o.Step.After.Any(l => l.Step == s.Step.Id))
+                        foreach (
+                            var slot in bake.Timetable.Slots.Where(s =>
+                                s.Step is { IsBeat: true, InTimeFor: null }
+                                && s.IsOpen
+                                && bake.Timetable.Slots.Any(o => o.Step.After.Any(l => l.Step == s.Step.Id))
+                            )
                         )
-                    )
-                    {
-                        var slack = Slack.Of(bake.Timetable, slot) ?? TimeSpan.Zero;
-                        IEnumerable<string> Moved(TimeSpan by)
                         {
-                            var arranged = bake.SoFar.Arranged;
-                            var late = bake with
+                            var slack = Slack.Of(bake.Timetable, slot) ?? TimeSpan.Zero;
+                            IEnumerable<string> Moved(TimeSpan by)
                             {
-                                SoFar = bake.SoFar with
+                                var arranged = bake.SoFar.Arranged;
+                                var late = bake with
                                 {
-                                    Arranged = arranged with
+                                    SoFar = bake.SoFar with
                                     {
-                                        NotBefore = arranged.NotBefore.SetItem(slot.Step.Id, slot.Start + by),
+                                        Arranged = arranged with
+                                        {
+                                            NotBefore = arranged.NotBefore.SetItem(slot.Step.Id, slot.Start + by),
+                                        },
                                     },
-                                },
-                            };
-                            return late
-                                .Timetable.Slots.Where(s =>
-                                    s.Step.Id != slot.Step.Id
-                                    && s.Step.InTimeFor is null
-                                    && (s.Start - bake.Timetable[s.Step.Id]!.Start).Duration() > TimeSpan.FromSeconds(1)
-                                )
-                                .Select(s => s.Step.Id.ToString());
+                                };
+                                return late
+                                    .Timetable.Slots.Where(s =>
+                                        s.Step.Id != slot.Step.Id
+                                        && s.Step.InTimeFor is null
+                                        && (s.Start - bake.Timetable[s.Step.Id]!.Start).Duration() > TimeSpan.FromSeconds(1)
+                                    )
+                                    .Select(s => s.Step.Id.ToString());
+                            }
+                            Moved(slack).ShouldBeEmpty($"{slot.Step.Id} {slack}");
+                            Moved(slack + Minutes(3)).ShouldNotBeEmpty($"{slot.Step.Id} {slack}");
                         }
-                        Moved(slack).ShouldBeEmpty($"{slot.Step.Id} {slack}");
-                        Moved(slack + Minutes(3)).ShouldNotBeEmpty($"{slot.Step.Id} {slack}");
-                    }
                 },
                 iter: 40
             );

@@ -395,8 +395,8 @@ public sealed class DayRules
                     var anew = Held(running, DayPlan.Of(running, now));
                     NothingImpossible(anew, now);
                     foreach (var (was, then) in running.Zip(anew))
-                    foreach (var slot in was.Timetable.Slots.Where(s => s.Step.IsBeat && s.State == StepState.Done))
-                        then.Timetable[slot.Step.Id]!.End.ShouldBe(slot.End);
+                        foreach (var slot in was.Timetable.Slots.Where(s => s.Step.IsBeat && s.State == StepState.Done))
+                            then.Timetable[slot.Step.Id]!.End.ShouldBe(slot.End);
                 },
                 iter: 150
             );

@@ -117,14 +117,14 @@ public sealed class EvenOutRules
         if (pinches == 0)
             return false;
         for (var from = 0; from < errors.Length; from++)
-        for (var to = 0; to < errors.Length; to++)
-        for (var grams = 1; from != to && grams <= 18; grams++)
-        {
-            var after = (int[])errors.Clone();
-            (after[from], after[to]) = (after[from] - grams, after[to] + grams);
-            if (CanBeDoneIn(pinches - 1, after))
-                return true;
-        }
+            for (var to = 0; to < errors.Length; to++)
+                for (var grams = 1; from != to && grams <= 18; grams++)
+                {
+                    var after = (int[])errors.Clone();
+                    (after[from], after[to]) = (after[from] - grams, after[to] + grams);
+                    if (CanBeDoneIn(pinches - 1, after))
+                        return true;
+                }
         return false;
     }
 

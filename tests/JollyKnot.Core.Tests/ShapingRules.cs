@@ -237,14 +237,14 @@ public sealed class ShapingRules
                             ).ShouldBeTrue();
                     }
                     for (var i = 0; i < boxes.Count; i++)
-                    for (var j = 0; j < i; j++)
-                    {
-                        var (a, b) = (boxes[i], boxes[j]);
-                        var apart = lies.IsRound
-                            ? Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2)) - a.W - b.W
-                            : Math.Max(Math.Abs(a.X - b.X) - a.W - b.W, Math.Abs(a.Y - b.Y) - a.H - b.H);
-                        apart.ShouldBeGreaterThan(-1e-6);
-                    }
+                        for (var j = 0; j < i; j++)
+                        {
+                            var (a, b) = (boxes[i], boxes[j]);
+                            var apart = lies.IsRound
+                                ? Math.Sqrt(Math.Pow(a.X - b.X, 2) + Math.Pow(a.Y - b.Y, 2)) - a.W - b.W
+                                : Math.Max(Math.Abs(a.X - b.X) - a.W - b.W, Math.Abs(a.Y - b.Y) - a.H - b.H);
+                            apart.ShouldBeGreaterThan(-1e-6);
+                        }
                 },
                 iter: 200
             );
@@ -307,25 +307,25 @@ public sealed class ShapingRules
     public void Every_family_has_a_form_to_aim_for_that_holds_its_dough()
     {
         foreach (var family in Families.All)
-        foreach (var grams in new[] { family.Range.From, family.Usual, family.Range.To })
-        {
-            var aim = Sizes.For(family, grams);
-            var volume = aim switch
+            foreach (var grams in new[] { family.Range.From, family.Usual, family.Range.To })
             {
-                { Rope: { } rope, Thickness: { } t } => Math.PI
-                    / 4
-                    * t.Millimetres
-                    * t.Millimetres
-                    * rope.Millimetres
-                    * family.Strands,
-                { Sheet: { } sheet, Thickness: { } t } => sheet.Length.Millimetres * sheet.Width.Millimetres * t.Millimetres,
-                { Across: { } across, Thickness: { } t } => Math.PI / 4 * Math.Pow(across.Millimetres, 2) * t.Millimetres,
-                _ => grams.Grams / Sizes.Density * 1000,
-            };
-            volume.ShouldBe(grams.Grams / Sizes.Density * 1000, 1, family.Id);
-            if (aim.Sheet is { } s)
-                s.Length.Millimetres.ShouldBeGreaterThanOrEqualTo(s.Width.Millimetres);
-        }
+                var aim = Sizes.For(family, grams);
+                var volume = aim switch
+                {
+                    { Rope: { } rope, Thickness: { } t } => Math.PI
+                        / 4
+                        * t.Millimetres
+                        * t.Millimetres
+                        * rope.Millimetres
+                        * family.Strands,
+                    { Sheet: { } sheet, Thickness: { } t } => sheet.Length.Millimetres * sheet.Width.Millimetres * t.Millimetres,
+                    { Across: { } across, Thickness: { } t } => Math.PI / 4 * Math.Pow(across.Millimetres, 2) * t.Millimetres,
+                    _ => grams.Grams / Sizes.Density * 1000,
+                };
+                volume.ShouldBe(grams.Grams / Sizes.Density * 1000, 1, family.Id);
+                if (aim.Sheet is { } s)
+                    s.Length.Millimetres.ShouldBeGreaterThanOrEqualTo(s.Width.Millimetres);
+            }
         // A filled loaf is rolled out as wide as its tin is long.
         var tin = new Tin(
             "s",

@@ -304,4 +304,36 @@ public sealed class WholeRecipes
         (MethodReading.Of(method).Proof!.Middle.TotalMinutes, MethodReading.Of(method).Bake!.Middle.TotalMinutes).ShouldBe(
             (proof, bake)
         );
+
+    [Theory]
+    [InlineData("450 g\nbread flour\n250 ml\nwater\n9 g\nsalt", "450 Dough; 250 Dough; 9 Dough")]
+    [InlineData("Bread flour\n450 g\nWater\n250 ml\nSalt\n9 g", "450 Dough; 250 Dough; 9 Dough")]
+    [InlineData("Makes\n12\n\n450 g\nbread flour\n250 ml\nwater\n9 g\nsalt", "450 Dough; 250 Dough; 9 Dough")]
+    [InlineData("450 g bread flour\n250 ml water\n9 g\nsalt", "450 Dough; 250 Dough; 9 Dough; ? Dough")]
+    public void An_amount_on_a_line_by_itself_belongs_to_the_name_beside_it(string lines, string shares) =>
+        Shares($"Rolls\n\nIngredients\n{lines}").ShouldBe(shares);
+
+    [Theory]
+    [InlineData(
+        "Take 300 g of strong flour, rub in 30 g lard, add 6 g salt and 190 ml water.",
+        "300 Dough; 30 Dough; 6 Dough; 190 Dough"
+    )]
+    [InlineData("Stir 300 g flour into 190 ml water. Knead 10 minutes. Brush with 20 g milk.", "300 Dough; 190 Dough; 20 Wash")]
+    [InlineData("300 g flour\n190 ml water\n\nMethod\nBrush with 20 g milk.", "300 Dough; 190 Dough")]
+    public void A_recipe_without_a_list_is_told(string told, string shares) => Shares($"Rolls\n\n{told}").ShouldBe(shares);
+
+    [Theory]
+    [InlineData("For the garlic butter", "30 g butter", PartKind.Butter)]
+    [InlineData("For dusting rice flour", "30 g butter", null)]
+    public void What_rows_are_for_may_name_a_thing(string heading, string row, PartKind? kind) =>
+        Of($"Rolls\n300 g flour\n190 ml water\n{heading}\n{row}")
+            .Sections.Single(s => s.Lines.Any(l => l.Text == row))
+            .Kind.ShouldBe(kind);
+
+    [Theory]
+    [InlineData("Honey loaf (2 lb machine)", "Honey loaf (2 lb machine)")]
+    [InlineData("Recipe: honey loaf", "honey loaf")]
+    [InlineData("Pull-apart loaf", "Pull-apart loaf")]
+    public void A_name_may_hold_a_figure_in_brackets_or_a_verb(string first, string title) =>
+        Of($"{first}\n\nIngredients\n300 g flour\n190 ml water").Title.ShouldBe(title);
 }

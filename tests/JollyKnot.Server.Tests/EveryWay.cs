@@ -119,8 +119,8 @@ public sealed partial class EveryWay(ITestOutputHelper output)
                     wrong.TryAdd($"empty: [{slot.Step.Kind}]", way);
             }
             foreach (var caution in Cautions.Of(layout.Steps))
-            foreach (var why in Wrong(words.Of(caution.Caution, spec), way))
-                wrong.TryAdd($"{why}: caution {words.Of(caution.Caution, spec)}", way);
+                foreach (var why in Wrong(words.Of(caution.Caution, spec), way))
+                    wrong.TryAdd($"{why}: caution {words.Of(caution.Caution, spec)}", way);
             foreach (var early in BeforeItsTime(layout))
                 wrong.TryAdd($"out of order: {early}", way);
             walked++;
@@ -147,8 +147,8 @@ public sealed partial class EveryWay(ITestOutputHelper output)
             var (status, answer) = body is null ? await house.Get(path) : await house.Post(path, body);
             status.ShouldBeLessThan(500, path);
             foreach (var text in Texts(answer).Where(t => !named.Contains(t)))
-            foreach (var why in Wrong(text, way))
-                wrong.Add($"{why}: {path}: {text}");
+                foreach (var why in Wrong(text, way))
+                    wrong.Add($"{why}: {path}: {text}");
         }
         foreach (var family in DemoWorld.Kitchen.Families)
             await Read("/api/layouts", House.Layout(choice: House.Choice(family: family.Id)));
@@ -157,7 +157,7 @@ public sealed partial class EveryWay(ITestOutputHelper output)
         foreach (var path in (string[])["/api/today", "/api/day", "/api/kitchen", "/api/doughs", "/api/logbook", "/api/larder"])
             await Read(path);
         var id = await house.Bake(House.Choice(family: "plait-3", pieces: 2));
-        for (var bake = (await house.Get($"/api/bakes/{id}")).Body; bake["beat"] is { } beat; )
+        for (var bake = (await house.Get($"/api/bakes/{id}")).Body; bake["beat"] is { } beat;)
         {
             await Read($"/api/bakes/{id}");
             await house.Tell(id, new { type = "step-skipped", step = (string)beat["step"]! });

@@ -56,7 +56,7 @@ public sealed partial class GoldenTests
         foreach (var open in (await house.Get("/api/today")).Body["bakes"]!.AsArray())
         {
             var id = (Guid)open!["id"]!;
-            for (var bake = open; bake!["beat"] is { } beat; )
+            for (var bake = open; bake!["beat"] is { } beat;)
             {
                 (await house.Tell(id, new { type = "step-skipped", step = (string)beat["step"]! })).Status.ShouldBe(
                     200,

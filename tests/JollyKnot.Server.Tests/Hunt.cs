@@ -155,8 +155,8 @@ public sealed class Hunt
         foreach (var (step, _) in inner)
             yield return [step];
         foreach (var (step, value) in inner)
-        foreach (var place in Places(value))
-            yield return [step, .. place];
+            foreach (var place in Places(value))
+                yield return [step, .. place];
     }
 
     private static void Spoil(JsonNode body, Random random)

@@ -87,8 +87,8 @@ public sealed class OldFiles : IDisposable
             var groups = plan["spec"]!.AsObject();
             var old = new System.Text.Json.Nodes.JsonObject();
             foreach (var group in new[] { "made", "tools", "handling", "around", "wish" })
-            foreach (var member in groups[group]!.AsObject())
-                old[member.Key] = member.Value?.DeepClone();
+                foreach (var member in groups[group]!.AsObject())
+                    old[member.Key] = member.Value?.DeepClone();
             plan["spec"] = old;
             var bread = old["cuts"]![0]!["bread"]!;
             foreach (var field in new[] { "family", "heat", "wash" })

@@ -47,8 +47,8 @@ public sealed class WordsAndViews(House house) : IClassFixture<House>
         // Every family, and every place more than once.
         var places = DemoWorld.Kitchen.AllPlaces.ToList();
         foreach (var family in DemoWorld.Kitchen.Families)
-        foreach (var place in new[] { places[data.Count % places.Count], places[(data.Count + 3) % places.Count] })
-            data.Add(family.Id, place.Id, DemoWorld.Kitchen.Mixers.ElementAt(data.Count % 4).Id);
+            foreach (var place in new[] { places[data.Count % places.Count], places[(data.Count + 3) % places.Count] })
+                data.Add(family.Id, place.Id, DemoWorld.Kitchen.Mixers.ElementAt(data.Count % 4).Id);
         return data;
     }
 

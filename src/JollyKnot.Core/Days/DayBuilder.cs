@@ -114,9 +114,9 @@ internal sealed class DayBuilder
                 yield return [order[i], other];
             }
         foreach (var a in order)
-        foreach (var b in order.Where(b => b != a))
-        foreach (var c in order.Where(c => c != a && c != b))
-            yield return [a, b, c];
+            foreach (var b in order.Where(b => b != a))
+                foreach (var c in order.Where(c => c != a && c != b))
+                    yield return [a, b, c];
     }
 
     // Round the groups until none of them made the day better, nothing is wrong with it, or enough was tried.

@@ -210,16 +210,16 @@ internal sealed class DayModel
     private void Oven(OvenStay[] stays)
     {
         for (var i = 0; i < stays.Length; i++)
-        for (var k = i + 1; k < stays.Length; k++)
-        {
-            var (a, b) = (stays[i], stays[k]);
-            if ((a.Heat is not null && a.Heat == b.Heat) || !(Moves(a) || Moves(b)))
-                continue;
-            // Times between hold to the triangle rule, so pairs are enough.
-            var order = Flag($"o{i}.{k}");
-            model.Add(Out(a) + OvenTimes.Between(a, b) <= In(b)).OnlyEnforceIf(order);
-            model.Add(Out(b) + OvenTimes.Between(b, a) <= In(a)).OnlyEnforceIf(order.Not());
-        }
+            for (var k = i + 1; k < stays.Length; k++)
+            {
+                var (a, b) = (stays[i], stays[k]);
+                if ((a.Heat is not null && a.Heat == b.Heat) || !(Moves(a) || Moves(b)))
+                    continue;
+                // Times between hold to the triangle rule, so pairs are enough.
+                var order = Flag($"o{i}.{k}");
+                model.Add(Out(a) + OvenTimes.Between(a, b) <= In(b)).OnlyEnforceIf(order);
+                model.Add(Out(b) + OvenTimes.Between(b, a) <= In(a)).OnlyEnforceIf(order.Not());
+            }
         foreach (
             var heat in stays
                 .Where(s => s.Heat is not null)

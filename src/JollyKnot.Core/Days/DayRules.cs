@@ -25,8 +25,8 @@ internal abstract class DayRule
     protected static IEnumerable<(T, T)> Pairs<T>(IReadOnlyList<T> of)
     {
         for (var i = 0; i < of.Count; i++)
-        for (var k = i + 1; k < of.Count; k++)
-            yield return (of[i], of[k]);
+            for (var k = i + 1; k < of.Count; k++)
+                yield return (of[i], of[k]);
     }
 }
 
@@ -84,13 +84,13 @@ internal sealed class OneHeatInAnOven : DayRule
                 yield return found;
         }
         foreach (var heat in day.Heats)
-        foreach (
-            var other in day.Ovens.Where(o =>
-                o.Span.Bake != heat.Bake && o.Oven.Id == DaySeen.OvenOf(heat) && o.Bread.Heat != heat.Slot.Step.About?.Heat
+            foreach (
+                var other in day.Ovens.Where(o =>
+                    o.Span.Bake != heat.Bake && o.Oven.Id == DaySeen.OvenOf(heat) && o.Bread.Heat != heat.Slot.Step.About?.Heat
+                )
             )
-        )
-            if (Overlap(DayTrouble.OvenHeat, heat, other.Span) is { } found)
-                yield return found;
+                if (Overlap(DayTrouble.OvenHeat, heat, other.Span) is { } found)
+                    yield return found;
     }
 }
 

@@ -135,8 +135,8 @@ public sealed record Station(int Dough, Mass Step, ImmutableArray<Piece> Pieces)
         var pieces = new List<(int Cut, int Of, int Planned, bool Pinned, int First, int Strands)>();
         var number = 1;
         for (var cut = 0; cut < groups.Length; cut++)
-        for (var of = 0; of < groups[cut].Pieces; of++, number += groups[cut].Strands)
-            pieces.Add((cut, of + 1, planned[cut][of], groups[cut].Pinned, number, groups[cut].Strands));
+            for (var of = 0; of < groups[cut].Pieces; of++, number += groups[cut].Strands)
+                pieces.Add((cut, of + 1, planned[cut][of], groups[cut].Pinned, number, groups[cut].Strands));
         int Weighed(int first, int strands) => Enumerable.Range(first, strands).Sum(n => weighed.GetValueOrDefault(n));
         int Open(int first, int strands) => Enumerable.Range(first, strands).Count(n => !weighed.ContainsKey(n));
 

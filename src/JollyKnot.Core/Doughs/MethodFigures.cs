@@ -209,7 +209,7 @@ internal static partial class MethodFigures
         + @"(?:\s+(?<half>and a half|e mezza|y media|et demie)\b|"
         + @"\s*(?:(?:and|und|et|y|e)\s+)?(?<more>[1-5]?\d)\s*(?:minutes?|minuten|minutos|minuti|mins?)\b|"
         + @"\s*(?:(?:y|et|e|and)\s+)?(?<more>[0-5]\d)\b(?!\s*(?:g|ml|°|º|%|[x×,.]\d|\p{L}{3})))?|"
-        + @"(?<unit>minutes?|minuten|minutos|minuti|mins?|seconds?|secs?|sekunden|secondes|segundos|secondi|s)\b)";
+        + @"(?<unit>minutes?|minuten|minutos|minuti|mins?|seconds?|secs?|sekunden|sek|secondes|segundos|secondi|s)\b)";
 
     [GeneratedRegex(TimesTold, RegexOptions.IgnoreCase)]
     public static partial Regex Times();
@@ -228,10 +228,12 @@ internal static partial class MethodFigures
         + @"(?:divi[dst]\p{L}*|partag\p{L}+|form\p{L}+|façonn\p{L}+|coup\p{L}+|cort\p{L}+|tagli\p{L}+)\s+(?:la masa "
         + @"|l['’]impasto |la pâte |le pâton )?"
         + @"(?:en|in)\s+(?<n>\d{1,2})\b(?!\s*(?:min|cm|g\b))|"
-        + @"\bin\s+(?<n>\d{1,2})\s+(?:\w+\s+){0,2}(?:stücke|teile|teiglinge|portionen|kugeln)\b|"
+        + @"\bin\s+(?<n>\d{1,2})\s+(?:\w+\s+){0,2}(?:stücke|teile|teiglinge|portionen|kugeln|stränge)\b|"
         + @"(?<![x×/\d]\s?)(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf(?! (?:tin|pan))|pieces|"
-        + @"balls|batons|knots|flatbreads|"
-        + @"brötchen|stück|brezeln|panini|pains|panecillos)\b";
+        + @"balls|batons|knots|flatbreads|(?:bread)?sticks|scrolls|"
+        + @"brötchen|semmeln|stü?c?k|brezeln|brezen|knoten|stangen|fladen|hörnchen|weckerl|kugeln|"
+        + @"pains|petits pains|pâtons|boules|navettes|baguettes|panecillos|bollos|barras|piezas|unidades|trenzas|"
+        + @"panini|pezzi|trecce|treccine|palline|grissini|filoncini)\b";
 
     [GeneratedRegex(PiecesTold, RegexOptions.IgnoreCase)]
     private static partial Regex Pieces();

@@ -120,6 +120,17 @@ public static partial class MethodReading
     // No bread has more to tell of one thing. Ours.
     private const int MostClauses = 20;
 
+    /// <summary>What a sentence does with what it names: brushed on, strewn, or else put into the dough.</summary>
+    /// <param name="sentence">The sentence.</param>
+    internal static Use UseOf(string sentence) =>
+        MethodWords.In("brushed", sentence) is not null
+            ? MethodWords.In("hot", sentence) is null
+                ? Use.Wash
+                : Use.HotBrush
+            : MethodWords.In("strewn", sentence) is not null
+                ? Use.Topping
+                : Use.Dough;
+
     /// <summary>What a method does with the rest of something it divides.</summary>
     /// <param name="Use">What the rest is for.</param>
     /// <param name="Before">How much it takes before, as written; null where it does not say.</param>
@@ -173,9 +184,9 @@ public static partial class MethodReading
     public static ToldFolds? FoldsIn(string method)
     {
         foreach (var sentence in Sentences(method).Where(s => MethodWords.Words("fold", "done").IsMatch(s)))
-        foreach (Match time in MethodFigures.Times().Matches(sentence))
-            if (EndsApart(sentence[..time.Index]) && MethodFigures.LastsOf(time) is { } gap)
-                return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
+            foreach (Match time in MethodFigures.Times().Matches(sentence))
+                if (EndsApart(sentence[..time.Index]) && MethodFigures.LastsOf(time) is { } gap)
+                    return new(Often().Match(sentence) is { Success: true } often ? CountOf(often) : null, gap.Middle);
         return null;
     }
 
@@ -331,9 +342,9 @@ public static partial class MethodReading
     private static ToldSteam? SteamIn(string text)
     {
         foreach (var sentence in Sentences(text).SkipWhile(s => !WordsOf(RecipeStage.Baking).IsMatch(s)))
-        foreach (var told in MethodWords.Kind("steam"))
-            if (told.Words.Match(sentence) is { Success: true, Index: var at })
-                return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
+            foreach (var told in MethodWords.Kind("steam"))
+                if (told.Words.Match(sentence) is { Success: true, Index: var at })
+                    return MethodWords.In("without", sentence[..at]) is null ? Enum<ToldSteam>(told.Which) : ToldSteam.None;
         return null;
     }
 
@@ -354,7 +365,9 @@ public static partial class MethodReading
         return [.. said.Where(s => words.IsMatch(s))];
     }
 
-    private static IEnumerable<string> Sentences(string text) =>
+    /// <summary>A method's sentences, none so long that it tells nothing.</summary>
+    /// <param name="text">The method.</param>
+    internal static IEnumerable<string> Sentences(string text) =>
         Sentence().Split(text).Select(s => s.Trim(' ', '\r', '\n', '.')).Where(s => s.Length is > 0 and <= LongestSentence);
 
     private static readonly FrozenDictionary<string, RecipeStage> Stages = System

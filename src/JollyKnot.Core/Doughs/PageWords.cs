@@ -31,6 +31,31 @@ internal static partial class PageWords
         return Begins("about", out _) || (Begins("figure", out var figure) && figure.Any(char.IsDigit));
     }
 
+    /// <summary>A heading after which it is told what to do.</summary>
+    /// <param name="heading">Without its colon.</param>
+    public static bool HeadsMethod(string heading) => IsWhole("method", heading);
+
+    /// <summary>What a heading of a list of ingredients says besides: "for the filling" of "Ingredients for the filling"; empty
+    /// where nothing; null where it heads no such list.</summary>
+    /// <param name="heading">Without its colon.</param>
+    public static string? RestOfListHeading(string heading)
+    {
+        if (heading.Length > Longest / 2)
+            return null;
+        var list = MethodWords.Words("page", "list").Match(heading);
+        if (!list.Success)
+            return null;
+        var (before, after) = (heading[..list.Index].Trim(), heading[(list.Index + list.Length)..].Trim(' ', ':', '.'));
+        return before.Length == 0 ? after
+            : after.Length == 0 && before.Count(c => c == ' ') < 2 ? before
+            : null;
+    }
+
+    private static bool IsWhole(string which, string heading) =>
+        heading.Length <= Longest
+        && MethodWords.Words("page", which).Match(heading) is { Success: true, Index: 0, Length: var length }
+        && length == heading.Length;
+
     // Longer is no label and its value. Ours.
     private const int Longest = 120;
 

@@ -161,7 +161,7 @@ public static class RecipeJsonLd
             yield return text;
             yield break;
         }
-        for (var at = 0; (at = text.IndexOf("<script", at, StringComparison.OrdinalIgnoreCase)) >= 0; )
+        for (var at = 0; (at = text.IndexOf("<script", at, StringComparison.OrdinalIgnoreCase)) >= 0;)
         {
             var open = text.IndexOf('>', at);
             if (open < 0)

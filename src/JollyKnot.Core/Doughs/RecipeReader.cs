@@ -20,19 +20,6 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         public List<ReadLine> Lines { get; } = [];
     }
 
-    // Headings after which a method is told, in every language that is read.
-    private static readonly FrozenSet<string> MethodWords = (
-        "method instructions instruction directions direction preparation steps step procedure how "
-        + "zubereitung anleitung anleitungen herstellung arbeitsschritte schritte preparation etapes realisation deroulement "
-        + "preparacion elaboracion instrucciones pasos preparazione procedimento istruzioni passaggi esecuzione"
-    )
-        .Split(' ')
-        .ToFrozenSet();
-
-    private static readonly FrozenSet<string> IngredientWords = "ingredient zutaten ingredients ingredientes ingredienti"
-        .Split(' ')
-        .ToFrozenSet();
-
     // A line that begins so tells what to do or how much comes of it.
     private static readonly FrozenSet<string> Doing = (
         "mix knead bake preheat heat place put into onto add combine stir let leave cover shape divide roll brush "
@@ -55,11 +42,12 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     private bool headsDough,
         isTitled,
         byHand,
-        ownOrder;
+        ownOrder,
+        isNotes;
 
     public ReadRecipe Read(string text)
     {
-        var lines = text.Split('\n').SelectMany(Sentences).ToList();
+        var lines = Joined(text.Split('\n')).SelectMany(Sentences).ToList();
         headsDough = lines.Any(l => l.Trim() is [.., ':'] && IsDoughHeading(Unmarked(l.Trim()).TrimEnd(':')));
         var listAt = ListAt(lines);
         for (var i = 0; i < lines.Count; i++)
@@ -75,14 +63,16 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             }
             if (BeginsTheRest(line, plain))
             {
-                var isNotes = plain.TrimEnd(':').Trim() == RecipeText.NotesMark;
+                isNotes = plain.TrimEnd(':').Trim() == RecipeText.NotesMark;
                 leftOver.Add(string.Join('\n', lines.Skip(isNotes ? i + 1 : i)).Trim());
                 break;
             }
             var isAlone =
                 i > 0 && i + 1 < lines.Count && string.IsNullOrWhiteSpace(lines[i - 1]) && BeginsWithAmount(lines[i + 1]);
-            ReadLine(line, plain, lines[i], isAlone);
+            ReadLine(line, plain, lines[i], isAlone || IsWhatRowsAreFor(plain, lines.ElementAtOrDefault(i + 1)));
         }
+        if (!isNotes && (!HasIts(Role.Flour) || !HasIts(Role.Liquid)))
+            ReadTold();
         var method = string.Join('\n', leftOver.Where(l => l.Length > 0));
         var (strewn, late, fried) = (
             MethodReading.Clauses("strewn", method),
@@ -110,11 +100,86 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         };
     }
 
+    private bool HasIts(Role role) =>
+        sections.Where(s => s.Use == Use.Dough).SelectMany(s => s.Lines).SelectMany(l => l.Rows).Any(r => r.Role == role);
+
+    // Without flour or liquid among its rows a recipe is told: "Warm 250 g of milk with 40 g of butter".
+    private void ReadTold()
+    {
+        var has = sections.SelectMany(s => s.Lines).SelectMany(l => l.Rows).Select(r => r.Ingredient).ToHashSet();
+        foreach (var sentence in leftOver.SelectMany(MethodReading.Sentences).Where(s => !PageWords.IsTold(s)).ToList())
+        {
+            var use = MethodReading.UseOf(sentence);
+            var rows = Amounts()
+                .Split(sentence)
+                .Select(ToldIn)
+                .OfType<ReadRow>()
+                .Where(row => has.Add(row.Ingredient))
+                .Select(row => row with { Use = use });
+            if (rows.ToImmutableArray() is { Length: > 0 } told)
+                Add(new(sentence, told));
+        }
+    }
+
+    // The longest beginning that asks for something; what follows tells what is done.
+    private ReadRow? ToldIn(string words)
+    {
+        var all = words.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        for (var count = Math.Min(all.Length, MostWords); count > 1 && BeginsWithAmount(words); count--)
+            if (LineReading.Of(string.Join(' ', all[..count]), pantry, language) is [{ Known: true, Mass: not null } row])
+                return row;
+        return null;
+    }
+
+    [GeneratedRegex(@"(?:^|\s|,)(?=[\d½¼¾⅓⅔]+[.,/]?\d*\s*\p{L})|,\s")]
+    private static partial Regex Amounts();
+
+    // A table that was pasted cell by cell: an amount on a line by itself belongs to the name under it, or over it where the
+    // first name stands over its amount.
+    private List<string> Joined(string[] lines)
+    {
+        var end = Array.FindIndex(lines, l => Unmarked(l.Trim()) is { Length: > 0 } plain && BeginsTheRest(l.Trim(), plain));
+        bool IsBare(int i) => i >= 0 && i < (end < 0 ? lines.Length : end) && IsAnAmount(lines[i]);
+        bool IsName(int i) =>
+            i >= 0
+            && i < lines.Length
+            && lines[i].Trim() is { Length: > 1 and <= LongestCell } name
+            && char.IsLetter(name[0])
+            && name[^1] is not (':' or '.')
+            && LineGrammar.Read(language.Put(name).Text).All(item => item.Amount is null)
+            && PageWords.RestOfListHeading(name) is null
+            && !PageWords.HeadsMethod(name);
+        var bare = Enumerable.Range(0, lines.Length).Where(i => IsBare(i) && (IsName(i - 1) || IsName(i + 1))).ToList();
+        if (bare.Count < FewestListed)
+            return [.. lines];
+        var first = bare.Find(i => !(IsName(i - 1) && PageWords.IsTold($"{lines[i - 1]} {lines[i]}")));
+        var isUnder = IsName(first - 1) && !IsHeading(lines[first - 1].Trim(), Unmarked(lines[first - 1].Trim()));
+        var joined = new List<string>();
+        for (var i = 0; i < lines.Length; i++)
+            if (IsName(i) && IsBare(i + 1) && PageWords.IsTold($"{lines[i]} {lines[i + 1]}"))
+                joined.Add($"{lines[i].Trim()} {lines[++i].Trim()}");
+            else if (isUnder && IsName(i) && IsBare(i + 1))
+                joined.Add($"{lines[i + 1].Trim()} {lines[i++].Trim()}");
+            else if (!isUnder && IsBare(i) && IsName(i + 1))
+                joined.Add($"{lines[i].Trim()} {lines[++i].Trim()}");
+            else
+                joined.Add(lines[i]);
+        return joined;
+    }
+
+    private bool IsAnAmount(string line) =>
+        line.Trim().Length is > 0 and <= LongestCell
+        && LineGrammar.Read(language.Put(line.Trim()).Text) is [{ Amount: not null } item]
+        && !item.Words.Any(char.IsLetter);
+
+    // No cell of a table is longer. Ours.
+    private const int LongestCell = 60;
+
     // Where a page's list of ingredients is headed; what stands before it is its name, and what is told of it. -1 where nothing
     // heads it, or rows stand before.
     private int ListAt(List<string> lines)
     {
-        var at = lines.FindIndex(l => RestOfListHeading(Unmarked(l.Trim()).TrimEnd(':').Trim()) is not null);
+        var at = lines.FindIndex(l => PageWords.RestOfListHeading(Unmarked(l.Trim()).TrimEnd(':').Trim()) is not null);
         var before = lines.Take(Math.Max(at, 0)).Select(l => l.Trim()).Where(l => l.Length > 0 && BeginsWithAmount(l));
         return before.Count(l => IngredientIn(l)?.Rows.Any(r => r is { Known: true, Mass: not null }) == true) < 2 ? at : -1;
     }
@@ -122,22 +187,15 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     private void ReadHead(string line, string plain, string whole)
     {
         var isMarked = line.StartsWith("# ", StringComparison.Ordinal);
-        if (!isTitled && !PageWords.IsTold(plain) && (isMarked || IsTitle(line, plain)))
+        // "Pull-apart loaf" is a name too.
+        var isName =
+            isMarked
+            || IsTitle(line, plain)
+            || (IsDoing(plain) && plain.Count(c => c == ' ') < 5 && char.IsLetterOrDigit(plain[^1]));
+        if (!isTitled && !PageWords.IsTold(plain) && isName)
             Title(plain.TrimEnd(':').Trim());
         else
             leftOver.Add(whole.TrimEnd());
-    }
-
-    // "Ingredients": nothing; "Ingredients for the filling": what it is for; null where it heads no list of them.
-    private static string? RestOfListHeading(string heading)
-    {
-        var words = heading.Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        if (words.Length is 0 or > 7)
-            return null;
-        if (IngredientWords.Contains(Composed.Folded(words[0].TrimEnd(':'))))
-            return string.Join(' ', words[1..]);
-        var isLast = IngredientWords.Contains(Composed.Folded(words[^1])) && words.Length <= 3;
-        return isLast ? string.Join(' ', words[..^1]) : null;
     }
 
     private void ReadLine(string line, string plain, string whole, bool isAlone)
@@ -153,7 +211,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             Title(line[2..].Trim());
         else if (RecipeText.Headed(plain) is { } own)
             sections.Add(new(UseOf(own.Kind), own.Name) { Work = own.Work, Moment = own.Moment });
-        else if (RestOfListHeading(heading) is { } rest)
+        else if (PageWords.RestOfListHeading(heading) is { } rest)
             ListHeaded(rest, whole);
         else if (PageWords.IsTold(plain))
             leftOver.Add(whole.TrimEnd());
@@ -186,9 +244,13 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     {
         if (isTitled || plain.Length > PlainText.LongestName || IsDoing(plain))
             return false;
-        var rows = LineReading.Of(line, pantry, language);
+        // "Honey loaf (for a 2 lb machine)" asks for nothing.
+        var rows = LineReading.Of(InBrackets().Replace(line, ""), pantry, language);
         return !rows.Any(r => r.Mass is not null || r.Use != Use.Dough);
     }
+
+    [GeneratedRegex(@"(?<=\p{L}\s*)\([^)]*\)")]
+    private static partial Regex InBrackets();
 
     private void Headed(string heading, bool isMarked)
     {
@@ -213,18 +275,23 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         isTitled = true;
         // "Ingredients for 30 breadsticks: 500 g flour, ..." tells how many.
         var label = read.Text[..Math.Max(0, read.Text.IndexOf(':', StringComparison.Ordinal))];
-        if (RestOfListHeading(label) is { } rest && rest.Any(char.IsDigit))
+        if (PageWords.RestOfListHeading(label) is { } rest && rest.Any(char.IsDigit))
             leftOver.Add(label);
         sections[^1].Lines.Add(read);
     }
 
     // Seeds among the rows of the dough that its method strews over the bread go on top.
-    private static void Strew(List<ReadLine> lines, ImmutableArray<string> strewn)
+    private void Strew(List<ReadLine> lines, ImmutableArray<string> strewn)
     {
         bool IsStrewn(ReadRow row) =>
-            row is { Use: Use.Dough, Role: Role.Other, AtBeep: false }
-            && row.Ingredient.Split(' ')[^1] is "seeds" or "seed"
-            && Telling(strewn, ["the seeds", row.Called ?? row.Ingredient]).Any();
+            row is { Use: Use.Dough, AtBeep: false }
+            && (
+                row is { Mass: null, Role: Role.Other or Role.Salt }
+                    ? Telling(strewn, [HeadOf(row.Called ?? row.Ingredient)]).Any()
+                    : row.Role == Role.Other
+                        && row.Ingredient.Split(' ')[^1] is "seeds" or "seed"
+                        && Telling(strewn, ["the seeds", row.Called ?? row.Ingredient]).Any()
+            );
         Put(lines, IsStrewn, row => row with { Use = Use.Topping });
     }
 
@@ -323,14 +390,14 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         if (dough.Length > 0)
             made.Add(new(null, "", null, dough));
         foreach (var section in sections)
-        foreach (var use in UsesIn(section))
-        {
-            var lines = Only(section, use).ToImmutableArray();
-            if (use == Use.Serving)
-                leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
-            else
-                made.AddRange(Parts(section, use, lines));
-        }
+            foreach (var use in UsesIn(section))
+            {
+                var lines = Only(section, use).ToImmutableArray();
+                if (use == Use.Serving)
+                    leftOver.Insert(0, string.Join('\n', lines.Select(l => l.Text)));
+                else
+                    made.AddRange(Parts(section, use, lines));
+            }
         return made.ToImmutable();
     }
 
@@ -448,7 +515,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         var heading = plain.TrimEnd(':').Trim();
         if (heading == RecipeText.NotesMark)
             return IsMarked(line) || plain[^1] == ':';
-        return MethodWords.Contains(Composed.Folded(heading)) || MethodWords.Contains(Phrase.Of(heading));
+        return PageWords.HeadsMethod(heading);
     }
 
     // "For the filling:", "Topping", "**Glaze**".
@@ -476,6 +543,16 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         && Phrase.Split(plain).Count() <= 4
         && !IsDoing(plain)
         && (Uses.OfHeading(InEnglish(plain)) is not null || !LineReading.Of(plain, pantry, language).Any(r => r.Known));
+
+    // "For the garlic butter", amounts under it.
+    private bool IsWhatRowsAreFor(string plain, string? next) =>
+        next is not null
+        && ForWhat().IsMatch(InEnglish(plain))
+        && Uses.Of($" {InEnglish(plain)}").Use is null
+        && IngredientIn(next) is { Rows: [{ Known: true, Mass: not null }, ..] };
+
+    [GeneratedRegex(@"^(?:for|to)\s", RegexOptions.IgnoreCase)]
+    private static partial Regex ForWhat();
 
     private string InEnglish(string words) => language.Put(words).Text;
 
@@ -515,7 +592,9 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             return new(line, rows);
         // What a label says is no part of what it asks for.
         var asked = isLabelled ? line[(line.IndexOf(':', StringComparison.Ordinal) + 1)..] : line;
-        var isShort = Phrase.Split(asked).Count() <= MostWords && !IsSentence(line);
+        // "Sesame seeds: to taste." is no sentence.
+        var isNamed = isLabelled && IsNamed(line[..line.IndexOf(':', StringComparison.Ordinal)]);
+        var isShort = Phrase.Split(asked).Count() <= MostWords && (isNamed || !IsSentence(line));
         var asks = rows.Any(r => r.Role is not null) || BeginsWithNumber(line);
         return asks && isShort ? new(line, rows) : null;
     }
@@ -559,21 +638,30 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         var colon = line.IndexOf(':', StringComparison.Ordinal);
         var label = colon is > 0 and < 40 ? line[..(colon + 1)] : "";
         var told = Items().Split(line[label.Length..].TrimEnd(' ', '.', ';')).Select(i => i.Trim()).ToList();
-        if (told.Count(BeginsWithAmount) < FewestListed)
+        if (told.Count(HoldsFigure) < FewestListed)
             return null;
         var items = new List<string>();
-        foreach (var item in told)
+        foreach (var item in told.Select(AsAsked))
             // How a thing is, is no other thing.
-            if (items.Count == 0 || BeginsWithAmount(item) || IsNamed(item))
+            if (items.Count == 0 || HoldsFigure(item) || IsNamed(item))
                 items.Add(item);
             else
                 items[^1] += $", {item}";
-        if (!items.TrueForAll(i => IsNamed(i) || !BeginsWithAmount(i)))
+        var amounts = items.Where(HoldsFigure).ToList();
+        if (amounts.Count(IsNamed) is var known && (known < FewestListed || known * 2 <= amounts.Count))
             return null;
-        if (RestOfListHeading(label.TrimEnd(':').Trim()) is not null)
+        if (PageWords.RestOfListHeading(label.TrimEnd(':').Trim()) is not null)
             label = "";
         return new(line, [.. items.SelectMany(item => LineReading.Of($"{label} {item}".Trim(), pantry, language))]);
     }
+
+    // "rub in 30 g lard" asks for lard.
+    private string AsAsked(string item) =>
+        !IsNamed(item) && item.IndexOfAny(Figures) is > 0 and var at && IsNamed(item[at..]) ? item[at..] : item;
+
+    private static readonly char[] Figures = [.. "0123456789", .. LineGrammar.Vulgars.Keys];
+
+    private static bool HoldsFigure(string item) => item.IndexOfAny(Figures) >= 0;
 
     private bool IsNamed(string item) =>
         item.Length is > 0 and <= LineGrammar.LongestLine
@@ -586,7 +674,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
 
     private static readonly System.Buffers.SearchValues<char> Between = System.Buffers.SearchValues.Create(";,·•");
 
-    [GeneratedRegex(@"(?:[;·•]|,(?=\s))(?![^(]*\))")]
+    [GeneratedRegex(@"(?:[;·•]|,(?=\s)|\s(?:and|und|et|y|e)\s(?=\d))(?![^(]*\))")]
     private static partial Regex Items();
 
     // A row and what follows in the same line: "20 g melted butter. Rise until it has doubled."

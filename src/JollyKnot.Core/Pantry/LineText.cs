@@ -36,6 +36,9 @@ internal static partial class LineText
         line = UseThenAmount().Replace(line, "${amount} ${name}, plus more ${use}");
         line = Between().Replace(line, "${from} - ");
         line = GradeInBrackets().Replace(line, " ${grade}");
+        line = CubeOfYeast().Replace(line, "${cube} fresh yeast");
+        line = UnitThenNumber().Replace(line, m => $" {m.Groups["n"].Value} {m.Groups["unit"].Value}");
+        line = GradeAsAWord().Replace(line, "${grade}");
         line = DriedInBrackets().Replace(line, " ${how}${amount}");
         line = MixedAtTheEnd().Replace(line, "");
         line = HalfAWord().Replace(line, "${tail}");
@@ -162,6 +165,21 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex GradeInBrackets();
+
+    // "1 cake of yeast" is fresh: dried yeast comes in no cube.
+    [GeneratedRegex(@"\b(?<cube>cubes?|cakes?)\s+(?:of\s+)?(?:bakers?['’]?s?['’]?\s+)?yeast\b", RegexOptions.IgnoreCase)]
+    private static partial Regex CubeOfYeast();
+
+    // "latte ml 220", "uova n. 1": the unit, or none, before the number.
+    [GeneratedRegex(
+        @"(?<=[\p{L}\p{N}])\s+(?:(?<unit>gr?|ml|cl|dl|l|kg|oz|lb|tsp|tbsp)\.?|(?:n|nr|no|st|stk|pz)\.?[º°]?)\s+(?<n>\d[\d.,/½¼¾]*)\s*(?=$|[,;(])",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex UnitThenNumber();
+
+    // "Mehl 550er".
+    [GeneratedRegex(@"(?<=\p{L}\s+)(?<grade>\d{3,4})er\b")]
+    private static partial Regex GradeAsAWord();
 
     // "milk and water mixed, hand-hot".
     [GeneratedRegex(@"\s+mixed(?: together)?(?=\s*(?:,|$))", RegexOptions.IgnoreCase)]

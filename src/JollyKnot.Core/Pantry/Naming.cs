@@ -179,13 +179,13 @@ internal static class Naming
         ImmutableArray<string> phrase = [.. all.Select(Phrase.Singular)];
         (int From, int To, Ingredient Found)? best = null;
         for (var from = 0; from < all.Length; from++)
-        for (var to = pantry.Begins(phrase[from]) ? Math.Min(all.Length, from + 5) : from; to > from; to--)
-            if (
-                all[to - 1] != "of"
-                && (best is null || (!isHeadFirst && to - from >= best.Value.To - best.Value.From))
-                && pantry.FindPhrase(string.Join(' ', phrase[from..to].Where(w => w != "of"))) is { } found
-            )
-                best = (from, to, found);
+            for (var to = pantry.Begins(phrase[from]) ? Math.Min(all.Length, from + 5) : from; to > from; to--)
+                if (
+                    all[to - 1] != "of"
+                    && (best is null || (!isHeadFirst && to - from >= best.Value.To - best.Value.From))
+                    && pantry.FindPhrase(string.Join(' ', phrase[from..to].Where(w => w != "of"))) is { } found
+                )
+                    best = (from, to, found);
         // Words of manner may stand between: "strong organic white flour".
         var plain = all.Where(w =>
                 !Manner.Contains(w)

@@ -121,7 +121,7 @@ public sealed partial class RecipeLanguage
         var said = ImmutableDictionary.CreateBuilder<string, string>();
         var own = ImmutableArray.CreateBuilder<(string, string)>();
         var from = 0;
-        for (var i = 0; i < words.Count; )
+        for (var i = 0; i < words.Count;)
         {
             var (count, found) = Longest(line, words, i);
             if (found is null)

@@ -211,7 +211,12 @@ public static partial class Uses
         {
             use = UseOf(purpose);
             isForThePan = Pans.Contains(purpose.Groups["what"].Value.ToLowerInvariant());
+            var what = purpose.Groups["what"];
+            var behind = purpose.Value[(what.Index + what.Length - purpose.Index)..];
             words = words.Remove(purpose.Index, purpose.Length);
+            // "For dusting rice flour": what it is stands behind.
+            if (string.IsNullOrWhiteSpace(words))
+                words = behind;
         }
         if (isAfter)
             use = Use.HotBrush;

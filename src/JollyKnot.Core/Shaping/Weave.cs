@@ -116,7 +116,7 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
         var (under, over) = (new List<WeavePiece>(), new List<WeavePiece>());
         var side = move.Rightwards ? 1 : -1;
         // Runs of the same sign are one stretch.
-        for (var start = 0; start < passes; )
+        for (var start = 0; start < passes;)
         {
             var end = start + 1;
             while (end < passes && move.Over[end] == move.Over[start])
@@ -197,9 +197,9 @@ public sealed record Weave(double Width, int Strands, bool Stacked, ImmutableArr
     {
         var found = new List<(int, int)>();
         for (var i = 0; i + 1 < curve.Length; i++)
-        for (var j = i + Above; j + 1 < curve.Length; j++)
-            if (Cross(curve[i], curve[i + 1], curve[j], curve[j + 1]))
-                found.Add((i, j));
+            for (var j = i + Above; j + 1 < curve.Length; j++)
+                if (Cross(curve[i], curve[i + 1], curve[j], curve[j + 1]))
+                    found.Add((i, j));
         return found;
 
         static bool Cross((double X, double Y) a, (double X, double Y) b, (double X, double Y) c, (double X, double Y) d)

@@ -17,8 +17,8 @@ public static class WatchedIngredients
         foreach (var row in dough["rows"]!.AsArray())
             In(row!["ingredient"]!);
         foreach (var part in dough["parts"]?.AsArray() ?? [])
-        foreach (var row in part!["rows"]!.AsArray())
-            In(row!["ingredient"]!);
+            foreach (var row in part!["rows"]!.AsArray())
+                In(row!["ingredient"]!);
         return dough;
     }
 
