@@ -243,6 +243,7 @@ public sealed class WholeRecipes
     [InlineData("Beat in 100 g butter. Brush with the remaining butter.", "? Dough")]
     [InlineData("Beat in 60 g butter. Knead in the remaining butter.", "100 Dough")]
     [InlineData("Beat in the butter.", "100 Dough")]
+    [InlineData("Beat in 60 g butter. Add the remaining butter and dust with flour.", "100 Dough")]
     public void The_rest_of_what_is_divided_is_for_what_the_method_does_with_it(string method, string shares) =>
         Shares($"Rolls\n100 g butter, divided\n\nMethod\n{method}").ShouldBe(shares);
 
@@ -295,6 +296,25 @@ public sealed class WholeRecipes
     [InlineData("Mix, leave 2 hours. Knead 3 minutes. Divide, shape, proof 40 minutes.", 120)]
     public void What_waits_before_it_is_kneaded_is_no_rest_of_the_dough(string method, int minutes) =>
         MethodReading.Of(method).Rest!.Middle.TotalMinutes.ShouldBe(minutes);
+
+    [Theory]
+    [InlineData("Whisk the milk and yeast, sit 15 minutes. Knead. Divide, shape, proof 40 minutes.", null, null)]
+    [InlineData("Mix, rest 16 minutes. Knead. Divide, shape, proof 40 minutes.", 16, null)]
+    [InlineData("Knead. Leave for 1 hour until doubled. Divide, shape, proof 40 minutes.", null, 60)]
+    [InlineData("Knead. Leave for 1 hour. Divide, shape, proof 40 minutes.", 60, null)]
+    public void A_rest_until_doubled_is_a_rise_and_yeast_that_wakes_is_no_rest(string method, int? rest, int? rise) =>
+        (MethodReading.Of(method).Rest?.Middle.TotalMinutes, MethodReading.Of(method).Rise?.Middle.TotalMinutes).ShouldBe(
+            (rest, rise)
+        );
+
+    [Theory]
+    [InlineData("Spread with the garlic butter, roll up. Bake 20 minutes.", PartKind.Filling)]
+    [InlineData("Bake 20 minutes. Brush with the garlic butter.", PartKind.Butter)]
+    [InlineData("Brush with hot garlic butter. Bake 20 minutes.", PartKind.Butter)]
+    public void Butter_with_something_in_it_that_goes_on_before_the_oven_is_a_filling(string method, PartKind kind) =>
+        Of($"Rolls\n300 g flour\n190 ml water\n\nGarlic butter:\n50 g butter\n2 cloves garlic\n\nMethod\n{method}")
+            .Sections[^1]
+            .Kind.ShouldBe(kind);
 
     [Theory]
     [InlineData("Proof 20 minutes on a greased sheet, 220 °C about 15 minutes.", 20, 15)]

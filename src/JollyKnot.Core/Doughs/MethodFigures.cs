@@ -168,7 +168,7 @@ internal static partial class MethodFigures
     // Numbers in words before a time, in the other languages.
     private static readonly FrozenDictionary<string, double> OtherNumbers = new (double Number, string Words)[]
     {
-        (1, "eine einer ein une un una"),
+        (1, "eine einer ein une un una otra altra another"),
         (2, "zwei deux dos due"),
         (3, "drei trois tres tre"),
         (4, "vier quatre cuatro quattro"),
@@ -186,7 +186,8 @@ internal static partial class MethodFigures
         .ToFrozenDictionary(n => n.w, n => n.Number, StringComparer.OrdinalIgnoreCase);
 
     private const string OtherWords =
-        "eine?r?|une?|una|zwei|deux|dos|due|drei|trois|tres|tre|vier|quatre|cuatro|quattro|fünf|cinq|cinco"
+        "eine?r?|une?|una|otra|altra|another(?= hour)|zwei|deux|dos|due|drei|trois|tres|tre|vier|quatre|cuatro|quattro"
+        + "|fünf|cinq|cinco"
         + "|cinque|sechs|seis|sei|"
         + "acht|huit|ocho|otto|zehn|dix|diez|dieci|zwölf|douze|doce|dodici|fünfzehn|quinze|quince|quindici"
         + "|zwanzig|vingt|veinte|"
@@ -218,7 +219,7 @@ internal static partial class MethodFigures
         @"(?:divide|cut|split) (?:the dough |it )?in(?:to)? "
         + @"(?:(?<two>half|halves)\b|(?<n>two|three|four|five|six|eight)\b(?=\s*[,.;]))|"
         + @"(?:makes|yields?|into)\s*:?\s*(?:about\s+)?(?:(?<n>\d|one|two|three|four)\s+|a\s+)?(?<dozen>doz(?:en)?)\b|"
-        + @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives)\s*:?\s*"
+        + @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives|salen|rinde)\s*:?\s*"
         + @"(?:(?:about|ca\.?|un[oa]s|environ|env\.|circa|etwa)\s+)?"
         + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"
         + @"(?!\s*(?:[-–]\s*\d+\s*)?(?:min|hour|h\b|g\b|ml|cm|°|stunden|heures|horas|ore|"

@@ -146,9 +146,8 @@ public static partial class MethodReading
         var named = Regex.Escape(thing);
         var rest = new Regex($@"\b(?:remaining|rest of the|reserved)\s+(?:\w+ ){{0,3}}?{named}\b", RegexOptions.IgnoreCase);
         var at = sentences.FindIndex(rest.IsMatch);
-        if (at < 0 || MethodWords.In("rest", sentences[at]) is not { } told)
+        if (at < 0 || DoneWithTheRest(sentences[at], rest.Match(sentences[at]).Index) is not { } use || use == Use.Dough)
             return null;
-        var use = System.Enum.Parse<Use>(told, ignoreCase: true);
         if (use == Use.Wash && Bakes(sentences) is >= 0 and var bakes && bakes < at)
             use = Use.HotBrush;
         var before = new Regex($@"(?<amount>[\d½¼¾⅓⅔][^,;.]{{0,40}}?)\s{named}\b", RegexOptions.IgnoreCase);
@@ -328,8 +327,31 @@ public static partial class MethodReading
     internal static bool BrushesOnlyHot(string method)
     {
         var sentences = Sentences(method).ToList();
-        return !BrushedBefore(sentences).Any()
-            && sentences.Any(s => MethodWords.In("brushed", s) is not null && MethodWords.In("hot", s) is not null);
+        return !BrushedBefore(sentences).Any() && sentences.Any(IsBrushedHot);
+    }
+
+    private static bool IsBrushedHot(string sentence) =>
+        MethodWords.In("brushed", sentence) is not null && MethodWords.In("hot", sentence) is not null;
+
+    // By the nearest verb before it, else the first behind.
+    private static Use? DoneWithTheRest(string sentence, int at)
+    {
+        var done = MethodWords
+            .Kind("rest")
+            .SelectMany(v => v.Words.Matches(sentence).Select(m => new DoneAt(m.Index, v.Which)))
+            .OrderBy(v => v.Index)
+            .ToList();
+        return Nearest(done, at) is { } told ? System.Enum.Parse<Use>(told, ignoreCase: true) : null;
+    }
+
+    /// <summary>What a method puts in before it bakes, by its name: "spread with the garlic butter".</summary>
+    /// <param name="name">Its name.</param>
+    /// <param name="method">The method.</param>
+    internal static bool TakesBeforeOven(string name, string method)
+    {
+        var sentences = Sentences(method).ToList();
+        var named = sentences.FindIndex(s => s.Contains(name, StringComparison.OrdinalIgnoreCase));
+        return named >= 0 && named <= Bakes(sentences) && !sentences.Any(IsBrushedHot);
     }
 
     // The sentence that tells of the bake.
@@ -422,6 +444,9 @@ public static partial class MethodReading
             .Where(_ => plan.Bake is null)
             .OrderBy(t => t.Index)
             .ToList();
+        // Yeast that is woken before it is kneaded.
+        if (plan.Knead is null && MethodWords.Words("doing", "kneading").IsMatch(sentence))
+            waits.RemoveAll(w => w.Doing == "resting" && w.Lasts.To <= LongestFroth);
         int TurnsBefore(int at) => turns.Count + turned.Count(t => t.Index < at);
         if (plan.Heat is null && MethodFigures.HeatIn(sentence) is { } heat)
             plan = plan with { Heat = heat.Heat, WithFan = heat.WithFan };
@@ -494,6 +519,7 @@ public static partial class MethodReading
     private static readonly TimeSpan LongestBake = TimeSpan.FromHours(2),
         LongestBoil = TimeSpan.FromMinutes(5),
         ShortestKnead = TimeSpan.FromMinutes(4),
+        LongestFroth = TimeSpan.FromMinutes(15),
         LongestKnead = TimeSpan.FromMinutes(60),
         LongestProof = TimeSpan.FromHours(6),
         ShortestCycle = TimeSpan.FromMinutes(20),
@@ -540,6 +566,8 @@ public static partial class MethodReading
         {
             "cooking" when isHeated && Cooked().IsMatch(sentence) => "baking",
             null or "cooking" => isHot ? "baking" : "nothing",
+            // "Leave for an hour until doubled" is a rise.
+            "resting" when MethodWords.In("until", sentence[Math.Max(from, 0)..]) is not null => "proofing",
             var doing => doing,
         };
     }

@@ -51,6 +51,11 @@ internal static partial class PageWords
             : null;
     }
 
+    /// <summary>A heading of what a portion holds: nothing behind it is the recipe's.</summary>
+    /// <param name="line">The line.</param>
+    public static bool HeadsNutrition(string line) =>
+        line.Length <= Longest / 2 && MethodWords.Words("page", "rest").Match(line) is { Success: true, Index: 0 };
+
     private static bool IsWhole(string which, string heading) =>
         heading.Length <= Longest
         && MethodWords.Words("page", which).Match(heading) is { Success: true, Index: 0, Length: var length }

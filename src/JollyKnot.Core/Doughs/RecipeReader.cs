@@ -18,6 +18,13 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         public PartMoment? Moment { get; init; }
         public bool IsAsked { get; init; }
         public List<ReadLine> Lines { get; } = [];
+
+        public Section For(Use other)
+        {
+            var section = new Section(other, Name) { Work = Work, Moment = Moment };
+            section.Lines.AddRange(Lines);
+            return section;
+        }
     }
 
     // A line that begins so tells what to do or how much comes of it.
@@ -91,6 +98,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         if (MethodReading.BrushesOnlyHot(method))
             foreach (var section in sections.Where(s => !s.Lines.Any(IsIcing)))
                 Put(section.Lines, row => InSection(row, section) == Use.Wash, row => row with { Use = Use.HotBrush });
+        FillBeforeOven(method);
         byHand |= MethodReading.IsByHand(method);
         return new(title, [.. Sections().Select(s => AsTold(s, late, fried))], byHand, method)
         {
@@ -99,6 +107,23 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             OwnOrder = ownOrder || MethodReading.TellsOrder(method),
         };
     }
+
+    // Garlic butter that goes on before the oven is no butter for hot bread.
+    private void FillBeforeOven(string method)
+    {
+        for (var i = 0; i < sections.Count; i++)
+            if (
+                sections[i] is { Use: Use.HotBrush, Work: null } section
+                && Phrase.Split(section.Name).SkipWhile(w => IsArticle().IsMatch(w)).ToList() is { Count: > 0 } words
+                && string.Join(' ', words) is var name
+                && section.Lines.SelectMany(l => l.Rows).Any(r => r.Role != Role.Fat)
+                && MethodReading.TakesBeforeOven(name, method)
+            )
+                sections[i] = section.For(Use.Filling);
+    }
+
+    [GeneratedRegex("^(?:for|the|für|die|das|den|pour|le|la|l|para|el|per|il)$", RegexOptions.IgnoreCase)]
+    private static partial Regex IsArticle();
 
     private bool HasIts(Role role) =>
         sections.Where(s => s.Use == Use.Dough).SelectMany(s => s.Lines).SelectMany(l => l.Rows).Any(r => r.Role == role);
@@ -234,7 +259,17 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             leftOver.Add(whole.TrimEnd());
     }
 
-    private void Title(string name) => (title, isTitled) = (PlainText.AsName(Recipe().Replace(name, "")), true);
+    private void Title(string name)
+    {
+        // "Baps | Makes 8 | Cook 15 min": what is told of them is no name.
+        var parts = name.Split(" | ", 2);
+        if (parts.Length > 1 && HoldsFigure(parts[1]))
+            leftOver.Add(parts[1].Replace(" | ", "\n", StringComparison.Ordinal));
+        (title, isTitled) = (
+            PlainText.AsName(Recipe().Replace(parts.Length > 1 && HoldsFigure(parts[1]) ? parts[0] : name, "")),
+            true
+        );
+    }
 
     [GeneratedRegex(@"^(?:recipe|rezept|recette|receta|ricetta)\s*:\s*", RegexOptions.IgnoreCase)]
     private static partial Regex Recipe();
@@ -515,7 +550,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         var heading = plain.TrimEnd(':').Trim();
         if (heading == RecipeText.NotesMark)
             return IsMarked(line) || plain[^1] == ':';
-        return PageWords.HeadsMethod(heading);
+        return PageWords.HeadsMethod(heading) || PageWords.HeadsNutrition(plain);
     }
 
     // "For the filling:", "Topping", "**Glaze**".

@@ -93,6 +93,10 @@ public static partial class LineReading
         return Read(line, pantry, language);
     }
 
+    // Farina "00".
+    [GeneratedRegex(@"(?<=\p{L}{4}\s+(?:tipo\s+)?)[""“”„«']\s*(?<grade>00?)\s*[""“”»']")]
+    private static partial Regex GradeInQuotes();
+
     // "11/2 cups" is one and a half, most likely: both are asked.
     private static ImmutableArray<ReadRow> EitherWay(ImmutableArray<ReadRow> likely, ImmutableArray<ReadRow> literal) =>
         likely.IsEmpty || literal.IsEmpty ? literal : likely.SetItem(0, likely[0] with { Instead = literal[0].Mass });
@@ -104,6 +108,7 @@ public static partial class LineReading
     {
         if (language.IsEuropean && pantry.Cups == CupSize.Us)
             pantry = pantry with { Cups = CupSize.Metric };
+        line = GradeInQuotes().Replace(line, "${grade}");
         if (Region().Match(line) is { Success: true } region)
         {
             pantry = pantry with { Cups = CupsOf(region.Groups["whose"].Value) };

@@ -172,7 +172,8 @@ internal static partial class LineText
 
     // "latte ml 220", "uova n. 1": the unit, or none, before the number.
     [GeneratedRegex(
-        @"(?<=[\p{L}\p{N}])\s+(?:(?<unit>gr?|ml|cl|dl|l|kg|oz|lb|tsp|tbsp)\.?|(?:n|nr|no|st|stk|pz)\.?[º°]?)\s+(?<n>\d[\d.,/½¼¾]*)\s*(?=$|[,;(])",
+        @"(?<=[\p{L}\p{N}])\s+(?:(?<unit>gr?|ml|cl|dl|l|kg|oz|lb|tsp|tbsp)\.?|(?:n|nr|no|st|stk|pz)\.?[º°]?)"
+            + @"\s+(?<n>\d[\d.,/½¼¾]*)\s*(?=$|[,;(])",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex UnitThenNumber();
