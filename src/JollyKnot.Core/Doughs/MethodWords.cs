@@ -35,7 +35,9 @@ internal static class MethodWords
     {
         var (told, words) = (line[..line.IndexOf('=')].Trim().Split(' '), line[(line.IndexOf('=') + 1)..].Trim());
         const RegexOptions options = RegexOptions.IgnoreCase | RegexOptions.CultureInvariant | RegexOptions.Compiled;
-        return new(told[0], told[1], new Regex($@"(?<!\p{{L}})(?:{words})(?!\p{{L}})", options));
+        // What a page says beside its recipe begins a line.
+        var begins = told[0] == "page" ? @"\A" : @"(?<!\p{L})";
+        return new(told[0], told[1], new Regex($@"{begins}(?:{words})(?!\p{{L}})", options));
     }
 
     private static List<string> Lines()

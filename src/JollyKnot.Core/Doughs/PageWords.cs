@@ -8,9 +8,19 @@ internal static partial class PageWords
 {
     /// <summary>Nothing to read: what is pressed, counted or drawn, such as "Print recipe", "214 votes" or a rule.</summary>
     /// <param name="line">The line.</param>
-    public static bool IsToPress(string line) =>
-        line.Length <= Longest
-        && (IsTrail().IsMatch(line) || !LetterOrDigit().IsMatch(MethodWords.Words("page", "pressed").Replace(line, " ")));
+    public static bool IsToPress(string line)
+    {
+        if (line.Length > Longest || IsTrail().IsMatch(line))
+            return line.Length <= Longest;
+        var rest = AfterMarks(line);
+        while (rest.Length > 0 && MethodWords.Words("page", "pressed").Match(rest) is { Success: true, Length: > 0 } pressed)
+            rest = AfterMarks(rest[pressed.Length..]);
+        return rest.Length == 0;
+    }
+
+    // What is left behind stars, bars and blanks.
+    private static string AfterMarks(string line) =>
+        LetterOrDigit().Match(line) is { Success: true, Index: var at } ? line[at..] : "";
 
     // "Home » Recipes » Breads".
     [GeneratedRegex(@"^\s*[\p{L}&' ]+ [»›>] [\p{L}&' ]+")]
@@ -25,7 +35,7 @@ internal static partial class PageWords
         bool Begins(string which, out string rest)
         {
             var label = MethodWords.Words("page", which).Match(line);
-            rest = label is { Success: true, Index: 0 } ? line[label.Length..] : "";
+            rest = label.Success ? line[label.Length..] : "";
             return rest.Trim(' ', ':').Length > 0;
         }
         return Begins("about", out _) || (Begins("figure", out var figure) && figure.Any(char.IsDigit));
@@ -42,23 +52,22 @@ internal static partial class PageWords
     {
         if (heading.Length > Longest / 2)
             return null;
-        var list = MethodWords.Words("page", "list").Match(heading);
-        if (!list.Success)
-            return null;
-        var (before, after) = (heading[..list.Index].Trim(), heading[(list.Index + list.Length)..].Trim(' ', ':', '.'));
-        return before.Length == 0 ? after
-            : after.Length == 0 && before.Count(c => c == ' ') < 2 ? before
-            : null;
+        var list = MethodWords.Words("page", "list");
+        if (list.Match(heading) is { Success: true, Length: var length })
+            return heading[length..].Trim(' ', ':', '.');
+        var last = heading.LastIndexOf(' ');
+        var endsSo = last > 0 && heading.Count(c => c == ' ') < 3 && list.IsMatch(heading[(last + 1)..]);
+        return endsSo ? heading[..last].Trim() : null;
     }
 
     /// <summary>A heading of what a portion holds: nothing behind it is the recipe's.</summary>
     /// <param name="line">The line.</param>
     public static bool HeadsNutrition(string line) =>
-        line.Length <= Longest / 2 && MethodWords.Words("page", "rest").Match(line) is { Success: true, Index: 0 };
+        line.Length <= Longest / 2 && MethodWords.Words("page", "rest").IsMatch(line);
 
     private static bool IsWhole(string which, string heading) =>
         heading.Length <= Longest
-        && MethodWords.Words("page", which).Match(heading) is { Success: true, Index: 0, Length: var length }
+        && MethodWords.Words("page", which).Match(heading) is { Success: true, Length: var length }
         && length == heading.Length;
 
     // Longer is no label and its value. Ours.

@@ -54,7 +54,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
 
     public ReadRecipe Read(string text)
     {
-        var lines = Joined(text.Split('\n')).SelectMany(Sentences).ToList();
+        var lines = new PastedCells(language, IsHeading, BeginsTheRest).Joined(text.Split('\n')).SelectMany(Sentences).ToList();
         headsDough = lines.Any(l => l.Trim() is [.., ':'] && IsDoughHeading(Unmarked(l.Trim()).TrimEnd(':')));
         var listAt = ListAt(lines);
         for (var i = 0; i < lines.Count; i++)
@@ -81,26 +81,21 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         if (!isNotes && (!HasIts(Role.Flour) || !HasIts(Role.Liquid)))
             ReadTold();
         var method = string.Join('\n', leftOver.Where(l => l.Length > 0));
-        var (strewn, late, fried) = (
-            MethodReading.Clauses("strewn", method),
-            MethodReading.Clauses("late", method),
-            MethodReading.Clauses("fried", method)
-        );
-        var beeped = MethodReading.Clauses("beep", method);
+        var told = new RowsByMethod(method, pantry, language);
         foreach (var section in sections.Where(s => s.Use == Use.Dough))
-        {
-            Strew(section.Lines, strewn);
-            Share(section.Lines, method);
-            HoldForBeep(section.Lines, beeped);
-        }
+            told.PutRight(section.Lines);
         foreach (var section in sections.Where(s => s.Use == Use.Topping))
             Brush(section.Lines);
         if (MethodReading.BrushesOnlyHot(method))
             foreach (var section in sections.Where(s => !s.Lines.Any(IsIcing)))
-                Put(section.Lines, row => InSection(row, section) == Use.Wash, row => row with { Use = Use.HotBrush });
+                RowsByMethod.Put(
+                    section.Lines,
+                    row => InSection(row, section) == Use.Wash,
+                    row => row with { Use = Use.HotBrush }
+                );
         FillBeforeOven(method);
         byHand |= MethodReading.IsByHand(method);
-        return new(title, [.. Sections().Select(s => AsTold(s, late, fried))], byHand, method)
+        return new(title, [.. Sections().Select(told.AsTold)], byHand, method)
         {
             Language = language,
             Plan = MethodReading.Of($"{title}\n{method}"),
@@ -158,47 +153,6 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
 
     [GeneratedRegex(@"(?:^|\s|,)(?=[\d½¼¾⅓⅔]+[.,/]?\d*\s*\p{L})|,\s")]
     private static partial Regex Amounts();
-
-    // A table that was pasted cell by cell: an amount on a line by itself belongs to the name under it, or over it where the
-    // first name stands over its amount.
-    private List<string> Joined(string[] lines)
-    {
-        var end = Array.FindIndex(lines, l => Unmarked(l.Trim()) is { Length: > 0 } plain && BeginsTheRest(l.Trim(), plain));
-        bool IsBare(int i) => i >= 0 && i < (end < 0 ? lines.Length : end) && IsAnAmount(lines[i]);
-        bool IsName(int i) =>
-            i >= 0
-            && i < lines.Length
-            && lines[i].Trim() is { Length: > 1 and <= LongestCell } name
-            && char.IsLetter(name[0])
-            && name[^1] is not (':' or '.')
-            && LineGrammar.Read(language.Put(name).Text).All(item => item.Amount is null)
-            && PageWords.RestOfListHeading(name) is null
-            && !PageWords.HeadsMethod(name);
-        var bare = Enumerable.Range(0, lines.Length).Where(i => IsBare(i) && (IsName(i - 1) || IsName(i + 1))).ToList();
-        if (bare.Count < FewestListed)
-            return [.. lines];
-        var first = bare.Find(i => !(IsName(i - 1) && PageWords.IsTold($"{lines[i - 1]} {lines[i]}")));
-        var isUnder = IsName(first - 1) && !IsHeading(lines[first - 1].Trim(), Unmarked(lines[first - 1].Trim()));
-        var joined = new List<string>();
-        for (var i = 0; i < lines.Length; i++)
-            if (IsName(i) && IsBare(i + 1) && PageWords.IsTold($"{lines[i]} {lines[i + 1]}"))
-                joined.Add($"{lines[i].Trim()} {lines[++i].Trim()}");
-            else if (isUnder && IsName(i) && IsBare(i + 1))
-                joined.Add($"{lines[i + 1].Trim()} {lines[i++].Trim()}");
-            else if (!isUnder && IsBare(i) && IsName(i + 1))
-                joined.Add($"{lines[i].Trim()} {lines[++i].Trim()}");
-            else
-                joined.Add(lines[i]);
-        return joined;
-    }
-
-    private bool IsAnAmount(string line) =>
-        line.Trim().Length is > 0 and <= LongestCell
-        && LineGrammar.Read(language.Put(line.Trim()).Text) is [{ Amount: not null } item]
-        && !item.Words.Any(char.IsLetter);
-
-    // No cell of a table is longer. Ours.
-    private const int LongestCell = 60;
 
     // Where a page's list of ingredients is headed; what stands before it is its name, and what is told of it. -1 where nothing
     // heads it, or rows stand before.
@@ -315,57 +269,6 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         sections[^1].Lines.Add(read);
     }
 
-    // Seeds among the rows of the dough that its method strews over the bread go on top.
-    private void Strew(List<ReadLine> lines, ImmutableArray<string> strewn)
-    {
-        bool IsStrewn(ReadRow row) =>
-            row is { Use: Use.Dough, AtBeep: false }
-            && (
-                row is { Mass: null, Role: Role.Other or Role.Salt }
-                    ? Telling(strewn, [HeadOf(row.Called ?? row.Ingredient)]).Any()
-                    : row.Role == Role.Other
-                        && row.Ingredient.Split(' ')[^1] is "seeds" or "seed"
-                        && Telling(strewn, ["the seeds", row.Called ?? row.Ingredient]).Any()
-            );
-        Put(lines, IsStrewn, row => row with { Use = Use.Topping });
-    }
-
-    // "8 tbsp butter, divided": so much of it as the method first takes, and the rest for what it does with the remaining
-    // butter; where it does not say how much, that is asked.
-    private void Share(List<ReadLine> lines, string method)
-    {
-        for (var i = 0; i < lines.Count; i++)
-            if (
-                lines[i].Rows is [{ Use: Use.Dough, Mass: { } whole } row]
-                && row.Preparation.Contains("divided", StringComparison.OrdinalIgnoreCase)
-                && HeadOf(row.Called ?? row.Ingredient) is var name
-                && MethodReading.RestOf(name, method) is { } rest
-            )
-            {
-                var taken = rest.Before is { } amount ? LineReading.Of($"{amount} {name}", pantry, language) : [];
-                lines[i] = lines[i] with
-                {
-                    Rows =
-                        taken is [{ Mass: { } first }, ..] && first < whole
-                            ?
-                            [
-                                row with
-                                {
-                                    Mass = first,
-                                    Other = null,
-                                },
-                                row with
-                                {
-                                    Mass = whole - first,
-                                    Other = null,
-                                    Use = rest.Use,
-                                },
-                            ]
-                            : [row with { Mass = null, Other = whole }],
-                };
-            }
-    }
-
     // "To finish: 1 egg yolk beaten with milk": brushed on, whatever else goes on top.
     private static void Brush(List<ReadLine> lines)
     {
@@ -377,44 +280,6 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             rows.Any(r => r.Role == Role.Egg)
             && rows.All(r => r is { Use: Use.Dough, Role: Role.Egg or Role.Liquid })
             && (rows.Length > 1 || rows[0].Preparation.Contains("beaten", StringComparison.OrdinalIgnoreCase));
-    }
-
-    // Fruit, nuts and the like that its method adds when the machine calls for them.
-    private void HoldForBeep(List<ReadLine> lines, ImmutableArray<string> beeped)
-    {
-        bool IsHeld(ReadRow row) =>
-            row is { Use: Use.Dough, Role: Role.Other } && Telling(beeped, [HeadOf(row.Called ?? row.Ingredient)]).Any();
-        Put(lines, IsHeld, row => row with { AtBeep = true });
-    }
-
-    // What a method calls "the nuts" are hazelnuts here, and "le olive" black ones.
-    private string HeadOf(string name) => name.Split(' ')[language.IsHeadFirst ? 0 : ^1];
-
-    private static void Put(List<ReadLine> lines, Func<ReadRow, bool> which, Func<ReadRow, ReadRow> how)
-    {
-        for (var i = 0; i < lines.Count; i++)
-            if (lines[i].Rows.Any(which))
-                lines[i] = lines[i] with { Rows = [.. lines[i].Rows.Select(r => which(r) ? how(r) : r)] };
-    }
-
-    // Those that name one of these.
-    private static IEnumerable<string> Telling(ImmutableArray<string> clauses, IEnumerable<string> names) =>
-        clauses.Where(c => names.Any(n => n.Length > 0 && c.Contains(n, StringComparison.OrdinalIgnoreCase)));
-
-    // What its method tells of a part: that it comes late, or how long it is fried.
-    private static ReadSection AsTold(ReadSection part, ImmutableArray<string> late, ImmutableArray<string> fried)
-    {
-        if (part.Kind is not (PartKind.Topping or PartKind.Filling))
-            return part;
-        var names = part.Lines.SelectMany(l => l.Rows).SelectMany(r => new[] { r.Called ?? "", r.Ingredient }).ToList();
-        if (part.Moment is null && Telling(late, names).Any())
-            part = part with { Moment = PartMoment.PartWay };
-        return part.Work is null && MethodReading.TimeIn(Telling(fried, names)) is { } minutes
-            ? part with
-            {
-                Work = PartWork.Fried(minutes.Middle),
-            }
-            : part;
     }
 
     // Rows in order of what they are for: the dough first, then each part under its heading.
@@ -532,7 +397,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             _ => "",
         };
 
-    private static string Unmarked(string line) => line.TrimStart('#', ' ', '*', '=', '_', '|').TrimEnd(' ', '*', '=', '_', '|');
+    internal static string Unmarked(string line) => line.TrimStart('#', ' ', '*', '=', '_', '|').TrimEnd(' ', '*', '=', '_', '|');
 
     private static bool IsMarked(string line) =>
         line.Length > 0
