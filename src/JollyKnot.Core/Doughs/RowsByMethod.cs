@@ -49,25 +49,18 @@ internal sealed class RowsByMethod(string method, HouseholdPantry pantry, Recipe
             )
             {
                 var taken = rest.Before is { } amount ? LineReading.Of($"{amount} {name}", pantry, language) : [];
+                var divided = row with
+                {
+                    Mass = null,
+                    Other = null,
+                    Notes = [FormattableString.Invariant($"of {whole.Grams:0.#} g, divided by the method")],
+                };
                 lines[i] = lines[i] with
                 {
                     Rows =
                         taken is [{ Mass: { } first }, ..] && first < whole
-                            ?
-                            [
-                                row with
-                                {
-                                    Mass = first,
-                                    Other = null,
-                                },
-                                row with
-                                {
-                                    Mass = whole - first,
-                                    Other = null,
-                                    Use = rest.Use,
-                                },
-                            ]
-                            : [row with { Mass = null, Other = whole }],
+                            ? [divided with { Mass = first }, divided with { Mass = whole - first, Use = rest.Use }]
+                            : [divided with { Other = whole }],
                 };
             }
     }
