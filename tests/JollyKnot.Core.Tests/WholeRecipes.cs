@@ -326,6 +326,20 @@ public sealed class WholeRecipes
         );
 
     [Theory]
+    [InlineData("Ingredients: 300 g flour, 190 ml water", 2)]
+    [InlineData("Zutaten: 300 g Mehl, 190 ml Wasser, 6 g Salz", 3)]
+    [InlineData("Ingredients\n300 g flour\n190 ml water\nMix all ingredients", 2, "Mix all ingredients")]
+    [InlineData("300 g flour\n190 ml water\nIngredients should be warm", 2, "Ingredients should be warm")]
+    [InlineData("300 g ingredients\n190 ml water", 2)]
+    [InlineData("Dry ingredients\n300 g flour\n\nWet ingredients\n190 ml water", 2)]
+    public void What_names_ingredients_is_not_always_their_heading(string text, int rows, string left = "")
+    {
+        var read = Of($"Rolls\n\n{text}");
+        read.Sections.SelectMany(s => s.Lines).SelectMany(l => l.Rows).Count().ShouldBe(rows);
+        read.LeftOver.ShouldBe(left);
+    }
+
+    [Theory]
     [InlineData("450 g\nbread flour\n250 ml\nwater\n9 g\nsalt", "450 Dough; 250 Dough; 9 Dough")]
     [InlineData("Bread flour\n450 g\nWater\n250 ml\nSalt\n9 g", "450 Dough; 250 Dough; 9 Dough")]
     [InlineData("Makes\n12\n\n450 g\nbread flour\n250 ml\nwater\n9 g\nsalt", "450 Dough; 250 Dough; 9 Dough")]
@@ -356,4 +370,17 @@ public sealed class WholeRecipes
     [InlineData("Pull-apart loaf", "Pull-apart loaf")]
     public void A_name_may_hold_a_figure_in_brackets_or_a_verb(string first, string title) =>
         Of($"{first}\n\nIngredients\n300 g flour\n190 ml water").Title.ShouldBe(title);
+
+    [Theory]
+    [InlineData("Knead. Stretch in the tin, lay on the tomatoes. Bake 20 minutes.", "300 Dough; 190 Dough; 200 Topping")]
+    [InlineData("Knead. Stretch, cover with tomatoes and roll up. Bake 20 minutes.", "300 Dough; 190 Dough; 200 Filling")]
+    [InlineData("Knead in the tomatoes. Stretch over the tomatoes. Bake 20 minutes.", "300 Dough; 190 Dough; 200 Dough")]
+    [InlineData("Add the tomatoes and shape. Bake 20 minutes.", "300 Dough; 190 Dough; 200 Dough")]
+    [InlineData("Shape. Bake 20 minutes. Serve with tomatoes.", "300 Dough; 190 Dough; 200 Dough")]
+    public void What_is_named_only_once_hands_shape_is_laid_on_or_rolled_in(string method, string shares) =>
+        Shares($"Slab\n300 g flour\n190 ml water\n200 g tomatoes\n\nMethod\n{method}").ShouldBe(shares);
+
+    [Fact]
+    public void What_is_served_beside_it_stays_in_the_notes() =>
+        Of("Rolls\n300 g flour\n190 ml water\nButter, for serving\n\nBake.").LeftOver.ShouldBe("Butter, for serving\nBake.");
 }

@@ -219,6 +219,7 @@ internal static partial class MethodFigures
         @"(?:divide|cut|split) (?:the dough |it )?in(?:to)? "
         + @"(?:(?<two>half|halves)\b|(?<n>two|three|four|five|six|eight)\b(?=\s*[,.;]))|"
         + @"(?:makes|yields?|into)\s*:?\s*(?:about\s+)?(?:(?<n>\d|one|two|three|four)\s+|a\s+)?(?<dozen>doz(?:en)?)\b|"
+        + @"\babout\s+(?<n>\d|one|two|three|four)\s+(?<dozen>doz(?:en)?)\b|"
         + @"(?:makes|yields?|ergibt|für|pour|para|per|into|gives|salen|rinde)\s*:?\s*"
         + @"(?:(?:about|ca\.?|un[oa]s|environ|env\.|circa|etwa)\s+)?"
         + @"(?<n>\d{1,3}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen|twenty)\b"

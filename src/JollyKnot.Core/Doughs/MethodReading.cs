@@ -312,6 +312,27 @@ public static partial class MethodReading
     private static string? WashIn(string text) =>
         MethodWords.In("wash", string.Join(' ', BrushedBefore(Sentences(text).ToList())));
 
+    /// <summary>What becomes of something that a method names only once hands shape, and before it bakes: rolled up in the bread
+    /// or laid on it; null where it is named before, or not at all.</summary>
+    /// <param name="name">What it is.</param>
+    /// <param name="method">The method.</param>
+    internal static Use? OnceShaped(string name, string method)
+    {
+        var sentences = Sentences(method).ToList();
+        var shapes = sentences.FindIndex(s => MethodWords.Words("turn", "shaping").IsMatch(s));
+        var named = sentences.FindIndex(s => s.Contains(name, StringComparison.OrdinalIgnoreCase));
+        if (shapes < 0 || named < shapes || named > Bakes(sentences))
+            return null;
+        var sentence = sentences[named];
+        var isBefore =
+            named == shapes
+            && sentence.IndexOf(name, StringComparison.OrdinalIgnoreCase)
+                < MethodWords.Words("turn", "shaping").Match(sentence).Index;
+        return isBefore ? null
+            : MethodWords.Words("rest", "filling").IsMatch(sentence) ? Use.Filling
+            : Use.Topping;
+    }
+
     // What is brushed after it baked is brushed hot.
     private static IEnumerable<string> BrushedBefore(List<string> sentences)
     {
@@ -564,7 +585,7 @@ public static partial class MethodReading
             clause.Count == 0 && MethodFigures.HeatIn(sentence[(from + 1)..(to < 0 ? sentence.Length : to)]) is not null;
         return (Nearest(clause, at) ?? (isInOven ? "baking" : Nearest(found, at))) switch
         {
-            "cooking" when isHeated && Cooked().IsMatch(sentence) => "baking",
+            "cooking" when isHeated && (Cooked().IsMatch(sentence) || ASide().IsMatch(sentence[at..])) => "baking",
             null or "cooking" => isHot ? "baking" : "nothing",
             // "Leave for an hour until doubled" is a rise.
             "resting" when MethodWords.In("until", sentence[Math.Max(from, 0)..]) is not null => "proofing",

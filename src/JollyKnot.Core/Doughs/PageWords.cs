@@ -50,15 +50,20 @@ internal static partial class PageWords
     /// <param name="heading">Without its colon.</param>
     public static string? RestOfListHeading(string heading)
     {
-        if (heading.Length > Longest / 2)
+        if (heading.Length > Longest / 2 || heading.Contains(':', StringComparison.Ordinal))
             return null;
         var list = MethodWords.Words("page", "list");
         if (list.Match(heading) is { Success: true, Length: var length })
-            return heading[length..].Trim(' ', ':', '.');
+            return ForWhat().Match(heading[length..]) is { Success: true } told ? told.Groups["rest"].Value : null;
         var last = heading.LastIndexOf(' ');
-        var endsSo = last > 0 && heading.Count(c => c == ' ') < 3 && list.IsMatch(heading[(last + 1)..]);
+        var endsSo =
+            last > 0 && heading.Count(c => c == ' ') < 3 && !heading.Any(char.IsDigit) && list.IsMatch(heading[(last + 1)..]);
         return endsSo ? heading[..last].Trim() : null;
     }
+
+    // Nothing, "(makes 12)", "for the filling"; "should be at room temperature" heads no list.
+    [GeneratedRegex(@"^\s*(?<rest>|list|[\d(|].*|(?:for|für|zum|zur|pour|para|per)\s.*)$", RegexOptions.IgnoreCase)]
+    private static partial Regex ForWhat();
 
     /// <summary>A heading of what a portion holds: nothing behind it is the recipe's.</summary>
     /// <param name="line">The line.</param>

@@ -11,17 +11,18 @@ internal sealed partial class PastedCells(
     Func<string, string, bool> beginsTheRest
 )
 {
-    // A table that was pasted cell by cell: an amount on a line by itself belongs to the name under it, or over it where the
-    // first name stands over its amount.
-    /// <summary>The lines with each amount beside its name.</summary>
+    /// <summary>The lines with each amount beside its name: the one under it, or over it where the first name stands over its
+    /// amount.</summary>
     /// <param name="lines">As pasted.</param>
     public List<string> Joined(string[] lines)
     {
+        var from = Array.FindIndex(lines, l => PageWords.RestOfListHeading(l.Trim().TrimEnd(':').Trim()) is not null);
         var end = Array.FindIndex(
             lines,
+            from + 1,
             l => RecipeReader.Unmarked(l.Trim()) is { Length: > 0 } plain && beginsTheRest(l.Trim(), plain)
         );
-        bool IsBare(int i) => i >= 0 && i < (end < 0 ? lines.Length : end) && IsAnAmount(lines[i]);
+        bool IsBare(int i) => i > from && i < (end < 0 ? lines.Length : end) && IsAnAmount(lines[i]);
         bool IsName(int i) =>
             i >= 0
             && i < lines.Length

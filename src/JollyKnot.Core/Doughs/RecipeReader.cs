@@ -95,7 +95,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
                 );
         FillBeforeOven(method);
         byHand |= MethodReading.IsByHand(method);
-        return new(title, [.. Sections().Select(told.AsTold)], byHand, method)
+        ImmutableArray<ReadSection> read = [.. Sections().Select(told.AsTold)];
+        return new(title, read, byHand, string.Join('\n', leftOver.Where(l => l.Length > 0)))
         {
             Language = language,
             Plan = MethodReading.Of($"{title}\n{method}"),
@@ -158,10 +159,13 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     // heads it, or rows stand before.
     private int ListAt(List<string> lines)
     {
-        var at = lines.FindIndex(l => PageWords.RestOfListHeading(Unmarked(l.Trim()).TrimEnd(':').Trim()) is not null);
+        var at = lines.FindIndex(l => RestOfListHeading(Unmarked(l.Trim()).TrimEnd(':').Trim()) is not null);
         var before = lines.Take(Math.Max(at, 0)).Select(l => l.Trim()).Where(l => l.Length > 0 && BeginsWithAmount(l));
         return before.Count(l => IngredientIn(l)?.Rows.Any(r => r is { Known: true, Mass: not null }) == true) < 2 ? at : -1;
     }
+
+    // "Mix all ingredients" tells what to do.
+    private static string? RestOfListHeading(string heading) => IsDoing(heading) ? null : PageWords.RestOfListHeading(heading);
 
     private void ReadHead(string line, string plain, string whole)
     {
@@ -190,7 +194,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
             Title(line[2..].Trim());
         else if (RecipeText.Headed(plain) is { } own)
             sections.Add(new(UseOf(own.Kind), own.Name) { Work = own.Work, Moment = own.Moment });
-        else if (PageWords.RestOfListHeading(heading) is { } rest)
+        else if (RestOfListHeading(heading) is { } rest)
             ListHeaded(rest, whole);
         else if (PageWords.IsTold(plain))
             leftOver.Add(whole.TrimEnd());
@@ -216,13 +220,12 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     private void Title(string name)
     {
         // "Baps | Makes 8 | Cook 15 min": what is told of them is no name.
-        var parts = name.Split(" | ", 2);
-        if (parts.Length > 1 && HoldsFigure(parts[1]))
-            leftOver.Add(parts[1].Replace(" | ", "\n", StringComparison.Ordinal));
-        (title, isTitled) = (
-            PlainText.AsName(Recipe().Replace(parts.Length > 1 && HoldsFigure(parts[1]) ? parts[0] : name, "")),
-            true
-        );
+        if (name.Split(" | ", 2) is [var alone, var told] && HoldsFigure(told))
+        {
+            leftOver.Add(told.Replace(" | ", "\n", StringComparison.Ordinal));
+            name = alone;
+        }
+        (title, isTitled) = (PlainText.AsName(Recipe().Replace(name, "")), true);
     }
 
     [GeneratedRegex(@"^(?:recipe|rezept|recette|receta|ricetta)\s*:\s*", RegexOptions.IgnoreCase)]
@@ -469,7 +472,7 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
     // "4 personnes" tells how many it feeds.
     [GeneratedRegex(
         @"^\s*\d{1,3}(?:\s*[-–]\s*\d{1,3})?\s+(?:person(?:s|nes|as|e|en)?|people|servings?|portion(?:s|en)?"
-            + @"|porciones|porzioni|raciones|Stück)\.?\s*$",
+            + @"|porciones|porzioni|raciones|Stück|pi[eè]ces?|pezzi|piezas|unidades|rolls|buns|Brötchen)\.?\s*$",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Feeds();

@@ -17,6 +17,7 @@ internal sealed class RowsByMethod(string method, HouseholdPantry pantry, Recipe
     public void PutRight(List<ReadLine> lines)
     {
         Strew(lines);
+        Lay(lines);
         Share(lines);
         HoldForBeep(lines);
     }
@@ -34,6 +35,16 @@ internal sealed class RowsByMethod(string method, HouseholdPantry pantry, Recipe
                         && Telling(strewn, ["the seeds", row.Called ?? row.Ingredient]).Any()
             );
         Put(lines, IsStrewn, row => row with { Use = Use.Topping });
+    }
+
+    // Tomatoes and olives that the method lays on the sheet it has stretched.
+    private void Lay(List<ReadLine> lines)
+    {
+        Use? Of(ReadRow row) =>
+            row is { Use: Use.Dough, Role: Role.Other, AtBeep: false, Known: true }
+                ? MethodReading.OnceShaped(HeadOf(row.Called ?? row.Ingredient), method)
+                : null;
+        Put(lines, row => Of(row) is not null, row => row with { Use = Of(row)!.Value });
     }
 
     // "8 tbsp butter, divided": so much of it as the method first takes, and the rest for what it does with the remaining

@@ -36,6 +36,10 @@ internal static partial class LineText
         line = UseThenAmount().Replace(line, "${amount} ${name}, plus more ${use}");
         line = Between().Replace(line, "${from} - ");
         line = GradeInBrackets().Replace(line, " ${grade}");
+        line = ForExample().Replace(line, "");
+        line = AnotherFor().Replace(line, " plus 1 ");
+        line = Misread().Replace(line, m => m.Value == "1" ? "l" : "o");
+        line = LetterAlone().Replace(line, "1");
         line = CubeOfYeast().Replace(line, "${cube} fresh yeast");
         line = UnitThenNumber().Replace(line, m => $" {m.Groups["n"].Value} {m.Groups["unit"].Value}");
         line = GradeAsAWord().Replace(line, "${grade}");
@@ -165,6 +169,30 @@ internal static partial class LineText
         RegexOptions.IgnoreCase
     )]
     private static partial Regex GradeInBrackets();
+
+    // "seeds (e.g. poppy, sesame)".
+    [GeneratedRegex(
+        @"\s*\((?:e\. ?g\.|for example|such as|z\. ?B\.|zum Beispiel|par ex(?:emple|\.)|p\. ?ej\.|por ejemplo"
+            + @"|ad es(?:empio|\.))[^()]*\)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex ForExample();
+
+    // "1 egg + another for brushing".
+    [GeneratedRegex(
+        @"\s*(?:\+|\band|\bplus)\s+(?:another(?: one)?|one more|otr[oa]|un autre|un altro|ein weiteres)"
+            + @"\s+(?=(?:for|to|para|per|pour|zum|für)\b)",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex AnotherFor();
+
+    // "sa1t", "f1our": as a scanner reads a letter.
+    [GeneratedRegex(@"(?<=\p{L})[10](?=\p{Ll})")]
+    private static partial Regex Misread();
+
+    // "l cup milk".
+    [GeneratedRegex(@"^[lI](?=\s+(?:cups?|tbsp|tsp|tablespoons?|teaspoons?|c|lb|oz|egg|pint|packet|cake|package|pkg)\b)")]
+    private static partial Regex LetterAlone();
 
     // "1 cake of yeast" is fresh: dried yeast comes in no cube.
     [GeneratedRegex(@"\b(?<cube>cubes?|cakes?)\s+(?:of\s+)?(?:bakers?['’]?s?['’]?\s+)?yeast\b", RegexOptions.IgnoreCase)]
