@@ -248,6 +248,12 @@ public sealed class WholeRecipes
         Shares($"Rolls\n100 g butter, divided\n\nMethod\n{method}").ShouldBe(shares);
 
     [Theory]
+    [InlineData("Spread 60 g of the cheddar, roll up. Sprinkle with the remaining cheddar. Bake.", "60 Filling; 40 Topping")]
+    [InlineData("Spread 60 g of the cheddar, fill with the remaining cheddar. Bake.", "100 Filling")]
+    public void What_is_divided_may_stand_among_a_filling(string method, string shares) =>
+        Shares($"Rolls\n\nFor the filling:\n100 g cheddar, divided\n\nMethod\n{method}").ShouldBe(shares);
+
+    [Theory]
     [InlineData("Brush with milk. Bake 20 minutes.", "15 Wash")]
     [InlineData("Bake 20 minutes. Brush while hot.", "15 HotBrush")]
     [InlineData("Brush with milk. Bake 20 minutes. Brush again while hot.", "15 Wash")]

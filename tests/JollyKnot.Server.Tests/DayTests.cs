@@ -27,12 +27,14 @@ public sealed class DayTests : IDisposable
             }
         );
 
-    // The day when nothing is looked for any more: what is found before that depends on how busy the machine is.
-    private async Task<JsonNode> Day(params object[] changes)
+    private async Task<JsonNode> Day(params object[] changes) => (await Look(changes)).Body;
+
+    // The day when nothing is looked for any more: what is proposed before that depends on how busy the machine is.
+    private async Task<JsonNode> Settled(params object[] changes)
     {
-        JsonNode seen;
-        do seen = (await Look(changes)).Body;
-        while ((bool)seen["looking"]!);
+        var seen = await Day(changes);
+        for (; (bool)seen["looking"]!; seen = await Day(changes))
+            await Task.Delay(20);
         return seen;
     }
 
@@ -86,7 +88,7 @@ public sealed class DayTests : IDisposable
         beside["clashes"]!.AsArray().ShouldContain(c => (bool)c!["impossible"]!);
         beside["left"]!.AsArray().ShouldNotContain(c => (bool)c!["impossible"]!);
         var knots = await Plan("crusty-roll", lunch);
-        var crossed = (await Look()).Body;
+        var crossed = await Day();
         Texts(crossed["findings"])
             .ShouldContain(t =>
                 t.StartsWith("Two ", StringComparison.Ordinal) || t.StartsWith("One oven", StringComparison.Ordinal)
@@ -94,7 +96,7 @@ public sealed class DayTests : IDisposable
         crossed["proposal"]!["moves"]!.AsArray().Count.ShouldBeGreaterThan(0);
         // A better plan for the same trouble is no new question.
         var asked = (string)crossed["proposal"]!["key"]!;
-        ((string)(await Day())["proposal"]!["key"]!).ShouldBe(asked);
+        ((string)(await Settled())["proposal"]!["key"]!).ShouldBe(asked);
         (await Arrange()).ShouldBeGreaterThan(0);
         var after = await Day();
         after["findings"]!.AsArray().ShouldNotContain(f => (bool)f!["impossible"]!);
@@ -160,12 +162,12 @@ public sealed class DayTests : IDisposable
                 )
             ).Status.ShouldBe(200);
         }
-        var looked = await Day();
+        var looked = await Settled();
         var fixes = looked["fixes"]!.AsArray();
         Texts(fixes).ShouldContain("Washer flatbreads in the Small white");
         // Tried on the day first, then done, then taken back.
         var change = fixes.First(f => (string)f!["change"]!["kind"]! == "machine")!["change"]!;
-        var tried = (await Day(change))["proposal"]!;
+        var tried = (await Settled(change))["proposal"]!;
         Texts(tried["left"]).ShouldNotContain(t => t.Contains("later than wanted", StringComparison.Ordinal));
         ((double)tried["then"]!["late"]!).ShouldBe(0);
         var (status, done) = await house.Post("/api/day/arrange", new { changes = new[] { change } });
@@ -197,7 +199,7 @@ public sealed class DayTests : IDisposable
             at = wanted,
         };
         // Seen, and nothing kept.
-        (await Day(pin))["proposal"]!["moves"]!
+        (await Settled(pin))["proposal"]!["moves"]!
             .AsArray()
             .ShouldContain(m => (string)m!["title"]! == "Three-wire plait");
         Divide(await Day()).ShouldBe(was, TimeSpan.FromSeconds(1));
@@ -233,7 +235,7 @@ public sealed class DayTests : IDisposable
             id = "divide",
             at = house.Now.AddMinutes(20),
         };
-        Texts((await Day(soon))["proposal"]!["left"])
+        Texts((await Settled(soon))["proposal"]!["left"])
             .ShouldContain(t => t.StartsWith("Cannot be when you want it", StringComparison.Ordinal));
         foreach (
             var (change, field) in new (object, string)[]
@@ -433,7 +435,7 @@ public sealed class DayTests : IDisposable
             await Stop((Guid)bake!["id"]!);
         var breakfast = await Plan("pan-roll", house.Now.AddHours(12));
         await Arrange();
-        var looked = await Day();
+        var looked = await Settled();
         Texts(looked["findings"]).ShouldContain(t => t.Contains("later than wanted", StringComparison.Ordinal));
         var up = looked["fixes"]!.AsArray().Single(f => (string)f!["change"]!["kind"]! == "up")!;
         ((string)up["text"]!).ShouldBe("Up sooner, at");

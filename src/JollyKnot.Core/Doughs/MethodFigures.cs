@@ -234,7 +234,7 @@ internal static partial class MethodFigures
         + @"(?<![x×/\d]\s?)(?<n>\d{1,3})\s+(?:rolls|buns|pretzels|loaves|loaf(?! (?:tin|pan))|pieces|"
         + @"balls|batons|knots|flatbreads|(?:bread)?sticks|scrolls|"
         + @"brötchen|semmeln|stü?c?k|brezeln|brezen|knoten|stangen|fladen|hörnchen|weckerl|kugeln|"
-        + @"pains|petits pains|pâtons|boules|navettes|baguettes|panecillos|bollos|barras|piezas|unidades|trenzas|"
+        + @"pains|petits pains|pâtons|boules|navettes|baguettes|panecillos|panes|bollos|barras|piezas|unidades|trenzas|"
         + @"panini|pezzi|trecce|treccine|palline|grissini|filoncini)\b";
 
     [GeneratedRegex(PiecesTold, RegexOptions.IgnoreCase)]

@@ -84,6 +84,8 @@ internal sealed partial class RecipeReader(HouseholdPantry pantry, RecipeLanguag
         var told = new RowsByMethod(method, pantry, language);
         foreach (var section in sections.Where(s => s.Use == Use.Dough))
             told.PutRight(section.Lines);
+        foreach (var section in sections)
+            told.Share(section.Lines, section.Use);
         foreach (var section in sections.Where(s => s.Use == Use.Topping))
             Brush(section.Lines);
         if (MethodReading.BrushesOnlyHot(method))

@@ -18,7 +18,6 @@ internal sealed class RowsByMethod(string method, HouseholdPantry pantry, Recipe
     {
         Strew(lines);
         Lay(lines);
-        Share(lines);
         HoldForBeep(lines);
     }
 
@@ -47,9 +46,11 @@ internal sealed class RowsByMethod(string method, HouseholdPantry pantry, Recipe
         Put(lines, row => Of(row) is not null, row => row with { Use = Of(row)!.Value });
     }
 
-    // "8 tbsp butter, divided": so much of it as the method first takes, and the rest for what it does with the remaining
-    // butter; where it does not say how much, that is asked.
-    private void Share(List<ReadLine> lines)
+    /// <summary>"8 tbsp butter, divided": so much of it as the method first takes, and the rest for what it does with the
+    /// remaining butter; where it does not say how much, that is asked.</summary>
+    /// <param name="lines">The lines of a section; changed.</param>
+    /// <param name="own">What the section is for.</param>
+    public void Share(List<ReadLine> lines, Use? own)
     {
         for (var i = 0; i < lines.Count; i++)
             if (
@@ -57,6 +58,7 @@ internal sealed class RowsByMethod(string method, HouseholdPantry pantry, Recipe
                 && row.Preparation.Contains("divided", StringComparison.OrdinalIgnoreCase)
                 && HeadOf(row.Called ?? row.Ingredient) is var name
                 && MethodReading.RestOf(name, method) is { } rest
+                && rest.Use != own
             )
             {
                 var taken = rest.Before is { } amount ? LineReading.Of($"{amount} {name}", pantry, language) : [];

@@ -11,6 +11,7 @@ internal static partial class LineText
     public static string Tidied(string line)
     {
         line = LetterForOne().Replace(line, "1/");
+        line = Leader().Replace(line, " ");
         line = NakedPoint().Replace(line, "0.");
         line = PartOfAPack().Replace(line, "$1 x ${size} ");
         line = PartOfA().Replace(line, "$1 ");
@@ -48,6 +49,10 @@ internal static partial class LineText
         line = HalfAWord().Replace(line, "${tail}");
         return SemicolonInBrackets().Replace(line, m => m.Value.Replace(';', '/'));
     }
+
+    // "lager ........ 375 ml".
+    [GeneratedRegex(@"\s*(?:\.{3,}|…+)\s*(?=[\d½¼¾⅓⅔])")]
+    private static partial Regex Leader();
 
     // ".25 oz".
     [GeneratedRegex(@"(?<![\p{L}\p{N}.,])\.(?=\d)")]
