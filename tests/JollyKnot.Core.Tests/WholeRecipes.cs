@@ -308,6 +308,8 @@ public sealed class WholeRecipes
     [InlineData("Mix, rest 16 minutes. Knead. Divide, shape, proof 40 minutes.", 16, null)]
     [InlineData("Knead. Leave for 1 hour until doubled. Divide, shape, proof 40 minutes.", null, 60)]
     [InlineData("Knead. Leave for 1 hour. Divide, shape, proof 40 minutes.", 60, null)]
+    [InlineData("Knead. Leave for 1 hour, until doubled. Divide, shape, proof 40 minutes.", null, 60)]
+    [InlineData("Knead. Rest 10 minutes, shape and let rise until doubled, 40 minutes.", 10, null)]
     public void A_rest_until_doubled_is_a_rise_and_yeast_that_wakes_is_no_rest(string method, int? rest, int? rise) =>
         (MethodReading.Of(method).Rest?.Middle.TotalMinutes, MethodReading.Of(method).Rise?.Middle.TotalMinutes).ShouldBe(
             (rest, rise)

@@ -139,10 +139,9 @@ public static partial class MethodReading
     /// <summary>What becomes of the rest of something: "brush with the remaining butter"; null where a method tells of none, or
     /// it is dough as well.</summary>
     /// <param name="thing">What it is.</param>
-    /// <param name="method">The method.</param>
-    internal static TheRest? RestOf(string thing, string method)
+    /// <param name="sentences">The method's.</param>
+    internal static TheRest? RestOf(string thing, List<string> sentences)
     {
-        var sentences = Sentences(method).ToList();
         var named = Regex.Escape(thing);
         var rest = new Regex($@"\b(?:remaining|rest of the|reserved)\s+(?:\w+ ){{0,3}}?{named}\b", RegexOptions.IgnoreCase);
         var at = sentences.FindIndex(rest.IsMatch);
@@ -312,25 +311,38 @@ public static partial class MethodReading
     private static string? WashIn(string text) =>
         MethodWords.In("wash", string.Join(' ', BrushedBefore(Sentences(text).ToList())));
 
-    /// <summary>What becomes of something that a method names only once hands shape, and before it bakes: rolled up in the bread
-    /// or laid on it; null where it is named before, or not at all.</summary>
-    /// <param name="name">What it is.</param>
-    /// <param name="method">The method.</param>
-    internal static Use? OnceShaped(string name, string method)
+    /// <summary>A method before hands shape, and from there until it bakes.</summary>
+    /// <param name="Before">Everything until then.</param>
+    /// <param name="Then">Sentence by sentence from the word that shapes; none where nothing shapes or bakes.</param>
+    internal sealed record AtShaping(string Before, ImmutableArray<string> Then)
     {
-        var sentences = Sentences(method).ToList();
-        var shapes = sentences.FindIndex(s => MethodWords.Words("turn", "shaping").IsMatch(s));
-        var named = sentences.FindIndex(s => s.Contains(name, StringComparison.OrdinalIgnoreCase));
-        if (shapes < 0 || named < shapes || named > Bakes(sentences))
-            return null;
-        var sentence = sentences[named];
-        var isBefore =
-            named == shapes
-            && sentence.IndexOf(name, StringComparison.OrdinalIgnoreCase)
-                < MethodWords.Words("turn", "shaping").Match(sentence).Index;
-        return isBefore ? null
-            : MethodWords.Words("rest", "filling").IsMatch(sentence) ? Use.Filling
-            : Use.Topping;
+        /// <summary>What becomes of something named only now: rolled up in the bread or laid on it; null where it is named
+        /// before, or not at all.</summary>
+        /// <param name="name">What it is.</param>
+        public Use? Of(string name)
+        {
+            if (Before.Contains(name, StringComparison.OrdinalIgnoreCase))
+                return null;
+            var said = Then.FirstOrDefault(s => s.Contains(name, StringComparison.OrdinalIgnoreCase));
+            if (said is null)
+                return null;
+            return MethodWords.Words("rest", "filling").IsMatch(said) ? Use.Filling : Use.Topping;
+        }
+    }
+
+    /// <summary>Where hands begin to shape.</summary>
+    /// <param name="sentences">The method's.</param>
+    internal static AtShaping WhenShaped(List<string> sentences)
+    {
+        var shaping = MethodWords.Words("turn", "shaping");
+        var (at, bakes) = (sentences.FindIndex(shaping.IsMatch), Bakes(sentences));
+        if (at < 0 || bakes < at)
+            return new(string.Join('\n', sentences), []);
+        var word = shaping.Match(sentences[at]).Index;
+        return new(
+            string.Join('\n', [.. sentences.Take(at), sentences[at][..word]]),
+            [sentences[at][word..], .. sentences.Skip(at + 1).Take(bakes - at)]
+        );
     }
 
     // What is brushed after it baked is brushed hot.
@@ -580,6 +592,7 @@ public static partial class MethodReading
             return "nothing";
         var clause = found.Where(v => v.Index > from && (to < 0 || v.Index < to)).ToList();
         var isHot = MethodFigures.HeatIn(sentence) is not null;
+        var end = to < 0 || sentence[to..].StartsWith(", until", StringComparison.OrdinalIgnoreCase) ? sentence.Length : to;
         // "Prove 20 minutes, 220 °C about 15 minutes": at an oven's heat it bakes.
         var isInOven =
             clause.Count == 0 && MethodFigures.HeatIn(sentence[(from + 1)..(to < 0 ? sentence.Length : to)]) is not null;
@@ -588,7 +601,7 @@ public static partial class MethodReading
             "cooking" when isHeated && (Cooked().IsMatch(sentence) || ASide().IsMatch(sentence[at..])) => "baking",
             null or "cooking" => isHot ? "baking" : "nothing",
             // "Leave for an hour until doubled" is a rise.
-            "resting" when MethodWords.In("until", sentence[Math.Max(from, 0)..]) is not null => "proofing",
+            "resting" when MethodWords.In("until", sentence[(from + 1)..end]) is not null => "proofing",
             var doing => doing,
         };
     }

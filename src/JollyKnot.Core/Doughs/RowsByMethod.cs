@@ -7,6 +7,10 @@ namespace JollyKnot.Core.Doughs;
 /// <summary>Puts rows where the method has them.</summary>
 internal sealed class RowsByMethod(string method, HouseholdPantry pantry, RecipeLanguage language)
 {
+    private readonly List<string> sentences = [.. MethodReading.Sentences(method)];
+
+    private readonly MethodReading.AtShaping shaped = MethodReading.WhenShaped([.. MethodReading.Sentences(method)]);
+
     private readonly ImmutableArray<string> strewn = MethodReading.Clauses("strewn", method),
         late = MethodReading.Clauses("late", method),
         fried = MethodReading.Clauses("fried", method),
@@ -41,7 +45,7 @@ internal sealed class RowsByMethod(string method, HouseholdPantry pantry, Recipe
     {
         Use? Of(ReadRow row) =>
             row is { Use: Use.Dough, Role: Role.Other, AtBeep: false, Known: true }
-                ? MethodReading.OnceShaped(HeadOf(row.Called ?? row.Ingredient), method)
+                ? shaped.Of(HeadOf(row.Called ?? row.Ingredient))
                 : null;
         Put(lines, row => Of(row) is not null, row => row with { Use = Of(row)!.Value });
     }
@@ -57,7 +61,7 @@ internal sealed class RowsByMethod(string method, HouseholdPantry pantry, Recipe
                 lines[i].Rows is [{ Use: Use.Dough, Mass: { } whole } row]
                 && row.Preparation.Contains("divided", StringComparison.OrdinalIgnoreCase)
                 && HeadOf(row.Called ?? row.Ingredient) is var name
-                && MethodReading.RestOf(name, method) is { } rest
+                && MethodReading.RestOf(name, sentences) is { } rest
                 && rest.Use != own
             )
             {
